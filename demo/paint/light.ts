@@ -1,0 +1,119 @@
+import { at, makeField, makeNoise, ramp, type Field } from './noise';
+import type { Painting } from './colour';
+import type { Stand } from './scene';
+import type { Random } from '../random';
+
+const SHINE: Readonly<Record<string, number>> = { gloss: 1, satin: 0.42, matte: 0.06 };
+
+/** How much a surface word shines, 0 to 1. */
+export function shineOf(surface: string | null): number {
+  return SHINE[surface ?? 'gloss'] ?? 0.6;
+}
+
+/**
+ * Lights a relief from the upper left: soft daylight, a window that reflects in gloss, and the dark of
+ * grooves. Multiplies and adds into the painting's colour.
+ *
+ * @param relief height of the surface, px
+ * @param bow slope of the form itself across the width, −1 to 1 at the outlines (0 for flat forms)
+ * @param shine 0 to 1 a pixel
+ */
+export function lightIt(painting: Painting, stand: Stand, inside: Float32Array, relief: Float32Array, bow: Float32Array, shine: Float32Array): void {
+  const { width, height } = stand;
+  const { colour } = painting;
+  const wide = stand.right - stand.left;
+  for (let y = 1; y < height - 1; y++) {
+    for (let x = 1; x < width - 1; x++) {
+      const i = y * width + x;
+      if (inside[i]! <= 0) continue;
+      const slopeX = (relief[i + 1]! - relief[i - 1]!) * 0.5;
+      const slopeY = (relief[i + width]! - relief[i - width]!) * 0.5;
+      const nx = -slopeX + bow[i]! * 0.95;
+      const ny = -slopeY;
+      const nz = 1 / Math.sqrt(1 + nx * nx + ny * ny);
+      const diffuse = (-0.5 * nx - 0.55 * ny + 0.8) * nz;
+      const light = 0.3 + 0.78 * Math.max(0, diffuse);
+      const px = (x - (stand.left + stand.right) / 2) / wide;
+      const py = (y - (stand.rim + stand.foot) / 2) / (stand.foot - stand.rim);
+      // The reflected direction: the view leans with the place, the surface with its normal.
+      const rx = nx * nz * 1.5 + px * 0.62;
+      const ry = ny * nz * 1.5 + py * 0.5;
+      const s = shine[i]!;
+      const soft = 0.02 + (1 - s) * 0.3;
+      const window = ramp(-0.4 - soft, -0.4 + soft, rx) * (1 - ramp(-0.22 - soft, -0.22 + soft, rx)) * ramp(-0.4 - soft, -0.4 + soft, ry) * (1 - ramp(0.12 - soft, 0.12 + soft, ry));
+      const glints = s > 0.2 ? ramp(0.42, 0.8, -(slopeX + slopeY) * 0.9) : 0;
+      const add = s * s * (0.26 * window + 0.3 * glints) + s * 0.02;
+      for (let c = 0; c < 3; c++) colour[i * 3 + c] = colour[i * 3 + c]! * light + add;
+    }
+  }
+}
+
+/** The neutral ground with the piece's contact shadow, as sRGB bytes with the lit piece on it. */
+export function develop(painting: Painting, stand: Stand, inside: Float32Array, next: Random): Buffer {
+  const { width, height } = stand;
+  const paper = makeField(makeNoise(next), width, height, 90, 90, 2);
+  const shadow = shadowOf(stand, inside);
+  const out = Buffer.alloc(width * height * 3);
+  for (let i = 0; i < width * height; i++) {
+    const x = i % width;
+    const y = (i / width) | 0;
+    const film = (next() - 0.5) * 0.012;
+    const edge = Math.min(1, inside[i]! * (stand.right - stand.left) * 0.7);
+    const ground = (0.585 + 0.02 * (0.5 - y / height) + 0.004 * at(paper, x, y, 0)) * (1 - 0.62 * at(shadow, x, y, 0));
+    for (let c = 0; c < 3; c++) {
+      const lit = inside[i]! > 0 ? painting.colour[i * 3 + c]! * edge + ground * 0.55 * (1 - edge) : ground;
+      out[i * 3 + c] = toByte(lit * (1 + film));
+    }
+  }
+  return out;
+}
+
+/** sRGB bytes of linear light in steps of 1/4096. */
+const BYTES = Uint8Array.from({ length: 4097 }, (_, i) => {
+  const v = i / 4096;
+  return Math.round(255 * (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055));
+});
+
+function toByte(v: number): number {
+  return BYTES[v <= 0 ? 0 : v >= 1 ? 4096 : (v * 4096) | 0]!;
+}
+
+/** A soft shadow to the lower right, dark where the piece touches: the outline blurred twice over. */
+function shadowOf(stand: Stand, inside: Float32Array): Field {
+  const width = Math.ceil(stand.width / 3) + 1;
+  const height = Math.ceil(stand.height / 3) + 1;
+  const near = blurred(shrunk(stand, inside, width, height, 5, 6), width, height, 2);
+  const far = blurred(shrunk(stand, inside, width, height, 16, 18), width, height, 8);
+  return { values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)), width, height };
+}
+
+function shrunk({ width: full }: Stand, inside: Float32Array, width: number, height: number, dx: number, dy: number): Float32Array {
+  const out = new Float32Array(width * height);
+  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) out[y * width + x] = y * 3 >= dy && x * 3 >= dx && inside[(y * 3 - dy) * full + x * 3 - dx]! > 0 ? 1 : 0;
+  return out;
+}
+
+/** Three box blurs a direction stand for a Gaussian. */
+export function blurred(values: Float32Array, width: number, height: number, radius: number): Float32Array {
+  let now = values;
+  for (let pass = 0; pass < 2; pass++) {
+    now = boxed(now, width, height, radius, 1, width);
+    now = boxed(now, height, width, radius, width, 1);
+  }
+  return now;
+}
+
+function boxed(values: Float32Array, length: number, lines: number, radius: number, step: number, lineStep: number): Float32Array {
+  const out = new Float32Array(values.length);
+  const share = 1 / (2 * radius + 1);
+  for (let line = 0; line < lines; line++) {
+    const start = line * lineStep;
+    let sum = 0;
+    for (let k = -radius; k <= radius; k++) sum += values[start + Math.min(length - 1, Math.max(0, k)) * step]!;
+    for (let k = 0; k < length; k++) {
+      out[start + k * step] = sum * share;
+      sum += values[start + Math.min(length - 1, k + radius + 1) * step]! - values[start + Math.max(0, k - radius) * step]!;
+    }
+  }
+  return out;
+}

@@ -1,0 +1,11 @@
+import { parentPort } from 'node:worker_threads';
+import sharp from 'sharp';
+import { paint, type PaintedPiece } from './paint';
+
+sharp.concurrency(1);
+
+parentPort!.on('message', async (scene: PaintedPiece) => {
+  const { data, width, height, frame } = paint(scene);
+  const png = await sharp(data, { raw: { width, height, channels: 3 } }).png({ compressionLevel: 1 }).toBuffer();
+  parentPort!.postMessage({ png, frame });
+});

@@ -1,0 +1,58 @@
+import { Worker } from 'node:worker_threads';
+import type { Db } from '../src/records/db';
+import { newId } from '../src/records/db';
+import { openingOf } from '../src/records/openings';
+import { addPhoto } from '../src/records/photos';
+import type { Store } from '../src/records/store';
+import { noteJob } from '../src/records/today';
+import type { PaintedPiece } from './paint';
+import { sceneOf } from './scene';
+
+const JOB = 'Pictures painted';
+
+/** A piece that still has no picture of what a firing made of it. */
+async function unpainted(base: Db): Promise<{ firing_id: string; piece_id: string }[]> {
+  return base('firing_piece as fp')
+    .join('firing as f', 'f.id', 'fp.firing_id')
+    .leftJoin('photo as ph', (join) => void join.on('ph.piece_id', 'fp.piece_id').andOn('ph.firing_id', 'fp.firing_id'))
+    .whereNull('ph.id')
+    .where('fp.state', 'read')
+    .orderBy(['f.planned_on', 'fp.place'])
+    .select('fp.firing_id', 'fp.piece_id');
+}
+
+/**
+ * Paints the pictures of all opened pieces that have none, on `hands` threads, and adds each through the
+ * same door as an uploaded photo. Can be stopped and taken up again: what is painted stays.
+ */
+export async function paintDemo(base: Db, store: Store, memberId: string, hands: number, say: (done: number, total: number) => void): Promise<void> {
+  const wanted = await unpainted(base);
+  if (wanted.length === 0) return noteJob(base, JOB, 1, 1);
+  const scenes = new Map<string, PaintedPiece>();
+  for (const firingId of new Set(wanted.map((row) => row.firing_id))) {
+    const { firing, pieces } = await openingOf(base, firingId);
+    for (const piece of pieces) scenes.set(`${firingId}/${piece.id}`, sceneOf(piece, firing));
+  }
+  let taken = 0;
+  let done = 0;
+  await noteJob(base, JOB, 0, wanted.length);
+  const hand = async () => {
+    const worker = new Worker(new URL('./painter.mjs', import.meta.url));
+    const painted = (scene: PaintedPiece) =>
+      new Promise<{ png: Uint8Array; frame: { left: number; right: number; rim: number; foot: number } }>((resolve, reject) => {
+        worker.once('message', resolve);
+        worker.once('error', reject);
+        worker.postMessage(scene);
+      });
+    while (taken < wanted.length) {
+      const { firing_id, piece_id } = wanted[taken++]!;
+      const { png, frame } = await painted(scenes.get(`${firing_id}/${piece_id}`)!);
+      worker.removeAllListeners('error');
+      await addPhoto(base, store, memberId, { id: newId(), pieceId: piece_id, firingId: firing_id, bytes: Buffer.from(png), frame });
+      await noteJob(base, JOB, ++done, wanted.length);
+      say(done, wanted.length);
+    }
+    await worker.terminate();
+  };
+  await Promise.all(Array.from({ length: hands }, hand));
+}

@@ -1,0 +1,20 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino'],
+  poweredByHeader: false,
+  devIndicators: false,
+  experimental: { serverActions: { bodySizeLimit: '2mb' } },
+  headers: async () => [
+    {
+      source: '/(.*)',
+      headers: [
+        { key: 'X-Content-Type-Options', value: 'nosniff' },
+        { key: 'Referrer-Policy', value: 'same-origin' },
+        { key: 'Permissions-Policy', value: 'camera=(self), microphone=(), geolocation=()' },
+      ],
+    },
+  ],
+};
+
+export default config;

@@ -1,0 +1,25 @@
+import { redirect } from 'next/navigation';
+import { db } from '@/records/db';
+import { hasMembers } from '@/records/members';
+import { makeFirst } from '@/screens/signIn/actions';
+import { SignInForm } from '@/screens/signIn/SignInForm';
+
+export const metadata = { title: 'A new studio' };
+export const dynamic = 'force-dynamic';
+
+export default async function Page() {
+  if (await hasMembers(db())) redirect('/sign-in');
+  return (
+    <SignInForm
+      title="A new studio"
+      lead="Nobody is here yet. The first to sign in is the technician."
+      button="Begin"
+      action={makeFirst}
+      fields={[
+        { name: 'name', label: 'Your name', autoComplete: 'name' },
+        { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
+        { name: 'password', label: 'Password', type: 'password', autoComplete: 'new-password' },
+      ]}
+    />
+  );
+}

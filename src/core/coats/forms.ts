@@ -1,0 +1,70 @@
+import type { Side } from './model';
+
+/** The forms a piece can have. */
+export const FORMS = ['tile', 'ring strip', 'arch', 'cup', 'bowl', 'plate', 'other'] as const;
+export type Form = (typeof FORMS)[number];
+
+/** How a form is drawn and what can be put on it. Lengths in millimetres. */
+export interface FormShape {
+  readonly heightMm: number;
+  readonly widthMm: number;
+  /** Sides that take coats when the piece is not split. */
+  readonly sides: readonly Side[];
+  readonly canSplit: boolean;
+  /** Whether it is drawn from above, as rings from the centre (0) to the rim (1). */
+  readonly plan: boolean;
+  /** Half the width at a height, both as fractions: height 0 = foot, 1 = rim; width 1 = the widest. */
+  readonly halfWidth: (height: number) => number;
+}
+
+const straight = () => 1;
+
+const SHAPES: Readonly<Record<Form, FormShape>> = {
+  tile: { heightMm: 100, widthMm: 60, sides: ['outside'], canSplit: true, plan: false, halfWidth: straight },
+  'ring strip': {
+    heightMm: 90,
+    widthMm: 45,
+    sides: ['outside'],
+    canSplit: true,
+    plan: false,
+    // The foot flange of the thrown ring, an upside-down T in section.
+    halfWidth: (t) => (t < 0.08 ? 1 : 0.9 - 0.04 * t),
+  },
+  arch: {
+    heightMm: 80,
+    widthMm: 60,
+    sides: ['outside'],
+    canSplit: true,
+    plan: false,
+    halfWidth: (t) => (t < 0.6 ? 1 : Math.sqrt(Math.max(0.06, 1 - ((t - 0.6) / 0.42) ** 2))),
+  },
+  cup: {
+    heightMm: 90,
+    widthMm: 80,
+    sides: ['outside', 'inside'],
+    canSplit: false,
+    plan: false,
+    halfWidth: (t) => (t < 0.05 ? 0.68 : 0.74 + 0.26 * Math.sin((Math.min(1, t * 1.15) * Math.PI) / 2)),
+  },
+  bowl: {
+    heightMm: 70,
+    widthMm: 150,
+    sides: ['outside', 'inside'],
+    canSplit: false,
+    plan: false,
+    halfWidth: (t) => (t < 0.08 ? 0.4 : 0.38 + 0.62 * Math.sin((t * Math.PI) / 2) ** 0.8),
+  },
+  plate: { heightMm: 220, widthMm: 220, sides: ['inside', 'outside'], canSplit: false, plan: true, halfWidth: straight },
+  other: { heightMm: 120, widthMm: 90, sides: ['outside', 'inside'], canSplit: true, plan: false, halfWidth: (t) => 0.72 + 0.28 * Math.sin(Math.PI * (0.15 + 0.7 * t)) },
+};
+
+/**
+ * The drawing and the usual size of a form.
+ *
+ * For a plate the height is the length of its profile from centre to rim twice over: its diameter.
+ *
+ * @example formShape('tile').heightMm // 100
+ */
+export function formShape(form: Form): FormShape {
+  return SHAPES[form];
+}

@@ -1,0 +1,80 @@
+import type { Layer, Stack, Zone } from './model';
+
+const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times'];
+
+/**
+ * A count of applications in words.
+ *
+ * @param times 1 or more
+ * @example timesWords(2) // 'twice'
+ */
+export function timesWords(times: number): string {
+  return TIMES[times] ?? `${times} times`;
+}
+
+/**
+ * The headword of a stack, top first as people say it.
+ *
+ * @param nameOf turns a glaze id into its name
+ * @example headwordOf([{ glaze: 's', times: 2 }, { glaze: 'l', times: 1 }], (id) => names[id]) // 'Limewash over Sleeper'
+ */
+export function headwordOf(stack: Stack, nameOf: (glaze: string) => string): string {
+  if (stack.length === 0) return 'Bare clay';
+  const names = stack.map((layer) => nameOf(layer.glaze) + markWords(layer));
+  return names
+    .filter((name, i) => name !== names[i - 1])
+    .reverse()
+    .join(' over ');
+}
+
+/**
+ * A stack in full, bottom first in the order of work: glaze, times, and how if brushed.
+ *
+ * @example stackWords(stack, nameOf) // 'Sleeper twice, then Limewash once'
+ */
+export function stackWords(stack: Stack, nameOf: (glaze: string) => string): string {
+  if (stack.length === 0) return 'bare';
+  return stack
+    .map((layer, i) => {
+      const fired = i > 0 && (layer.firing ?? 0) > (stack[i - 1]!.firing ?? 0) ? 'fired, then ' : i > 0 ? 'then ' : '';
+      const coats = layer.way === 'brushed' ? `${layer.times} brushed` : timesWords(layer.times);
+      return `${fired}${nameOf(layer.glaze)} ${coats}${markWords(layer)}`;
+    })
+    .join(', ');
+}
+
+function markWords(layer: Layer): string {
+  if (layer.mark === 'resist') return ' (resist)';
+  return layer.mark === 'wiped' ? ' (wiped back)' : '';
+}
+
+const THIRDS: readonly (readonly [number, number, string])[] = [
+  [0, 1, 'all over'],
+  [0, 1 / 3, 'lower third'],
+  [1 / 3, 2 / 3, 'middle third'],
+  [2 / 3, 1, 'upper third'],
+  [0, 1 / 2, 'lower half'],
+  [1 / 2, 1, 'upper half'],
+  [0, 2 / 3, 'lower two thirds'],
+  [1 / 3, 1, 'upper two thirds'],
+];
+
+/**
+ * Where a zone lies, in words a person at the bench would use.
+ *
+ * Bands within 4 % of a half or a third are named so; a narrow one at an end is the foot or the rim; a band
+ * between others is the middle when it covers the centre; anything else is said in percent from the foot.
+ *
+ * @example placeWords({ from: 0, to: 0.34 }) // 'lower third'
+ */
+export function placeWords({ from, to }: Pick<Zone, 'from' | 'to'>): string {
+  const near = THIRDS.find(([a, b]) => Math.abs(a - from) <= 0.04 && Math.abs(b - to) <= 0.04);
+  if (near) return near[2];
+  if (from === 0) return to < 0.2 ? 'foot' : `foot to ${percent(to)}`;
+  if (to === 1) return from > 0.8 ? 'rim' : `${percent(from)} to rim`;
+  return from < 0.5 && to > 0.5 ? 'middle' : `${percent(from)} to ${percent(to)}`;
+}
+
+function percent(fraction: number): string {
+  return `${Math.round(fraction * 100)} %`;
+}

@@ -1,0 +1,116 @@
+import { SIDES, type Coat, type Layer, type Side, type Stack, type Zone } from './model';
+
+/**
+ * Two edges closer than this, as a fraction of the side, are one edge: 0.1 + 0.2 touches 0.3.
+ * A hundredth of a hair on the tallest jar, and far above the noise of floating-point sums.
+ */
+export const EDGE_TOLERANCE = 1e-6;
+
+/**
+ * Works out the zones of a piece from its coats.
+ *
+ * Each side that carries a coat is cut at every edge of its coats; between two cuts the stack is the
+ * coats that cover the stretch, in order of application. Neighbouring layers of the same glaze, laid on
+ * the same way, merge and their times add; neighbouring zones with equal stacks merge. Bare stretches are
+ * zones with an empty stack, so the zones of a side tile it from 0 to 1. On a piece with left or right
+ * coats, a coat on the outside counts for both halves.
+ *
+ * @param coats in order of application; `from` and `to` are fractions, 0 = foot, 1 = rim
+ * @returns zones by side (outside, left, right, inside), each side from foot to rim; with no coats at all,
+ *   one bare zone on the outside
+ * @throws RangeError for a band that leaves 0 to 1, has no height, or is applied less than once
+ * @example
+ * zonesOf([
+ *   { glaze: 'Sleeper', side: 'outside', from: 0, to: 0.66, times: 2 },
+ *   { glaze: 'Limewash', side: 'outside', from: 0.33, to: 1, times: 1 },
+ * ]).length // 3: Sleeper alone, Limewash over Sleeper, Limewash alone
+ */
+export function zonesOf(coats: readonly Coat[]): Zone[] {
+  coats.forEach(refuseBadBand);
+  return sidesOf(coats).flatMap((side) => zonesOfSide(side, coats.filter((coat) => covers(coat.side, side))));
+}
+
+/** The sides that carry coats, in the fixed order; a piece with left or right coats has no whole outside. */
+export function sidesOf(coats: readonly Pick<Coat, 'side'>[]): Side[] {
+  const named = new Set(coats.map((coat) => coat.side));
+  if (named.size === 0) return ['outside'];
+  if (named.has('left') || named.has('right')) {
+    named.delete('outside');
+    named.add('left').add('right');
+  }
+  return SIDES.filter((side) => named.has(side));
+}
+
+/** Whether a coat given for one side lies on the other: itself, or a half of a split outside. */
+export function covers(coatSide: Side, side: Side): boolean {
+  return coatSide === side || (coatSide === 'outside' && (side === 'left' || side === 'right'));
+}
+
+/** Whether two layers are the same thing laid on the same way in the same firing, so that they merge. */
+function sameLayer(a: Layer, b: Layer): boolean {
+  return (
+    a.glaze === b.glaze &&
+    a.way === b.way &&
+    a.mark === b.mark &&
+    Boolean(a.slip) === Boolean(b.slip) &&
+    (a.firing ?? 0) === (b.firing ?? 0)
+  );
+}
+
+function refuseBadBand(coat: Coat, index: number): void {
+  const { from, to, times } = coat;
+  if (!(from >= 0 && to <= 1)) throw new RangeError(`coats[${index}]: from and to must lie within 0 to 1`);
+  if (!(to - from > EDGE_TOLERANCE)) throw new RangeError(`coats[${index}]: from must be below to`);
+  if (!(Number.isInteger(times) && times >= 1)) throw new RangeError(`coats[${index}]: times must be 1 or more`);
+}
+
+function zonesOfSide(side: Side, coats: readonly Coat[]): Zone[] {
+  const edges = edgesOf(coats);
+  const zones: Zone[] = [];
+  for (let i = 0; i + 1 < edges.length; i++) {
+    const from = edges[i]!;
+    const to = edges[i + 1]!;
+    const middle = (from + to) / 2;
+    const stack = stackOf(coats.filter((coat) => coat.from < middle && coat.to > middle));
+    const below = zones.at(-1);
+    if (below && sameStack(below.stack, stack)) zones[zones.length - 1] = { ...below, to };
+    else zones.push({ side, from, to, stack });
+  }
+  return zones;
+}
+
+/** All cuts of a side, foot and rim included; edges that should touch are one. */
+function edgesOf(coats: readonly Coat[]): number[] {
+  const sorted = [0, 1, ...coats.flatMap((coat) => [coat.from, coat.to])].sort((a, b) => a - b);
+  const edges = [0];
+  for (const edge of sorted) if (edge - edges.at(-1)! > EDGE_TOLERANCE) edges.push(edge);
+  if (1 - edges.at(-1)! <= EDGE_TOLERANCE) edges[edges.length - 1] = 1;
+  return edges;
+}
+
+function stackOf(coats: readonly Coat[]): Stack {
+  const layers: Layer[] = [];
+  for (const coat of coats) {
+    const layer = layerOf(coat);
+    const below = layers.at(-1);
+    if (below && sameLayer(below, layer)) layers[layers.length - 1] = { ...below, times: below.times + layer.times };
+    else layers.push(layer);
+  }
+  return layers;
+}
+
+function layerOf({ glaze, times, way, slip, mark, firing }: Coat): Layer {
+  return {
+    glaze,
+    times,
+    ...(way && { way }),
+    ...(slip && { slip }),
+    ...(mark && { mark }),
+    ...(firing && { firing }),
+  };
+}
+
+/** Whether two stacks are the same from bottom to top, times included. */
+export function sameStack(a: Stack, b: Stack): boolean {
+  return a.length === b.length && a.every((layer, i) => sameLayer(layer, b[i]!) && layer.times === b[i]!.times);
+}

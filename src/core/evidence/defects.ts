@@ -1,0 +1,68 @@
+/** What the eye asks first when it meets a defect. */
+export type LookGroup = 'hole' | 'crack' | 'bare' | 'lump' | 'flow' | 'colour' | 'ware';
+
+/** One defect: how it looks and what tells it from its likes. */
+export interface Defect {
+  readonly id: DefectId;
+  /** The word on a button. */
+  readonly name: string;
+  readonly group: LookGroup;
+  readonly look: string;
+  readonly toldApart: string;
+  /** A short word for a place where the full caution is printed; absent when there is no hazard. */
+  readonly caution?: string;
+}
+
+const SHARP_SLIVERS = 'Loose slivers of glass: wear eye protection, never use on food surfaces.';
+const SHARP_CRATERS = 'Burst edges are sharp: grind wet with eye protection and a respirator, or discard.';
+
+const TABLE = [
+  ['crazing', 'crazed', 'crack', 'fine net of cracks in the glaze only', 'no width to the crack; may come days or years later; ink or tea shows it', 'Crazed ware is markedly weaker and can harbour growth if the body is porous.'],
+  ['shivering', 'shivered', 'crack', 'slivers of glaze lift or fall at rims and edges', 'loose sharp flakes: the glaze is squeezed, not stretched', SHARP_SLIVERS],
+  ['dunting', 'dunted', 'crack', 'a crack through body and glaze', 'sharp glaze edges: on cooling; rounded edges: before the glaze melted', 'May part without warning: keep out of use.'],
+  ['crawling', 'crawled', 'bare', 'glaze drawn back into islands, bare body between', 'thick rounded borders'],
+  ['pinholing', 'pinholes', 'hole', 'small holes through to the body', 'a needle reaches the clay; rounded edges'],
+  ['pitting', 'pits', 'hole', 'shallow small craters', 'a needle does not reach the clay'],
+  ['blistering', 'blisters', 'hole', 'bubbles, or burst craters with hollow edges', 'sharp edges; foam at the worst', SHARP_CRATERS],
+  ['bloating', 'bloated', 'lump', 'swollen body, lumps under the glaze', 'the body has risen, not the glaze'],
+  ['running', 'ran', 'flow', 'glaze flowed to the foot or the shelf', 'drips, thick lower edge, thin rim'],
+  ['underfired', 'underfired', 'flow', 'rough, dry, milky or not melted', 'should be glossy at this cone; scratches'],
+  ['overfired', 'overfired', 'flow', 'too fluid, thin at edges, bubbled or slumped', 'with running, colour loss, warped body'],
+  ['slip-lifting', 'slip lifts', 'bare', 'slip peels or flakes with the glaze on it', 'bare body below the flake', SHARP_SLIVERS],
+  ['colour-loss', 'colour gone', 'colour', 'colour faded or burnt out', 'right elsewhere or at lower heat'],
+  ['colour-shift', 'wrong colour', 'colour', 'a wrong hue for the glaze', 'copper green for red; celadon pea green; a pink blush from a neighbour'],
+  ['clouding', 'clouded', 'colour', 'a clear glaze gone milky', 'tiny bubbles or crystals, where thick'],
+  ['patchy', 'patchy', 'bare', 'uneven cover, thin or bare spots', 'marks of the dip or brush can be seen'],
+  ['speck', 'speck', 'lump', 'a single foreign spot or stuck fragment', 'on one piece only'],
+  ['dry-wash', 'dry wash', 'colour', 'oxide or stain decoration dry or metallic', 'on the decoration only'],
+  ['bleeding', 'bled', 'flow', 'decoration lines blur, spread or bubble', 'at the edges of the lines'],
+  ['coring', 'black core', 'ware', 'brittle body with a dark core', 'iron body that breaks easily'],
+  ['body-crack', 'body crack', 'crack', 'a crack from making, drying or handling', 'there before glazing; edges open'],
+  ['warping', 'warped', 'ware', 'bowed, oval or slumped form', 'the form only'],
+  ['stuck', 'stuck', 'ware', 'foot plucked or fused to the shelf', 'the shelf is damaged too', 'Grind with eye protection and a respirator.'],
+  ['pop-out', 'pop-out', 'lump', 'a cone-shaped flake with a white speck at its bottom', 'days after the firing, from damp air'],
+  ['raw-flaking', 'raw flakes', 'bare', 'dry glaze cracks or falls off before firing', 'seen before the kiln'],
+  ['explosion', 'burst', 'ware', 'piece burst in the bisque', 'thick or damp; shards around', 'Sharp shards: gloves, and clear the elements with the supply off.'],
+] as const satisfies readonly (readonly [string, string, LookGroup, string, string, string?])[];
+
+export type DefectId = (typeof TABLE)[number][0];
+
+/** Every defect, in the order of the reference. */
+export const DEFECTS: readonly Defect[] = TABLE.map(([id, name, group, look, toldApart, caution]) => ({
+  id,
+  name,
+  group,
+  look,
+  toldApart,
+  ...(caution && { caution }),
+}));
+
+/** The defect of an id; undefined when there is none. */
+export function defectOf(id: string): Defect | undefined {
+  return DEFECTS.find((defect) => defect.id === id);
+}
+
+/** The noun of a defect as it stands in a sentence: "pitting", "slip lifting". */
+export function defectName(id: string): string {
+  return id.replace(/-/g, ' ');
+}

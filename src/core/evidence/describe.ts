@@ -1,0 +1,82 @@
+import { labOf } from '../colour';
+import type { Agreement } from './agreement';
+import { defectName } from './defects';
+
+/** A dictionary description in plain words. */
+export interface Description {
+  /** For example "Satin, pale warm grey." */
+  readonly look: string;
+  readonly moves: string;
+  /** For example "pitting 3 of 4". */
+  readonly defects: string;
+  readonly proved: string;
+}
+
+/**
+ * Says in plain words what the proofs of an entry show.
+ *
+ * @param colour "#rrggbb" of the middle proof, or null
+ * @example describe(agreement, '#e0d8c8').look // 'Satin, pale cream.'
+ */
+export function describe(agreement: Agreement, colour: string | null): Description {
+  const { proofs, agreeing, defects, surface, movement } = agreement;
+  const words = [surface, colour && colourWords(colour)].filter(Boolean).join(', ');
+  return {
+    look: words ? `${words[0]!.toUpperCase()}${words.slice(1)}.` : 'Not described yet.',
+    moves: movementWords(movement),
+    defects: defects.length
+      ? defects.map((d) => `${defectName(d.defect)} ${d.count} of ${proofs}`).join(', ')
+      : proofs
+        ? `none in ${proofs}`
+        : 'not looked for',
+    proved: provedWords(proofs, agreeing),
+  };
+}
+
+function movementWords(movement: string | null): string {
+  if (movement === 'stable') return 'stays where it is put';
+  if (movement === 'moves') return 'moves: keep 10 mm off the foot';
+  if (movement === 'runs') return 'runs: keep off the lower third, use a cookie';
+  return 'not noted';
+}
+
+function provedWords(proofs: number, agreeing: number): string {
+  if (proofs === 0) return 'not proved yet';
+  if (proofs === 1) return 'one piece only: repeat before you trust it';
+  return agreeing === proofs ? `${proofs} pieces agree` : `${agreeing} of ${proofs} agree`;
+}
+
+const HUES: readonly (readonly [number, string])[] = [
+  [20, 'pink'],
+  [45, 'red'],
+  [65, 'rust'],
+  [85, 'amber'],
+  [105, 'yellow'],
+  [125, 'olive'],
+  [165, 'green'],
+  [205, 'blue-green'],
+  [245, 'turquoise blue'],
+  [290, 'blue'],
+  [320, 'violet'],
+  [345, 'plum'],
+  [361, 'pink'],
+];
+
+/**
+ * A colour in studio words: lightness, then hue, or a neutral.
+ *
+ * @param hex "#rrggbb"
+ * @example colourWords('#21409a') // 'dark blue'
+ */
+export function colourWords(hex: string): string {
+  const { l, a, b } = labOf(hex);
+  const chroma = Math.hypot(a, b);
+  const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
+  if (chroma < 5) return l > 85 ? 'white' : l > 62 ? 'pale grey' : l > 35 ? 'grey' : l > 22 ? 'dark grey' : 'black';
+  if (chroma < 16 && hue > 30 && hue < 110) {
+    return l > 80 ? 'cream' : l > 62 ? 'pale warm grey' : l > 40 ? 'warm grey-brown' : l > 22 ? 'dark brown' : 'brown-black';
+  }
+  const tone = l > 75 ? 'pale ' : l < 25 ? 'very dark ' : l < 42 ? 'dark ' : '';
+  const grey = chroma < 16 ? 'greyed ' : '';
+  return `${tone}${grey}${HUES.find(([end]) => hue < end)![1]}`;
+}

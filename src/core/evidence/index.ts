@@ -1,0 +1,3 @@
+export { agreementOf, COLOUR_TOLERANCE, type Agreement, type Seen } from './agreement';
+export { DEFECTS, defectName, defectOf, type Defect, type DefectId, type LookGroup } from './defects';
+export { describe, type Description } from './describe';

@@ -1,0 +1,35 @@
+/** Names of the large witness cones in rising order, from 022 to 14. Halves exist only for 05½ and 5½. */
+export const CONES = [
+  ...['022', '021', '020', '019', '018', '017', '016', '015', '014', '013', '012', '011', '010'],
+  ...['09', '08', '07', '06', '05½', '05', '04', '03', '02', '01'],
+  ...['1', '2', '3', '4', '5', '5½', '6', '7', '8', '9', '10', '11', '12', '13', '14'],
+] as const;
+export type Cone = (typeof CONES)[number];
+
+/**
+ * The place of a cone in the series as a number: 6 for cone 6, 5.5 for 5½, 0 for 01, −1 for 02, −21 for 022.
+ *
+ * @param cone a name; "5.5" and "5 1/2" are understood as 5½
+ * @returns the index, or null when there is no such cone
+ * @example coneIndex('05½') // -4.5
+ */
+export function coneIndex(cone: string): number | null {
+  const name = cone.trim().replace(/\s*1\/2$|\.5$/, '½');
+  if (!(CONES as readonly string[]).includes(name)) return null;
+  const half = name.endsWith('½') ? 0.5 : 0;
+  const digits = name.replace('½', '');
+  return digits.startsWith('0') ? 1 - Number(digits) - half : Number(digits) + half;
+}
+
+/**
+ * Whether a firing came out close enough to its target to prove an entry of that cone: within half a cone.
+ * A firing whose cones were not read is taken at its word.
+ *
+ * @param target cone name
+ * @param achieved cone index as read from the witness cones, or null
+ * @example hitTarget('6', 5.5) // true
+ */
+export function hitTarget(target: string, achieved: number | null): boolean {
+  const aim = coneIndex(target);
+  return aim === null || achieved === null || Math.abs(achieved - aim) <= 0.5;
+}

@@ -1,0 +1,1 @@
+export { CONES, coneIndex, hitTarget, type Cone } from './cones';

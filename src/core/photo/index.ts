@@ -1,0 +1,2 @@
+export { guessFrame, type Frame, type Pixels } from './frame';
+export { zoneBox, meanColour, type Box } from './region';

@@ -1,0 +1,23 @@
+import { getIronSession, type IronSession, type SessionOptions } from 'iron-session';
+import { cookies } from 'next/headers';
+
+interface Sealed {
+  /** Id of a row in `session`; the row decides, the cookie only carries it. */
+  sessionId?: string;
+}
+
+function options(): SessionOptions {
+  const password = process.env.JITEN_SECRET;
+  if (!password) throw new Error('JITEN_SECRET is not set. Use npm start or npm run demo, which set it.');
+  return {
+    cookieName: 'jiten',
+    password,
+    ttl: 30 * 86_400,
+    cookieOptions: { httpOnly: true, sameSite: 'lax', secure: process.env.JITEN_SECURE === '1', path: '/' },
+  };
+}
+
+/** The sealed cookie of this request. */
+export async function sealedSession(): Promise<IronSession<Sealed>> {
+  return getIronSession<Sealed>(await cookies(), options());
+}

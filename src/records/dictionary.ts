@@ -1,0 +1,146 @@
+import type { Atmosphere, Side, Stack } from '@/core/coats';
+import type { Agreement } from '@/core/evidence';
+import { fromJson, type Db } from './db';
+import { defectsOf, proofCounts, proofRows } from './entries';
+import { NotThere } from './faults';
+import { newestVersions } from './glazes';
+
+/** One piece's zone that proves a sense. */
+export interface Proof {
+  readonly zoneId: string;
+  readonly pieceId: string;
+  readonly label: string;
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+  readonly firingId: string;
+  readonly firing: string;
+  readonly achievedCone: number | null;
+  readonly photoHash: string | null;
+  readonly swatchHash: string | null;
+  readonly colour: string | null;
+  readonly surface: string | null;
+  readonly movement: string | null;
+  readonly note: string;
+  readonly defects: readonly { readonly defect: string; readonly severity: number; readonly place: string }[];
+  /** False for an older recipe version, or a firing more than half a cone off. */
+  readonly counts: boolean;
+  readonly agrees: boolean;
+}
+
+/** One numbered sense of a headword: an entry. */
+export interface Sense {
+  readonly id: string;
+  readonly ground: string;
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+  readonly firings: number;
+  readonly stack: Stack;
+  readonly summary: Agreement | null;
+  readonly colour: string | null;
+  readonly firstAt: Date | null;
+  readonly proofs: readonly Proof[];
+}
+
+export interface Headword {
+  readonly id: string;
+  readonly text: string;
+  readonly glazeIds: readonly string[];
+  readonly senses: readonly Sense[];
+  /** The same two glazes the other way round, when that was tried. */
+  readonly reverse: { readonly id: string; readonly text: string } | null;
+}
+
+/** The page of one headword with its senses and their proofs, most proved sense first. @throws NotThere */
+export async function headwordPage(base: Db, id: string): Promise<Headword> {
+  const row = await base('headword').where({ id }).first();
+  if (!row) throw new NotThere('This headword');
+  const entries = await base('entry as e')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .where('e.headword_id', id)
+    .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times'])
+    .select('e.*', 'g.name as ground');
+  const proofs = await proofsOf(base, entries.map((entry) => entry.id));
+  const layers = fromJson<{ glaze: string }[]>(row.layers);
+  return {
+    id,
+    text: row.text,
+    glazeIds: layers.map((layer) => layer.glaze),
+    reverse: row.depth === 2 && row.base_glaze_id ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id) : null,
+    senses: entries
+      .filter((entry) => proofs.has(entry.id))
+      .map((entry) => {
+        const summary = entry.summary ? fromJson<Agreement>(entry.summary) : null;
+        return {
+          id: entry.id,
+          ground: entry.ground,
+          cone: entry.cone,
+          atmosphere: entry.atmosphere,
+          firings: entry.firings,
+          stack: fromJson<Stack>(entry.stack),
+          summary,
+          colour: entry.colour,
+          firstAt: entry.first_at,
+          proofs: proofs.get(entry.id)!.map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
+        };
+      }),
+  };
+}
+
+async function reverseOf(base: Db, baseId: string, topId: string) {
+  const row = await base('headword')
+    .where({ base_glaze_id: topId, top_glaze_id: baseId, depth: 2 })
+    .whereExists(base('entry').whereRaw('entry.headword_id = headword.id').where('proofs', '>', 0))
+    .first('id', 'text');
+  return row ?? null;
+}
+
+/** How many proofs of a sense are shown with their pictures; counts are of all. */
+const SHOWN = 60;
+
+async function proofsOf(base: Db, entryIds: readonly string[]): Promise<Map<string, Omit<Proof, 'agrees'>[]>> {
+  const rows = await proofRows(base, entryIds)
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .select('z.side', 'z.low', 'z.high', 'z.piece_id', 'p.label', 'ph.hash as photo_hash', 'f.id as firing_id', 'k.name as kiln', 'f.number', 'r.note');
+  const newest = new Set((await newestVersions(base)).values());
+  const found = new Map<string, Omit<Proof, 'agrees'>[]>();
+  const defects = await defectsOf(base, rows.map((row) => row.reading_id));
+  for (const row of rows) {
+    const list = found.get(row.entry_id) ?? [];
+    found.set(row.entry_id, list);
+    if (list.length >= SHOWN) continue;
+    list.push({
+      zoneId: row.zone_id,
+      pieceId: row.piece_id,
+      label: row.label,
+      side: row.side,
+      from: row.low,
+      to: row.high,
+      firingId: row.firing_id,
+      firing: `${row.kiln} ${row.number}`,
+      achievedCone: row.achieved_cone,
+      photoHash: row.photo_hash,
+      swatchHash: row.swatch_hash,
+      colour: row.colour ?? row.zone_colour,
+      surface: row.surface,
+      movement: row.movement,
+      note: row.note,
+      defects: defects.get(row.reading_id) ?? [],
+      counts: proofCounts(row, newest),
+    });
+  }
+  return found;
+}
+
+/** Ground ids and headword of the entry nearest in name for the guide words of the dictionary. */
+export async function headwordsOf(base: Db, glazeId: string) {
+  return base('headword as h')
+    .join('entry as e', 'e.headword_id', 'h.id')
+    .where((where) => void where.where('h.base_glaze_id', glazeId).orWhere('h.top_glaze_id', glazeId))
+    .where('e.proofs', '>', 0)
+    .groupBy('h.id', 'h.text')
+    .orderBy('h.text')
+    .select<{ id: string; text: string; proofs: number }[]>('h.id', 'h.text', base.raw('cast(sum(e.proofs) as signed) as proofs'));
+}

@@ -1,0 +1,29 @@
+/** A refusal that a person can do something about: which field, and what is wrong with it. */
+export class Refusal extends Error {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+    this.name = 'Refusal';
+  }
+}
+
+/** Someone else changed the same row first; both values are handed up so that they can be shown. */
+export class Conflict extends Error {
+  constructor(
+    readonly theirs: Readonly<Record<string, unknown>>,
+    readonly theirVersion: number,
+  ) {
+    super('Somebody else changed this since you opened it.');
+    this.name = 'Conflict';
+  }
+}
+
+/** What was asked for is not there. */
+export class NotThere extends Error {
+  constructor(what: string) {
+    super(`${what} is not there.`);
+    this.name = 'NotThere';
+  }
+}

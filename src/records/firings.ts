@@ -1,0 +1,242 @@
+import type { Atmosphere } from '@/core/coats';
+import { noteChange } from './changes';
+import { inTransaction, type Db } from './db';
+import { refreshEntries } from './entries';
+import { NotThere, Refusal } from './faults';
+import { changeRow } from './glazes';
+import { layZones, relayZones } from './zones';
+
+export const FIRING_KINDS = ['bisque', 'glaze', 'once-fired', 'refire', 'lustre'] as const;
+export type FiringKind = (typeof FIRING_KINDS)[number];
+
+/** A firing goes through these in order; a closed one has been opened to its last piece. */
+export const FIRING_STATES = ['loading', 'firing', 'cooling', 'open', 'closed'] as const;
+export type FiringState = (typeof FIRING_STATES)[number];
+
+export interface Kiln {
+  readonly id: string;
+  readonly name: string;
+  readonly heat: 'electric' | 'gas' | 'wood';
+  readonly litres: number;
+  readonly shelves: number;
+}
+
+export interface FiringDraft {
+  readonly id: string;
+  readonly kilnId: string;
+  readonly kind: FiringKind;
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+  /** Day it is planned for, "YYYY-MM-DD". */
+  readonly plannedOn: string;
+  readonly programme: string;
+  readonly remarks: string;
+}
+
+export interface Firing extends FiringDraft {
+  readonly number: number;
+  readonly kilnName: string;
+  readonly state: FiringState;
+  readonly achievedCone: number | null;
+  readonly startedAt: Date | null;
+  readonly endedAt: Date | null;
+  readonly openedAt: Date | null;
+  readonly closedAt: Date | null;
+  readonly pieces: number;
+  readonly waiting: number;
+  readonly version: number;
+}
+
+/** All kilns in the studio's own order. */
+export async function listKilns(base: Db): Promise<Kiln[]> {
+  return base('kiln').orderBy(['sort', 'name']).select('id', 'name', 'heat', 'litres', 'shelves');
+}
+
+/** Adds a kiln; the same id twice is the same kiln. */
+export async function addKiln(base: Db, memberId: string, kiln: Kiln): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (await trx('kiln').where({ id: kiln.id }).first('id')) return;
+    if (await trx('kiln').where({ name: kiln.name }).first('id')) {
+      throw new Refusal('name', `There is already a kiln called ${kiln.name}.`);
+    }
+    const [{ last }] = (await trx('kiln').max('sort as last')) as [{ last: number | null }];
+    await trx('kiln').insert({ ...kiln, sort: (last ?? 0) + 1 });
+    await noteChange(trx, memberId, 'kiln', kiln.id, null, kiln);
+  });
+}
+
+function firingRows(base: Db) {
+  const counted = base('firing_piece')
+    .groupBy('firing_id')
+    .select('firing_id', base.raw('count(*) as pieces'), base.raw("sum(state = 'loaded') as waiting"))
+    .as('n');
+  return base('firing as f')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .leftJoin(counted, 'n.firing_id', 'f.id')
+    .select('f.*', 'k.name as kiln_name', 'n.pieces', 'n.waiting', base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"));
+}
+
+function firingOf(row: Record<string, never>): Firing {
+  const r = row as Record<string, unknown>;
+  return {
+    id: r.id as string,
+    kilnId: r.kiln_id as string,
+    kilnName: r.kiln_name as string,
+    number: r.number as number,
+    kind: r.kind as FiringKind,
+    cone: r.cone as string,
+    atmosphere: r.atmosphere as Atmosphere,
+    plannedOn: r.day as string,
+    programme: r.programme as string,
+    remarks: r.remarks as string,
+    state: r.state as FiringState,
+    achievedCone: r.achieved_cone as number | null,
+    startedAt: r.started_at as Date | null,
+    endedAt: r.ended_at as Date | null,
+    openedAt: r.opened_at as Date | null,
+    closedAt: r.closed_at as Date | null,
+    pieces: Number(r.pieces ?? 0),
+    waiting: Number(r.waiting ?? 0),
+    version: r.version as number,
+  };
+}
+
+/** Firings, newest first; `states` narrows them. */
+export async function listFirings(base: Db, { states, limit = 60 }: { states?: readonly FiringState[]; limit?: number } = {}) {
+  const query = firingRows(base).orderBy([{ column: 'f.planned_on', order: 'desc' }, { column: 'f.number', order: 'desc' }]);
+  if (states) void query.whereIn('f.state', states);
+  return (await query.limit(limit)).map(firingOf);
+}
+
+/** One firing. @throws NotThere */
+export async function firingById(base: Db, id: string): Promise<Firing> {
+  const row = await firingRows(base).where('f.id', id).first();
+  if (!row) throw new NotThere('This firing');
+  return firingOf(row);
+}
+
+/** Plans a firing, or changes what was planned. The kiln counts its own firings. */
+export async function saveFiring(base: Db, memberId: string, draft: FiringDraft, version: number | null): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = {
+      kiln_id: draft.kilnId,
+      kind: draft.kind,
+      cone: draft.cone,
+      atmosphere: draft.atmosphere,
+      planned_on: draft.plannedOn,
+      programme: draft.programme,
+      remarks: draft.remarks,
+    };
+    if (version !== null) {
+      await changeRow(trx, memberId, 'firing', draft.id, version, row);
+      return relayFiring(trx, draft.id);
+    }
+    const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
+    if (!kiln) throw new Refusal('kilnId', 'Choose a kiln.');
+    if (await trx('firing').where({ id: draft.id }).first('id')) return;
+    const [{ last }] = (await trx('firing').where({ kiln_id: draft.kilnId }).max('number as last')) as [{ last: number | null }];
+    await trx('firing').insert({ id: draft.id, ...row, number: (last ?? 0) + 1, state: 'loading' });
+    await noteChange(trx, memberId, 'firing', draft.id, null, row);
+  });
+}
+
+/** Lays the zones of all pieces of a firing anew: its cone or atmosphere may have been corrected. */
+async function relayFiring(trx: Db, firingId: string): Promise<void> {
+  const loaded = await trx('firing_piece').where({ firing_id: firingId }).select('piece_id');
+  for (const { piece_id } of loaded) await relayZones(trx, piece_id);
+}
+
+/**
+ * Puts pieces into a firing that is being loaded. Coats that were not fired yet go in with their piece, and
+ * its zones are laid. A piece that is in it already stays where it is.
+ */
+export async function loadPieces(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  places: readonly { readonly pieceId: string; readonly shelf: number }[],
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await lockWhile(trx, firingId, ['loading']);
+    const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [{ last: number | null }];
+    let place = last ?? 0;
+    for (const { pieceId, shelf } of places) {
+      const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
+      if (!piece) throw new NotThere('This piece');
+      if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
+      if (piece.stage === 'loaded') throw new Refusal('pieces', `${piece.label} is already in another firing.`);
+      await trx('firing_piece').insert({ firing_id: firingId, piece_id: pieceId, shelf, place: ++place, state: 'loaded', at: new Date() });
+      await trx('coat').where({ piece_id: pieceId, ended_at: null, firing_id: null }).update({ firing_id: firingId });
+      await trx('piece').where({ id: pieceId }).update({ stage: 'loaded', fate: null });
+      await layZones(trx, pieceId, firingId);
+    }
+    await noteChange(trx, memberId, 'load', firingId, null, places);
+  });
+}
+
+/** Takes a piece out of a firing that is still being loaded. */
+export async function unloadPiece(base: Db, memberId: string, firingId: string, pieceId: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await lockWhile(trx, firingId, ['loading']);
+    const read = await trx('reading').where({ firing_id: firingId, piece_id: pieceId }).first('id');
+    if (read) throw new Refusal('pieces', 'Something was already written about this piece in this firing.');
+    await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).delete();
+    await trx('zone').where({ firing_id: firingId, piece_id: pieceId }).delete();
+    const back = await trx('coat').where({ firing_id: firingId, piece_id: pieceId, ended_at: null }).update({ firing_id: null });
+    const before = await trx('firing_piece').where({ piece_id: pieceId }).first('firing_id');
+    await trx('piece')
+      .where({ id: pieceId })
+      .update({ stage: back ? 'glazed' : before ? 'read' : 'made' });
+    await noteChange(trx, memberId, 'load', firingId, { pieceId }, null);
+  });
+}
+
+async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
+  const row = await trx('firing').where({ id: firingId }).forUpdate().first('state', 'version');
+  if (!row) throw new NotThere('This firing');
+  if (!states.includes(row.state)) throw new Refusal('state', `This firing is ${row.state}, not ${states.join(' or ')}.`);
+  return row as { state: FiringState; version: number };
+}
+
+const STAMPS: Readonly<Record<FiringState, string | null>> = {
+  loading: null,
+  firing: 'started_at',
+  cooling: 'ended_at',
+  open: 'opened_at',
+  closed: 'closed_at',
+};
+
+/**
+ * Moves a firing on to its next state, or further, and stamps the time of each step it passes. Opening it
+ * makes its pieces fired. A repeated call for a state that is reached already does nothing.
+ */
+export async function advanceFiring(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  to: FiringState,
+  facts: { at?: Date; achievedCone?: number | null } = {},
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const { state, version } = await lockWhile(trx, firingId, FIRING_STATES);
+    const [now, goal] = [FIRING_STATES.indexOf(state), FIRING_STATES.indexOf(to)];
+    if (goal > now) {
+      const at = facts.at ?? new Date();
+      const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at]);
+      await trx('firing').where({ id: firingId }).update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
+      await noteChange(trx, memberId, 'firing', firingId, { state }, { state: to });
+    }
+    if (to === 'open') await trx('piece').where({ stage: 'loaded' }).whereIn('id', trx('firing_piece').where({ firing_id: firingId }).select('piece_id')).update({ stage: 'fired' });
+    if (facts.achievedCone !== undefined) await setAchievedCone(trx, memberId, firingId, facts.achievedCone);
+  });
+}
+
+/** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
+async function setAchievedCone(trx: Db, memberId: string, firingId: string, cone: number | null): Promise<void> {
+  const before = await trx('firing').where({ id: firingId }).first('achieved_cone');
+  if (before.achieved_cone === cone) return;
+  await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
+  await noteChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
+  const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
+  await refreshEntries(trx, touched.map((row) => row.entry_id));
+}

@@ -1,0 +1,28 @@
+import type { Knex } from 'knex';
+import type { Db } from './db';
+import * as people from './migrations/001_people';
+import * as materials from './migrations/002_materials';
+import * as pieces from './migrations/003_pieces';
+
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
+  '001_people': people,
+  '002_materials': materials,
+  '003_pieces': pieces,
+};
+
+const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: async () => Object.keys(MIGRATIONS),
+  getMigrationName: (name) => name,
+  getMigration: async (name) => MIGRATIONS[name]!,
+};
+
+/** Brings the schema up to date; returns the names of the steps that ran, none when it was. */
+export async function migrate(base: Db): Promise<string[]> {
+  const [, ran] = (await base.migrate.latest({ migrationSource })) as [number, string[]];
+  return ran;
+}
+
+/** Takes every step back: an empty database is left. */
+export async function unmigrate(base: Db): Promise<void> {
+  await base.migrate.rollback({ migrationSource }, true);
+}

@@ -1,0 +1,81 @@
+import type { Atmosphere } from '@/core/coats';
+import { fromJson, type Db } from './db';
+
+/** What one quadrant of a wall cell shows: one entry. */
+export interface WallEntry {
+  readonly headwordId: string;
+  readonly groundId: string;
+  readonly baseId: string;
+  readonly topId: string;
+  readonly baseTimes: number;
+  readonly topTimes: number;
+  readonly proofs: number;
+  readonly agreeing: number;
+  readonly worstDefect: string | null;
+  readonly worstSeverity: number | null;
+  readonly colour: string | null;
+  readonly swatchHash: string | null;
+}
+
+export interface WallChoice {
+  readonly grounds: readonly string[];
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+}
+
+/**
+ * The entries of a wall: one glaze alone or one over another, proved on these grounds at this cone in this
+ * atmosphere after one firing. One index range of `entry` a ground, one look at its headword each.
+ */
+export function wallQuery(base: Db, { grounds, cone, atmosphere }: WallChoice) {
+  return base('entry as e')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .whereIn('e.ground_id', grounds)
+    .where({ 'e.cone': cone, 'e.atmosphere': atmosphere, 'e.firings': 1 })
+    .where('e.proofs', '>', 0)
+    .whereBetween('h.depth', [1, 2])
+    .whereNotNull('h.base_glaze_id')
+    .select('e.headword_id', 'e.ground_id', 'h.base_glaze_id', 'h.top_glaze_id', 'e.base_times', 'e.top_times', 'e.proofs', 'e.agreeing', 'e.worst_defect', 'e.worst_severity', 'e.colour', 'e.swatch_hash');
+}
+
+/** The entries of a wall, see {@link wallQuery}. */
+export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEntry[]> {
+  if (choice.grounds.length === 0) return [];
+  const rows = await wallQuery(base, choice);
+  return rows.map((row) => ({
+    headwordId: row.headword_id,
+    groundId: row.ground_id,
+    baseId: row.base_glaze_id,
+    topId: row.top_glaze_id,
+    baseTimes: row.base_times,
+    topTimes: row.top_times,
+    proofs: row.proofs,
+    agreeing: row.agreeing,
+    worstDefect: row.worst_defect,
+    worstSeverity: row.worst_severity,
+    colour: row.colour,
+    swatchHash: row.swatch_hash,
+  }));
+}
+
+/** What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first. */
+export async function wallChoices(base: Db) {
+  const rows = await base('entry as e')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('body as b', 'b.id', 'g.body_id')
+    .where('e.proofs', '>', 0)
+    .whereNotNull('h.base_glaze_id')
+    .groupBy('g.id', 'g.name', 'g.slips', 'b.colour_oxidation', 'e.cone', 'e.atmosphere')
+    .orderBy('proofs', 'desc')
+    .select('g.id', 'g.name', 'g.slips', 'b.colour_oxidation as colour', 'e.cone', 'e.atmosphere', base.raw('cast(sum(e.proofs) as signed) as proofs'));
+  return rows.map((row) => ({
+    groundId: row.id as string,
+    ground: row.name as string,
+    slips: fromJson<string[]>(row.slips),
+    colour: row.colour as string,
+    cone: row.cone as string,
+    atmosphere: row.atmosphere as Atmosphere,
+    proofs: Number(row.proofs),
+  }));
+}

@@ -1,0 +1,77 @@
+'use client';
+import { useRef } from 'react';
+import { formShape } from '@/core/coats';
+import type { PieceDraft } from '@/records/pieces';
+import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
+import css from './pieces.module.css';
+
+interface Props {
+  readonly draft: PieceDraft;
+  readonly coats: readonly DrawnCoat[];
+  readonly bodyColour: string;
+  readonly selected: number;
+  readonly nameOf: (index: number) => string;
+  readonly onSelect: (index: number) => void;
+  readonly onEdge: (index: number, edge: 'from' | 'to', at: number) => void;
+}
+
+/** Height of the drawing in px; the silhouette keeps 2 of 104 units free above and below. */
+const SIZE = 430;
+const UNIT = SIZE / 104;
+
+/** The piece drawn large; the edges of the chosen coat are dragged, or moved with the arrow keys by 1 mm. */
+export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSelect, onEdge }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const { plan } = formShape(draft.form);
+  const yOf = (t: number) => (2 + (plan ? 50 : 100) * (1 - t)) * UNIT;
+  const atOf = (clientY: number) => {
+    const top = box.current!.getBoundingClientRect().top;
+    return 1 - ((clientY - top) / UNIT - 2) / (plan ? 50 : 100);
+  };
+  const width = drawnWidth(draft) * UNIT;
+  const coat = draft.coats[selected];
+  const cm = (t: number) => `${((t * draft.heightMm) / 10).toFixed(1)} cm`;
+  const onKey = (edge: 'from' | 'to', value: number) => (event: React.KeyboardEvent) => {
+    const step = (event.shiftKey ? 10 : 1) / draft.heightMm;
+    const by = { ArrowUp: step, ArrowDown: -step, ArrowRight: step, ArrowLeft: -step }[event.key];
+    const at = event.key === 'Home' ? 0 : event.key === 'End' ? 1 : by === undefined ? null : value + by;
+    if (at === null) return;
+    event.preventDefault();
+    onEdge(selected, edge, at);
+  };
+  return (
+    <div className={css.drawing} ref={box} style={{ height: SIZE }}>
+      <Silhouette form={draft.form} heightMm={draft.heightMm} widthMm={draft.widthMm} bodyColour={bodyColour} coats={coats} size={SIZE} strip lit={null} />
+      {draft.coats.map((one, i) =>
+        i === selected ? null : (
+          <button key={i} type="button" className={css.grip} style={{ top: (yOf(one.to) + yOf(one.from)) / 2 - 12, left: width + 2 * UNIT - 30 }} onClick={() => onSelect(i)} title={`Choose coat ${i + 1}, ${nameOf(i)}`}>
+            {i + 1}
+          </button>
+        ),
+      )}
+      {coat &&
+        (['to', 'from'] as const).map((edge) => (
+          <div
+            key={edge}
+            role="slider"
+            tabIndex={0}
+            aria-orientation="vertical"
+            aria-label={`${edge === 'to' ? 'Upper' : 'Lower'} edge of coat ${selected + 1}, ${nameOf(selected)}`}
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round(coat[edge] * 100)}
+            aria-valuetext={cm(coat[edge])}
+            className={css.edge}
+            style={{ top: yOf(coat[edge]) - 16, width: width + 4 * UNIT + 66 }}
+            onKeyDown={onKey(edge, coat[edge])}
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={(event) => {
+              if (event.currentTarget.hasPointerCapture(event.pointerId)) onEdge(selected, edge, atOf(event.clientY));
+            }}
+          >
+            <span className={css.edgeLabel}>{cm(coat[edge])}</span>
+          </div>
+        ))}
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+
+/** A piece on the bench. */
+export interface Held {
+  readonly id: string;
+  readonly label: string;
+  readonly photoHash: string | null;
+}
+
+interface Bench {
+  readonly held: readonly Held[];
+  readonly open: boolean;
+  readonly setOpen: (open: boolean) => void;
+  /** Picks a piece up, or puts it back when it is on the bench. */
+  readonly toggle: (piece: Held) => void;
+  readonly clear: () => void;
+}
+
+const Context = createContext<Bench | null>(null);
+const KEY = 'jiten.bench';
+const MOST = 24;
+
+/** Keeps what was picked up on this device, across pages and reloads. */
+export function BenchProvider({ children }: { children: ReactNode }) {
+  const [held, setHeld] = useState<readonly Held[]>([]);
+  const [open, setOpen] = useState(true);
+  // The device's store is only there after the first paint; server and first client render agree on empty.
+  // eslint-disable-next-line react-hooks/set-state-in-effect
+  useEffect(() => setHeld(readHeld()), []);
+  const change = useCallback((next: (held: readonly Held[]) => readonly Held[]) => {
+    setHeld((before) => {
+      const after = next(before).slice(-MOST);
+      localStorage.setItem(KEY, JSON.stringify(after));
+      return after;
+    });
+  }, []);
+  const bench = useMemo<Bench>(
+    () => ({
+      held,
+      open,
+      setOpen,
+      toggle: (piece) => change((before) => (before.some((one) => one.id === piece.id) ? before.filter((one) => one.id !== piece.id) : [...before, piece])),
+      clear: () => change(() => []),
+    }),
+    [held, open, change],
+  );
+  return <Context value={bench}>{children}</Context>;
+}
+
+function readHeld(): readonly Held[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
+    return Array.isArray(kept) ? (kept as Held[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** The bench of this device. */
+export function useBench(): Bench {
+  const bench = useContext(Context);
+  if (!bench) throw new Error('useBench outside of BenchProvider');
+  return bench;
+}

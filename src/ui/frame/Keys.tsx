@@ -1,0 +1,62 @@
+'use client';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useBench } from './BenchContext';
+import { TABS } from './tabs';
+
+const SHEET: readonly (readonly [string, string])[] = [
+  ['/', 'look up'],
+  ['?', 'this sheet'],
+  ['n', 'new piece'],
+  ['p', 'pick up the piece or cell in view, or put it back'],
+  ['b', 'open or fold the bench'],
+  ['c', 'compare what is on the bench'],
+  ...TABS.map(({ name, key }) => [`g ${key}`, `go to ${name}`] as const),
+  ['arrows', 'walk the wall, move an edge of a band'],
+  ['1 2 3', 'severity of a defect'],
+  ['Enter', 'open'],
+  ['Esc', 'back'],
+  ['Ctrl Enter', 'save'],
+];
+
+/** The keys that work everywhere, and the sheet that lists all of them. */
+export function Keys() {
+  const router = useRouter();
+  const bench = useBench();
+  const [sheet, setSheet] = useState(false);
+  const compare = bench.held.map((piece) => piece.id).join(',');
+
+  useHotkeys('/', (event) => {
+    event.preventDefault();
+    document.getElementById('look-up')?.focus();
+  }, { useKey: true });
+  useHotkeys('?', () => setSheet(true), { useKey: true });
+  useHotkeys('n', () => router.push('/pieces/new'));
+  useHotkeys('b', () => bench.setOpen(!bench.open));
+  useHotkeys('c', () => router.push(`/compare?pieces=${compare}`), { enabled: bench.held.length > 1 });
+  useHotkeys(TABS.map(({ key }) => `g>${key}`), (_, { keys }) => {
+    const tab = TABS.find(({ key }) => key === keys?.at(-1));
+    if (tab) router.push(tab.href);
+  });
+  return (
+    <Dialog open={sheet} onClose={() => setSheet(false)} maxWidth="sm" fullWidth>
+      <DialogTitle sx={{ fontFamily: 'var(--serif)', fontWeight: 600 }}>Keys</DialogTitle>
+      <DialogContent>
+        <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 20px', margin: 0 }}>
+          {SHEET.map(([key, what]) => (
+            <div key={key} style={{ display: 'contents' }}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd style={{ margin: 0 }}>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,57 @@
+'use client';
+import Link from 'next/link';
+import { useState, type ReactNode } from 'react';
+import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
+import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useColorScheme } from '@mui/material/styles';
+import { useGuideWords } from './GuideWords';
+import { LookUp } from './LookUp';
+import css from './frame.module.css';
+
+/** The line at the top of every page: guide words, look-up, kilns, theme, member. */
+export function RunningHead({ member, kilns, signOut }: { member: { name: string; role: string }; kilns: ReactNode; signOut: () => Promise<void> }) {
+  const words = useGuideWords();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <header className={css.head}>
+      <div className={css.guide} aria-hidden>
+        {words?.first ?? 'Jiten'}
+        {words?.last && words.last !== words.first && (
+          <>
+            <em>to</em>
+            {words.last}
+          </>
+        )}
+      </div>
+      <LookUp />
+      <div className={css.kilns}>{kilns}</div>
+      <div className={css.tools}>
+        <ThemeSwitch />
+        <button type="button" className={css.tool} onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
+          {member.name.split(' ')[0]}
+        </button>
+      </div>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <MenuItem disabled sx={{ '&.Mui-disabled': { opacity: 1 } }}>
+          {member.name}, {member.role}
+        </MenuItem>
+        <MenuItem component={Link} href="/sessions" onClick={() => setAnchor(null)}>
+          Where I am signed in
+        </MenuItem>
+        <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
+      </Menu>
+    </header>
+  );
+}
+
+function ThemeSwitch() {
+  const { mode, systemMode, setMode } = useColorScheme();
+  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
+  return (
+    <button type="button" className={css.tool} onClick={() => setMode(dark ? 'light' : 'dark')} aria-label={dark ? 'Light theme' : 'Kiln-room theme (dark)'} title={dark ? 'Light theme' : 'Kiln-room theme (dark)'}>
+      {dark ? <LightModeOutlined fontSize="small" /> : <DarkModeOutlined fontSize="small" />}
+    </button>
+  );
+}

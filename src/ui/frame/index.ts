@@ -1,0 +1,3 @@
+export { Frame } from './Frame';
+export { GuideWords } from './GuideWords';
+export { useBench, type Held } from './BenchContext';

@@ -1,0 +1,16 @@
+/** The tabs of the thumb index, with the key that goes there after `g`. */
+export const TABS = [
+  { href: '/', name: 'Today', key: 't' },
+  { href: '/wall', name: 'Wall', key: 'w' },
+  { href: '/pieces', name: 'Pieces', key: 'p' },
+  { href: '/kilns', name: 'Kilns', key: 'k' },
+  { href: '/clinic', name: 'Clinic', key: 'c' },
+  { href: '/glazes', name: 'Glazes', key: 'l' },
+  { href: '/clays', name: 'Clays', key: 'y' },
+] as const;
+
+/** Whether a tab is open at a path. Entries belong to the wall. */
+export function isOpen(href: string, path: string): boolean {
+  if (href === '/') return path === '/';
+  return path.startsWith(href) || (href === '/wall' && path.startsWith('/entry'));
+}

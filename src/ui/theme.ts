@@ -1,0 +1,69 @@
+'use client';
+import { createTheme } from '@mui/material/styles';
+
+const SANS = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+
+const light = { primary: '#21409a', on: '#ffffff', heat: '#b4441a', good: '#2e6b57', page: '#f1f1f0', paper: '#ffffff', ink: '#17191d', quiet: '#5b5f66', line: '#cfcfcd' };
+const dark = { primary: '#8fa8f0', on: '#14161a', heat: '#f0925f', good: '#7cc3a6', page: '#1b1c1e', paper: '#232527', ink: '#f1f1f0', quiet: '#b9bdc4', line: '#44474b' };
+
+const scheme = (c: typeof light) => ({
+  palette: {
+    primary: { main: c.primary, contrastText: c.on },
+    error: { main: c.heat, contrastText: c.on },
+    success: { main: c.good, contrastText: c.on },
+    background: { default: c.page, paper: c.paper },
+    text: { primary: c.ink, secondary: c.quiet },
+    divider: c.line,
+  },
+});
+
+/** MUI in the manner of the book: hairlines, square corners, no shadow, no ripple, words as written. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-theme' },
+  colorSchemes: { light: scheme(light), dark: scheme(dark) },
+  shape: { borderRadius: 2 },
+  typography: { fontFamily: SANS, fontSize: 15, button: { textTransform: 'none', fontWeight: 650, fontSize: 15 } },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true, variant: 'outlined' },
+      styleOverrides: {
+        root: { padding: '5px 14px', minHeight: 36, lineHeight: 1.3, borderColor: 'var(--accent)', '@media (max-width: 899px)': { minHeight: 48 } },
+        sizeSmall: { minHeight: 28, padding: '2px 10px', fontSize: 14 },
+      },
+    },
+    MuiToggleButtonGroup: { styleOverrides: { root: { background: 'var(--paper)', flexWrap: 'wrap' } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          padding: '4px 12px',
+          minHeight: 36,
+          fontWeight: 600,
+          fontSize: 14,
+          textTransform: 'none',
+          color: 'var(--ink)',
+          borderColor: 'var(--ink)',
+          '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--ink)', color: 'var(--paper)' },
+          '@media (max-width: 899px)': { minHeight: 48 },
+        },
+      },
+    },
+    MuiTextField: { defaultProps: { size: 'small', variant: 'outlined', fullWidth: true } },
+    MuiInputLabel: { styleOverrides: { root: { color: 'var(--quiet)' } } },
+    MuiOutlinedInput: {
+      styleOverrides: {
+        root: { background: 'var(--paper)', fontSize: 15, '@media (max-width: 899px)': { minHeight: 48, fontSize: 16 } },
+        notchedOutline: { borderColor: 'var(--quiet)' },
+      },
+    },
+    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiMenu: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
+    MuiAutocomplete: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
+    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 500 },
+      styleOverrides: { tooltip: { background: 'var(--ink)', color: 'var(--paper)', fontSize: 13, borderRadius: 2 } },
+    },
+    MuiSnackbarContent: { styleOverrides: { root: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 2 } } },
+  },
+});
