@@ -98,9 +98,9 @@ export function Silhouette(props: SilhouetteProps) {
           </g>
         );
       })}
-      {sides.length > 1 && <path d={formShape(form).plan ? `M${width / 2} 0V${TALL}` : `M${width / 2} 0V${TALL}`} stroke="currentColor" strokeWidth={0.5} strokeDasharray="2 1.5" />}
-      <path d={bandPath(form, width, 'whole', 0, 1)} fill="none" stroke="currentColor" strokeWidth={size > 60 ? 0.8 : 2} />
-      {lit && <path d={bandPath(form, width, halfOf(lit.side, sides), lit.from, lit.to)} fill="none" stroke="var(--accent)" strokeWidth={2} />}
+      {sides.length > 1 && <path d={`M${width / 2} 0V${TALL}`} stroke="currentColor" strokeWidth={1} vectorEffect="non-scaling-stroke" strokeDasharray="4 3" />}
+      <path d={bandPath(form, width, 'whole', 0, 1)} fill="none" stroke="currentColor" strokeWidth={size > 60 ? 1.5 : 1} vectorEffect="non-scaling-stroke" />
+      {lit && <path d={bandPath(form, width, halfOf(lit.side, sides), lit.from, lit.to)} fill="none" stroke="var(--accent)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
       {strip && sides.map((side, i) => <Strip key={side} x={width + 8 + i * 16} zones={zones.filter((zone) => zone.side === side)} colourOf={colourOf} bodyColour={bodyColour} />)}
     </svg>
   );
@@ -110,7 +110,7 @@ export function Silhouette(props: SilhouetteProps) {
 function Strip({ x, zones, colourOf, bodyColour }: { x: number; zones: readonly Zone[]; colourOf: ReadonlyMap<string, string>; bodyColour: string }) {
   return (
     <g transform={`translate(${x} 0)`}>
-      <rect width={3} height={TALL} fill={bodyColour} stroke="currentColor" strokeWidth={0.4} />
+      <rect width={3} height={TALL} fill={bodyColour} stroke="currentColor" strokeWidth={1} vectorEffect="non-scaling-stroke" />
       {zones.map((zone) => {
         let depth = 3;
         return zone.stack.map((layer, i) => {
@@ -118,7 +118,7 @@ function Strip({ x, zones, colourOf, bodyColour }: { x: number; zones: readonly 
           const left = depth;
           depth += thick;
           return (
-            <rect key={`${zone.from}${i}`} x={left} y={TALL * (1 - zone.to)} width={thick} height={TALL * (zone.to - zone.from)} fill={colourOf.get(layer.glaze)} stroke="currentColor" strokeWidth={0.3} />
+            <rect key={`${zone.from}${i}`} x={left} y={TALL * (1 - zone.to)} width={thick} height={TALL * (zone.to - zone.from)} fill={colourOf.get(layer.glaze)} stroke="currentColor" strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
           );
         });
       })}

@@ -22,7 +22,7 @@ export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-theme' },
   colorSchemes: { light: scheme(light), dark: scheme(dark) },
   shape: { borderRadius: 2 },
-  typography: { fontFamily: SANS, fontSize: 15, button: { textTransform: 'none', fontWeight: 650, fontSize: 15 } },
+  typography: { fontFamily: SANS, fontSize: 14, body1: { fontSize: 15 }, body2: { fontSize: 15 }, button: { textTransform: 'none', fontWeight: 650, fontSize: 15 } },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
