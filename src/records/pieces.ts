@@ -55,7 +55,6 @@ export async function savePieces(
 
 /** The next number of the series, its row locked until the transaction ends. */
 async function lockSeries(trx: Db): Promise<number> {
-  await trx('series').insert({ prefix: SERIES, next: 1 }).onConflict('prefix').ignore();
   return (await trx('series').where({ prefix: SERIES }).forUpdate().first()).next;
 }
 

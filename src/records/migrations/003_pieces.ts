@@ -48,6 +48,7 @@ async function tablesOfThePiece(knex: Knex): Promise<void> {
     t.string('prefix', 12).notNullable().primary();
     t.integer('next').notNullable();
   });
+  await knex('series').insert({ prefix: 'SW', next: 1 });
   await knex.schema.createTable('piece', (t) => {
     id(t);
     t.string('label', 24).notNullable().unique();
