@@ -1,0 +1,70 @@
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { secretIn, answers } from './database.mjs';
+import { must } from './run.mjs';
+import { CannotGoOn, say } from './say.mjs';
+
+function* filesIn(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* filesIn(path);
+    else yield path;
+  }
+}
+
+/** Builds the application unless nothing it is made of has changed since. */
+export async function haveBuild() {
+  const hash = createHash('sha256');
+  for (const file of ['package-lock.json', 'next.config.ts', ...[...filesIn('src')].sort()]) hash.update(file).update(readFileSync(file));
+  const sources = hash.digest('hex');
+  const stamp = '.next/jiten-sources';
+  if (existsSync(stamp) && statSync('.next').isDirectory() && readFileSync(stamp, 'utf8') === sources) return;
+  say('Building the application, one to two minutes');
+  await must('The build', 'npx', ['next', 'build'], { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' } });
+  writeFileSync(stamp, sources);
+}
+
+/** Refuses a port that somebody else holds, with a way out. */
+export async function refuseBusyPort(port) {
+  if (await answers(port)) throw new CannotGoOn(`Port ${port} is busy. End the program that holds it (an earlier run, perhaps), or choose another: PORT=${port + 1} npm start`);
+}
+
+/** The environment the application server runs in. */
+export function serverEnv(folder, url, env = process.env) {
+  return { ...env, DATABASE_URL: url, JITEN_DATA: folder, JITEN_SECRET: secretIn(join(folder, 'secret')), NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' };
+}
+
+/** Starts the application server; it is started again when it falls over. Returns a function that ends it. */
+export function startServer(env, host, port) {
+  let child = null;
+  let ending = false;
+  const go = () => {
+    child = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], { env, stdio: ['ignore', 'ignore', 'inherit'], detached: true });
+    child.on('exit', () => {
+      if (ending) return;
+      say('The application server fell over; starting it again. The database is not touched.');
+      setTimeout(go, 1000);
+    });
+  };
+  go();
+  return () => {
+    ending = true;
+    try {
+      process.kill(-child.pid, 'SIGTERM');
+    } catch {
+      // It has ended already.
+    }
+  };
+}
+
+/** Waits until the application answers. */
+export async function untilReady(port) {
+  for (let i = 0; i < 120; i++) {
+    const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`).catch(() => null);
+    if (answer?.ok) return;
+    await new Promise((done) => setTimeout(done, 500));
+  }
+  throw new CannotGoOn('The application did not come up within a minute.');
+}

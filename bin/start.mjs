@@ -1,0 +1,49 @@
+// npm start and npm run demo: everything from a fresh machine to a running application.
+import { resolve } from 'node:path';
+import { startDatabase } from './lib/database.mjs';
+import { haveDebian, haveFolder, haveModules } from './lib/packages.mjs';
+import { must, run } from './lib/run.mjs';
+import { CannotGoOn, say } from './lib/say.mjs';
+import { haveBuild, refuseBusyPort, serverEnv, startServer, untilReady } from './lib/serve.mjs';
+
+const demo = process.argv.includes('--demo');
+const port = Number(process.env.PORT ?? (demo ? 3210 : 3200));
+const host = process.env.HOST ?? '127.0.0.1';
+const folder = resolve(process.env.JITEN_DATA ?? (demo ? '.jiten/demo' : '.jiten/studio'));
+let database = null;
+let endServer = () => {};
+
+async function stop(code) {
+  endServer();
+  await database?.stop();
+  process.exit(code);
+}
+process.on('SIGINT', () => void stop(0));
+process.on('SIGTERM', () => void stop(0));
+
+try {
+  await refuseBusyPort(port);
+  haveFolder(folder);
+  const own = !demo && process.env.DATABASE_URL;
+  if (!own) await haveDebian('mariadbd');
+  await haveModules();
+  await haveBuild();
+  if (!own) database = await startDatabase(folder);
+  const env = serverEnv(folder, own || database.url);
+  say(`Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`);
+  if (demo) {
+    say('Loading the Old Signalworks (once)');
+    await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
+  }
+  endServer = startServer(env, host, port);
+  await untilReady(port);
+  say(`Ready: http://${host}:${port}`);
+  if (host !== '127.0.0.1') say('This address is not secure (no HTTPS): a phone may not open its camera live or work offline. Everything else works.');
+  if (demo) {
+    say('Sign in as technician / signal-box-one, teacher / signal-box-two or student / signal-box-three');
+    await run('npx', ['tsx', 'demo/main.ts', 'paint'], { env });
+  }
+} catch (error) {
+  console.error(error instanceof CannotGoOn ? error.message : error);
+  await stop(1);
+}
