@@ -1,0 +1,99 @@
+import Link from 'next/link';
+import { stackWords } from '@/core/coats';
+import { describe } from '@/core/evidence';
+import type { Headword, Sense } from '@/records/dictionary';
+import type { Glaze } from '@/records/glazes';
+import { DefectLine } from '@/ui/DefectLine';
+import { Flame } from '@/ui/Flame';
+import { GuideWords } from '@/ui/frame';
+import { Photo } from '@/ui/Photo';
+import { ProofMarks } from '@/ui/ProofMarks';
+import css from './entry.module.css';
+
+/** One headword with its numbered senses, as a printed dictionary sets it; advice and cautions in the margin. */
+export function EntryView({ headword, glazes }: { headword: Headword; glazes: readonly Glaze[] }) {
+  const own = glazes.filter((glaze) => headword.glazeIds.includes(glaze.id));
+  const nameOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.name ?? '?';
+  const [top, ...below] = headword.text.split(' over ');
+  return (
+    <>
+      <GuideWords first={headword.text} />
+      <div className={css.columns}>
+        <aside className={css.margin}>
+          {own.filter((glaze) => glaze.advice).map((glaze) => (
+            <div key={glaze.id}>
+              <h2>{glaze.name}</h2>
+              <p>{glaze.advice}</p>
+              {glaze.caution && <p className="heat">{glaze.caution}</p>}
+            </div>
+          ))}
+          {headword.reverse && (
+            <div>
+              <h2>Other order</h2>
+              <Link href={`/entry/${headword.reverse.id}`}>{headword.reverse.text}</Link>
+            </div>
+          )}
+        </aside>
+        <div>
+          <h1>
+            {top}
+            {below.map((name) => (
+              <span key={name}>
+                {' '}
+                <i className="quiet">over</i> {name}
+              </span>
+            ))}
+          </h1>
+          <ol>
+            {headword.senses.map((sense, i) => (
+              <SenseRow key={sense.id} sense={sense} number={i + 1} nameOf={nameOf} />
+            ))}
+          </ol>
+          {headword.senses.length === 0 && <p>Nothing proved yet.</p>}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nameOf: (id: string) => string }) {
+  const words = sense.summary && describe(sense.summary, sense.colour);
+  const counted = sense.proofs.filter((proof) => proof.counts);
+  const apart = sense.proofs.filter((proof) => !proof.counts);
+  const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
+  return (
+    <li className={css.sense}>
+      <span className={css.number}>{number}</span>
+      {best?.photoHash && <Photo hash={best.photoHash} alt={`${best.label}, a proof of this sense`} width={150} height={190} />}
+      <div>
+        <p>
+          <b>
+            On {sense.ground}, cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+          </b>
+          {sense.firings > 1 && `, fired ${sense.firings} times`}
+        </p>
+        <p>{words?.look}</p>
+        <dl className={css.facts}>
+          <dt>Applied</dt>
+          <dd>{stackWords(sense.stack, nameOf)}</dd>
+          <dt>Moves</dt>
+          <dd>{words?.moves}</dd>
+          <dt>Defects</dt>
+          <dd>{sense.summary?.defects.length ? <DefectLine defects={sense.summary.defects.map((d) => ({ ...d, place: `${d.count} of ${sense.summary!.proofs}` }))} /> : words?.defects}</dd>
+          <dt>Proved</dt>
+          <dd>
+            <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} /> {words?.proved}
+          </dd>
+        </dl>
+        <p className="small">
+          {counted.map((proof) => (
+            <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures" style={{ marginRight: 10 }}>
+              {proof.label}
+            </Link>
+          ))}
+          {apart.length > 0 && <span className="quiet">apart (older recipe, or the firing missed its cone): {apart.map((proof) => proof.label).join(', ')}</span>}
+        </p>
+      </div>
+    </li>
+  );
+}
