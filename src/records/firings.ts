@@ -1,17 +1,11 @@
 import type { Atmosphere } from '@/core/coats';
+import { FIRING_STATES, type FiringKind, type FiringState } from '@/core/firing';
 import { noteChange } from './changes';
 import { inTransaction, type Db } from './db';
 import { refreshEntries } from './entries';
 import { NotThere, Refusal } from './faults';
 import { changeRow } from './glazes';
 import { layZones, relayZones } from './zones';
-
-export const FIRING_KINDS = ['bisque', 'glaze', 'once-fired', 'refire', 'lustre'] as const;
-export type FiringKind = (typeof FIRING_KINDS)[number];
-
-/** A firing goes through these in order; a closed one has been opened to its last piece. */
-export const FIRING_STATES = ['loading', 'firing', 'cooling', 'open', 'closed'] as const;
-export type FiringState = (typeof FIRING_STATES)[number];
 
 export interface Kiln {
   readonly id: string;

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { CONES } from '@/core/firing';
-import { FIRING_KINDS, FIRING_STATES } from '@/records/firings';
+import { CONES, FIRING_KINDS, FIRING_STATES } from '@/core/firing';
 import { idSchema } from '../pieces/schema';
 
 export const ATMOSPHERES = ['oxidation', 'neutral', 'reduction'] as const;
