@@ -1,5 +1,4 @@
-import type { DefectId } from '../../src/core/evidence';
-import type { Place } from '../../src/records/readings';
+import type { DefectId, Place } from '../../src/core/evidence';
 import type { Random } from '../random';
 
 /** What happened to a zone, as far as it decides how it comes out. */

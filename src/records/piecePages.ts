@@ -1,9 +1,10 @@
 import { zonesOf, type Form, type Side, type Stack } from '@/core/coats';
+import type { Fate } from '@/core/evidence';
 import { fromJson, type Db } from './db';
 import { coatsOf, coreCoat, type StoredCoat } from './coats';
 import { NotThere } from './faults';
 import { photosOf, type StoredPhoto } from './photos';
-import { readingsOf, type Fate, type StoredReading } from './readings';
+import { readingsOf, type StoredReading } from './readings';
 
 export type Stage = 'made' | 'glazed' | 'loaded' | 'fired' | 'read';
 

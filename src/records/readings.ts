@@ -1,17 +1,8 @@
-import type { DefectId } from '@/core/evidence';
+import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/evidence';
 import { noteChange } from './changes';
 import { inTransaction, newId, type Db } from './db';
 import { defectsOf, refreshEntries } from './entries';
 import { Conflict, NotThere } from './faults';
-
-export const SURFACES = ['gloss', 'satin', 'matte'] as const;
-export const MOVEMENTS = ['stable', 'moves', 'runs'] as const;
-export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'] as const;
-export type Fate = (typeof FATES)[number];
-
-/** Where on a zone a defect sits. */
-export const PLACES = ['everywhere', 'spot', 'rim', 'foot', 'overlap', 'thick', 'decoration'] as const;
-export type Place = (typeof PLACES)[number];
 
 /** What was seen on one zone. Severity: 1 only when looked for, 2 plain, 3 spoils the piece. */
 export interface ReadingDraft {

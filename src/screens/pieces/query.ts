@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { PieceFilter } from '@/records/piecePages';
-import { FATES } from '@/records/readings';
+import { FATES } from '@/core/evidence';
 import { idSchema } from './schema';
 
 export const PAGE_SIZE = 50;

@@ -1,0 +1,61 @@
+import { ulid } from 'ulid';
+import type { DefectId, Fate, Place } from '@/core/evidence';
+import type { OpeningPiece } from '@/records/openings';
+import type { PieceReading, ReadingDraft } from '@/records/readings';
+
+/** What was tapped for one piece, before it is sent. */
+export interface Said {
+  readonly fate: Fate | null;
+  readonly state: PieceReading['state'];
+  readonly zones: Readonly<Record<string, ReadingDraft>>;
+}
+
+/** Starts from the live readings of a piece: only zones that are touched are written again. */
+export function nothingSaid(piece: OpeningPiece): Said {
+  return { fate: piece.fate, state: piece.state === 'loaded' ? 'read' : piece.state, zones: {} };
+}
+
+/** The reading of a zone as it stands: what was tapped, else the live one, else blank. */
+export function readingOf(said: Said, zone: OpeningPiece['zones'][number]): ReadingDraft {
+  const tapped = said.zones[zone.id];
+  if (tapped) return tapped;
+  const live = zone.readings.find((reading) => reading.stage === 'after');
+  return {
+    id: ulid(),
+    zoneId: zone.id,
+    follows: live?.id ?? null,
+    stage: 'after',
+    surface: (live?.surface ?? null) as ReadingDraft['surface'],
+    movement: (live?.movement ?? null) as ReadingDraft['movement'],
+    colour: live?.colour ?? null,
+    note: live?.note ?? '',
+    defects: (live?.defects ?? []) as ReadingDraft['defects'],
+  };
+}
+
+/** Changes the reading of one zone. */
+export function withReading(said: Said, zone: OpeningPiece['zones'][number], change: Partial<ReadingDraft>): Said {
+  return { ...said, zones: { ...said.zones, [zone.id]: { ...readingOf(said, zone), ...change } } };
+}
+
+/** Taps a defect: plain first, then spoiling, then only when looked for, then gone. */
+export function tapDefect(reading: ReadingDraft, defect: DefectId): ReadingDraft['defects'] {
+  const next = { 2: 3, 3: 1, 1: 0 } as const;
+  const now = reading.defects.find((one) => one.defect === defect);
+  if (!now) return [...reading.defects, { defect, severity: 2, place: 'everywhere' }];
+  const severity = next[now.severity];
+  if (severity === 0) return reading.defects.filter((one) => one.defect !== defect);
+  return reading.defects.map((one) => (one.defect === defect ? { ...one, severity } : one));
+}
+
+/** Sets where a defect sits. */
+export function placeDefect(reading: ReadingDraft, defect: DefectId, place: Place): ReadingDraft['defects'] {
+  return reading.defects.map((one) => (one.defect === defect ? { ...one, place } : one));
+}
+
+/** Everything tapped for a piece, ready to be sent. Untouched zones without a reading are read as expected. */
+export function toSend(piece: OpeningPiece, firingId: string, said: Said): PieceReading {
+  const zones = piece.zones.filter((zone) => said.zones[zone.id] || zone.readings.length === 0);
+  const readings = said.state === 'missing' ? [] : zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
+  return { pieceId: piece.id, firingId, state: said.state, fate: said.fate, readings };
+}

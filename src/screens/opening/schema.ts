@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { DEFECTS, FATES, MOVEMENTS, PLACES, SURFACES, type DefectId } from '@/core/evidence';
+import { idSchema } from '../pieces/schema';
+
+const defectId = z.enum(DEFECTS.map((defect) => defect.id) as [DefectId, ...DefectId[]]);
+
+const readingSchema = z.object({
+  id: idSchema,
+  zoneId: idSchema,
+  follows: idSchema.nullable(),
+  stage: z.enum(['before', 'after']),
+  surface: z.enum(SURFACES).nullable(),
+  movement: z.enum(MOVEMENTS).nullable(),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i, 'is no colour').nullable(),
+  note: z.string().max(2000, 'At most 2000 characters.'),
+  defects: z.array(z.object({ defect: defectId, severity: z.literal([1, 2, 3]), place: z.enum(PLACES) })).max(20),
+});
+
+export const pieceReadingSchema = z.object({
+  pieceId: idSchema,
+  firingId: idSchema,
+  state: z.enum(['read', 'missing', 'broken']),
+  fate: z.enum(FATES).nullable(),
+  readings: z.array(readingSchema).max(60),
+});
