@@ -53,9 +53,8 @@ export function placeDefect(reading: ReadingDraft, defect: DefectId, place: Plac
   return reading.defects.map((one) => (one.defect === defect ? { ...one, place } : one));
 }
 
-/** Everything tapped for a piece, ready to be sent. Untouched zones without a reading are read as expected. */
+/** Everything tapped for a piece, ready to be sent; zones that were not touched are left as they were. */
 export function toSend(piece: OpeningPiece, firingId: string, said: Said): PieceReading {
-  const zones = piece.zones.filter((zone) => said.zones[zone.id] || zone.readings.length === 0);
-  const readings = said.state === 'missing' ? [] : zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
+  const readings = said.state === 'missing' ? [] : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
   return { pieceId: piece.id, firingId, state: said.state, fate: said.fate, readings };
 }

@@ -1,0 +1,31 @@
+'use client';
+import Button from '@mui/material/Button';
+import type { Firing } from '@/records/firings';
+import { Faults } from '@/ui/Faults';
+import { useAct } from '@/ui/useAct';
+import { advance } from '../firings/actions';
+
+/** Before the lid: what to have done, then the one button. */
+export function OpeningGate({ firing }: { firing: Firing }) {
+  const { act, busy, faults } = useAct();
+  return (
+    <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
+      <h1>
+        {firing.kilnName} {firing.number}
+      </h1>
+      {firing.state === 'cooling' ? (
+        <>
+          <p>
+            <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
+          </p>
+          <Faults faults={faults} />
+          <Button variant="contained" size="large" disabled={busy} onClick={() => void act(() => advance({ firingId: firing.id, to: 'open' }))}>
+            It is cool: open it
+          </Button>
+        </>
+      ) : (
+        <p>This firing is {firing.state}. It can be opened when it has ended and cooled.</p>
+      )}
+    </div>
+  );
+}

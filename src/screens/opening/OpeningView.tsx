@@ -1,0 +1,158 @@
+'use client';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState } from 'react';
+import { placeWords } from '@/core/coats';
+import { DEFECTS, FATES, MOVEMENTS, PLACES, SURFACES, type DefectId } from '@/core/evidence';
+import type { Firing } from '@/records/firings';
+import type { OpeningPiece } from '@/records/openings';
+import { DefectGlyph } from '@/ui/DefectGlyph';
+import { drawnPiece } from '@/ui/drawn';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { sendPhoto } from '@/ui/sendPhoto';
+import { Silhouette } from '@/ui/Silhouette';
+import { useAct } from '@/ui/useAct';
+import { useKept } from '@/ui/useKept';
+import { savePieceReading } from './actions';
+import { nothingSaid, placeDefect, readingOf, tapDefect, toSend, withReading, type Said } from './draft';
+import css from './opening.module.css';
+
+const COMMON: readonly DefectId[] = ['pinholing', 'pitting', 'blistering', 'crazing', 'crawling', 'running', 'underfired', 'slip-lifting', 'speck'];
+const SEVERITY = ['', 'only when looked for', 'plain', 'spoils it'];
+
+/** The walk through a cooled kiln: one piece fills the screen, top shelf first. */
+export function OpeningView({ firing, pieces, start }: { firing: Firing; pieces: readonly OpeningPiece[]; start: string | null }) {
+  const router = useRouter();
+  const first = Math.max(0, start ? pieces.findIndex((piece) => piece.id === start) : pieces.findIndex((piece) => piece.state === 'loaded'));
+  const [at, setAt] = useState(first);
+  const piece = pieces[at];
+  const done = pieces.filter((one) => one.state !== 'loaded').length;
+  if (!piece) return <p>Nothing was put in this firing.</p>;
+  const next = () => {
+    router.refresh();
+    setAt(Math.min(pieces.length - 1, at + 1));
+  };
+  return (
+    <>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} last={piece.label} />
+      <div className={css.bar}>
+        <Link href={`/kilns/${firing.id}`}>
+          {firing.kilnName} {firing.number}
+        </Link>
+        <span className="quiet">
+          shelf {piece.shelf}, <span className="figures">{at + 1}</span> of <span className="figures">{pieces.length}</span>; {done} read
+        </span>
+        <span className={css.step}>
+          <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0} aria-label="Piece before">
+            Before
+          </Button>
+          <Button onClick={() => setAt(Math.min(pieces.length - 1, at + 1))} disabled={at === pieces.length - 1} aria-label="Piece after">
+            After
+          </Button>
+        </span>
+      </div>
+      <PieceReader key={piece.id} firing={firing} piece={piece} last={at === pieces.length - 1} onDone={next} />
+    </>
+  );
+}
+
+function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: OpeningPiece; last: boolean; onDone: () => void }) {
+  const [said, setSaid, found, drop] = useKept<Said>(`jiten.opening.${firing.id}.${piece.id}`, nothingSaid(piece));
+  const [chosen, setChosen] = useState(piece.zones.at(-1)?.id ?? '');
+  const [more, setMore] = useState(false);
+  const [photo, setPhoto] = useState<string | null>(null);
+  const file = useRef<HTMLInputElement>(null);
+  const { act, busy, faults } = useAct();
+  const zone = piece.zones.find((one) => one.id === chosen) ?? piece.zones[0];
+  const reading = useMemo(() => (zone ? readingOf(said, zone) : null), [said, zone]);
+  if (!zone || !reading) return <p>This piece has no zones.</p>;
+  const change = (part: Partial<typeof reading>) => setSaid((before) => withReading(before, zone, part));
+  const save = async () => {
+    const saved = await act(() => savePieceReading(toSend(piece, firing.id, said)));
+    if (saved !== null) return;
+    drop();
+    onDone();
+  };
+  const take = async (picked: File | undefined) => {
+    if (!picked) return;
+    setPhoto('Storing the photo');
+    setPhoto((await sendPhoto(picked, piece.id, firing.id)) ?? 'Photo stored');
+  };
+  const choice = <T extends string>(label: string, options: readonly T[], value: T | null, pick: (value: T) => void) => (
+    <div className={css.choice} role="group" aria-label={label}>
+      {options.map((option) => (
+        <button key={option} type="button" aria-pressed={value === option} onClick={() => pick(option)}>
+          {option}
+        </button>
+      ))}
+    </div>
+  );
+  const shown = more ? DEFECTS.map((defect) => defect.id) : [...new Set([...COMMON, ...reading.defects.map((one) => one.defect)])];
+  return (
+    <article className={css.piece}>
+      <div className={css.figure}>
+        <Silhouette {...drawnPiece(piece)} size={210} lit={zone} />
+        <div className={css.zones} role="group" aria-label="Zones">
+          {[...piece.zones].reverse().map((one) => (
+            <button key={one.id} type="button" aria-pressed={one.id === zone.id} onClick={() => setChosen(one.id)}>
+              <b>{one.headword}</b>
+              <span>
+                {one.side !== 'outside' && `${one.side}, `}
+                {placeWords(one)}
+              </span>
+            </button>
+          ))}
+        </div>
+      </div>
+      <div className={css.read}>
+        <h1>
+          <span className="figures">{piece.label}</span>
+        </h1>
+        <p className="quiet">{zone.expected && zone.expected.proofs > 0 ? `Expected: ${[zone.expected.surface, ...zone.expected.defects.map((one) => `${one.defect} ${one.count} of ${zone.expected!.proofs}`)].filter(Boolean).join(', ')}` : 'New: nothing is known of this yet.'}</p>
+        {choice('Surface', SURFACES, reading.surface, (surface) => change({ surface }))}
+        {choice('Movement', MOVEMENTS, reading.movement, (movement) => change({ movement }))}
+        <h2>What is wrong in {zone.headword}?</h2>
+        <div className={css.glyphs}>
+          {shown.map((id) => {
+            const on = reading.defects.find((one) => one.defect === id);
+            const { name } = DEFECTS.find((defect) => defect.id === id)!;
+            return (
+              <button key={id} type="button" aria-pressed={Boolean(on)} onClick={() => change({ defects: tapDefect(reading, id) })}>
+                <DefectGlyph id={id} size={30} labelled />
+                {name}
+                {on && <small>{SEVERITY[on.severity]}</small>}
+              </button>
+            );
+          })}
+          <button type="button" onClick={() => setMore(!more)} aria-expanded={more}>
+            {more ? 'fewer' : 'more'}
+          </button>
+        </div>
+        {reading.defects.map((one) => (
+          <div key={one.defect}>
+            <p className="small">
+              Where is the {one.defect}? {DEFECTS.find((defect) => defect.id === one.defect)?.caution && <span className="heat">{DEFECTS.find((defect) => defect.id === one.defect)?.caution}</span>}
+            </p>
+            {choice(`Place of ${one.defect}`, PLACES, one.place, (place) => change({ defects: placeDefect(reading, one.defect, place) }))}
+          </div>
+        ))}
+        <TextField label="Note" value={reading.note} onChange={(event) => change({ note: event.target.value })} multiline />
+        <h2>Fate</h2>
+        {choice('Fate', FATES, said.fate, (fate) => setSaid((before) => ({ ...before, fate })))}
+        <Faults faults={faults} />
+        {photo && <p role="status">{photo}</p>}
+        {found && <p className="small quiet">Kept on this device, not sent yet.</p>}
+        <div className={css.foot}>
+          <input ref={file} type="file" accept="image/*" hidden aria-label="Photo file" onChange={(event) => void take(event.target.files?.[0])} />
+          <Button onClick={() => file.current?.click()}>Photo</Button>
+          <Button variant="contained" disabled={busy} onClick={() => void save()}>
+            {busy ? 'Saving' : last ? 'Save' : 'Save, next'}
+          </Button>
+        </div>
+      </div>
+    </article>
+  );
+}
