@@ -15,6 +15,8 @@ export interface WallEntry {
   readonly worstSeverity: number | null;
   readonly colour: string | null;
   readonly swatchHash: string | null;
+  readonly surface: string | null;
+  readonly movement: string | null;
 }
 
 export interface WallChoice {
@@ -35,7 +37,7 @@ export function wallQuery(base: Db, { grounds, cone, atmosphere }: WallChoice) {
     .where('e.proofs', '>', 0)
     .whereBetween('h.depth', [1, 2])
     .whereNotNull('h.base_glaze_id')
-    .select('e.headword_id', 'e.ground_id', 'h.base_glaze_id', 'h.top_glaze_id', 'e.base_times', 'e.top_times', 'e.proofs', 'e.agreeing', 'e.worst_defect', 'e.worst_severity', 'e.colour', 'e.swatch_hash');
+    .select('e.headword_id', 'e.ground_id', 'h.base_glaze_id', 'h.top_glaze_id', 'e.base_times', 'e.top_times', 'e.proofs', 'e.agreeing', 'e.worst_defect', 'e.worst_severity', 'e.colour', 'e.swatch_hash', base.raw("json_value(e.summary, '$.surface') as surface"), base.raw("json_value(e.summary, '$.movement') as movement"));
 }
 
 /** The entries of a wall, see {@link wallQuery}. */
@@ -55,6 +57,8 @@ export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEnt
     worstSeverity: row.worst_severity,
     colour: row.colour,
     swatchHash: row.swatch_hash,
+    surface: row.surface,
+    movement: row.movement,
   }));
 }
 

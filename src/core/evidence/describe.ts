@@ -33,7 +33,8 @@ export function describe(agreement: Agreement, colour: string | null): Descripti
   };
 }
 
-function movementWords(movement: string | null): string {
+/** What a movement means at the bench, with the distance to keep. */
+export function movementWords(movement: string | null): string {
   if (movement === 'stable') return 'stays where it is put';
   if (movement === 'moves') return 'moves: keep 10 mm off the foot';
   if (movement === 'runs') return 'runs: keep off the lower third, use a cookie';

@@ -1,4 +1,4 @@
 export { agreementOf, COLOUR_TOLERANCE, type Agreement, type Seen } from './agreement';
 export { DEFECTS, defectName, defectOf, type Defect, type DefectId, type LookGroup } from './defects';
 export { FATES, MOVEMENTS, PLACES, SURFACES, type Fate, type Place } from './words';
-export { describe, type Description } from './describe';
+export { colourWords, describe, movementWords, type Description } from './describe';

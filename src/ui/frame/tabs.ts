@@ -1,6 +1,7 @@
 /** The tabs of the thumb index, with the key that goes there after `g`. */
 export const TABS = [
   { href: '/', name: 'Today', key: 't' },
+  { href: '/wall', name: 'Wall', key: 'w' },
   { href: '/pieces', name: 'Pieces', key: 'p' },
   { href: '/kilns', name: 'Kilns', key: 'k' },
 ] as const;

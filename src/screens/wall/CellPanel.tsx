@@ -1,0 +1,71 @@
+import { colourWords, defectName, movementWords } from '@/core/evidence';
+import type { WallEntry } from '@/records/wall';
+import { LinkButton } from '@/ui/LinkButton';
+import { ProofMarks } from '@/ui/ProofMarks';
+import { Swatch } from '@/ui/Swatch';
+import Link from 'next/link';
+import type { Cell } from './cells';
+import css from './wall.module.css';
+
+/** The chosen cell, large, in words: what it looks like on each ground, how well proved, and the other order. */
+export function CellPanel({ cell, mirror, base, top, grounds }: { cell: Cell | null; mirror: Cell | null; base: string; top: string; grounds: readonly string[] }) {
+  const single = base === top;
+  return (
+    <section className={css.panel} aria-label="Chosen cell" aria-live="polite">
+      <h2>
+        {top}
+        {!single && (
+          <>
+            {' '}
+            <i className="quiet">over</i> {base}
+          </>
+        )}
+      </h2>
+      {!cell && <p className="quiet">Not tried on these grounds at this cone.</p>}
+      {cell?.quarters.map((quarter, i) => (
+        <div key={i}>
+          <p className="small quiet">on {grounds[i]}</p>
+          {([['twice', quarter.twice], ['once', quarter.once]] as const).map(([word, entry]) => entry && <EntryLine key={word} word={word} entry={entry} />)}
+        </div>
+      ))}
+      {cell?.headwordId && (
+        <LinkButton variant="contained" href={`/entry/${cell.headwordId}`} title="Open (Enter)">
+          Open entry
+        </LinkButton>
+      )}
+      {!single && (
+        <p className="small">
+          Other order:{' '}
+          {mirror?.headwordId ? (
+            <>
+              <Link href={`/entry/${mirror.headwordId}`}>
+                {base} over {top}
+              </Link>
+              {mirror.worst?.worstDefect && `, ${defectName(mirror.worst.worstDefect)}`}
+            </>
+          ) : (
+            <span className="quiet">not tried</span>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
+  const look = [entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
+  return (
+    <div className={css.line}>
+      <Swatch hash={entry.swatchHash} colour={entry.colour} width={104} height={78} alt={`${word}: ${look}`} />
+      <p>
+        <b>{word}</b>: {look || 'not described'}
+        <br />
+        <span className="small">
+          {entry.movement && entry.movement !== 'stable' && `${movementWords(entry.movement)}. `}
+          {entry.worstDefect && <b>{defectName(entry.worstDefect)}. </b>}
+        </span>
+        <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />
+      </p>
+    </div>
+  );
+}

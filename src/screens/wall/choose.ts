@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { labOf } from '@/core/colour';
+import type { wallChoices, WallChoice } from '@/records/wall';
+import { ATMOSPHERES } from '../firings/schema';
+import { idSchema } from '../pieces/schema';
+
+type Choices = Awaited<ReturnType<typeof wallChoices>>;
+
+const wallSchema = z.object({
+  cone: z.string().max(4).optional().catch(undefined),
+  atmosphere: z.enum(ATMOSPHERES).optional().catch(undefined),
+  left: idSchema.optional().catch(undefined),
+  right: idSchema.optional().catch(undefined),
+});
+
+/**
+ * Reads the address of the wall. What it leaves open is what the studio has proved most: the cone and
+ * atmosphere first, then the two grounds there, the lighter one to the left.
+ */
+export function chooseWall(params: unknown, choices: Choices): WallChoice {
+  const asked = wallSchema.parse(params);
+  const best = choices.find((one) => (!asked.cone || one.cone === asked.cone) && (!asked.atmosphere || one.atmosphere === asked.atmosphere)) ?? choices[0];
+  const { cone, atmosphere } = best ?? { cone: '6', atmosphere: 'oxidation' as const };
+  const here = choices.filter((one) => one.cone === cone && one.atmosphere === atmosphere);
+  const known = (id: string | undefined) => (here.some((one) => one.groundId === id) ? id : undefined);
+  const pair = here.slice(0, 2).sort((a, b) => lightness(b) - lightness(a));
+  const left = known(asked.left) ?? pair[0]?.groundId;
+  const right = known(asked.right) ?? pair.find((one) => one.groundId !== left)?.groundId ?? pair[1]?.groundId;
+  return { cone, atmosphere, grounds: [...new Set([left, right])].filter((id) => id !== undefined) };
+}
+
+/** A slipped ground counts as lighter than its body: white slip on red is the usual pair. */
+function lightness(one: Choices[number]): number {
+  return labOf(one.colour).l + (one.slips.length ? 40 : 0);
+}
