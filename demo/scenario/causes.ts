@@ -38,15 +38,16 @@ export function resultOf(facts: Circumstances, next: Random): Result {
   const top = stack.at(-1);
   if (!top) return { surface: null, movement: null, defects: slipDefects(facts, next), note: '' };
   const dips = stack.reduce((sum, layer) => sum + layer.dips, 0);
-  const has = (name: string) => stack.some((layer) => layer.glaze === name);
+  const own = (name: string) => stack.reduce((sum, layer) => sum + (layer.glaze === name ? layer.dips : 0), 0);
+  const has = (name: string) => own(name) > 0;
   const flux = stack.reduce((sum, layer) => sum + (RUNNY[layer.glaze] ?? 0.3) * layer.dips, 0) / dips;
   const run = flux * (0.55 + 0.25 * dips) + (next() - 0.5) * 0.12;
   const found: Found[] = [...slipDefects(facts, next)];
   const add = (chance: number, defect: DefectId, severity: 1 | 2 | 3, place: Place = 'everywhere') => {
     if (next() < chance) found.push({ defect, severity, place });
   };
-  if (has('Plum Siding') && !facts.reduction) add(dips >= 3 ? 0.92 : dips >= 2 ? 0.45 : 0.06, 'pitting', dips >= 3 ? 3 : 2, 'thick');
-  if (has('Chalk Cut')) add(dips >= 3 ? 0.85 : top.glaze === 'Chalk Cut' && dips >= 2 ? 0.3 : 0.03, 'crawling', dips >= 3 ? 3 : 2);
+  if (has('Plum Siding') && !facts.reduction) add(own('Plum Siding') >= 2 ? 0.88 : dips >= 3 ? 0.3 : 0.05, 'pitting', own('Plum Siding') >= 2 ? 3 : 2, 'thick');
+  if (has('Chalk Cut')) add(own('Chalk Cut') >= 2 ? 0.6 : 0.06, 'crawling', dips >= 3 ? 3 : 2);
   if (has('Lamp Clear') && body === 'Viaduct Porcelain') add(dips >= 2 ? 0.97 : 0.8, 'crazing', dips >= 2 ? 3 : 2);
   if (top.glaze === 'Fogman' && stack.length > 1) add(0.88, 'blistering', 3, 'overlap');
   if (top.glaze === 'Slate Bank' && stack[0]?.glaze === 'Ash Tip') add(0.8, 'blistering', 2, 'overlap');

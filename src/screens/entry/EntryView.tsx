@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { stackWords } from '@/core/coats';
+import { labOf } from '@/core/colour';
 import { describe } from '@/core/evidence';
 import type { Headword, Sense } from '@/records/dictionary';
 import type { Glaze } from '@/records/glazes';
@@ -8,6 +9,7 @@ import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { Photo } from '@/ui/Photo';
 import { ProofMarks } from '@/ui/ProofMarks';
+import { Swatch } from '@/ui/Swatch';
 import css from './entry.module.css';
 
 /** One headword with its numbered senses, as a printed dictionary sets it; advice and cautions in the margin. */
@@ -74,6 +76,16 @@ function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nam
         </p>
         <p>{words?.look}</p>
         <dl className={css.facts}>
+          {sense.colour && (
+            <>
+              <dt>Colour</dt>
+              <dd className={css.colour}>
+                <Swatch hash={best?.swatchHash ?? null} colour={sense.colour} width={84} height={40} />
+                <Swatch hash={null} colour={sense.colour} width={40} height={40} />
+                <span className="figures">{labWords(sense.colour)}</span>
+              </dd>
+            </>
+          )}
           <dt>Applied</dt>
           <dd>{stackWords(sense.stack, nameOf)}</dd>
           <dt>Moves</dt>
@@ -96,4 +108,9 @@ function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nam
       </div>
     </li>
   );
+}
+
+function labWords(hex: string): string {
+  const { l, a, b } = labOf(hex);
+  return `L ${l.toFixed(0)}  a ${a.toFixed(0)}  b ${b.toFixed(0)}`;
 }

@@ -4,6 +4,9 @@ export const TABS = [
   { href: '/wall', name: 'Wall', key: 'w' },
   { href: '/pieces', name: 'Pieces', key: 'p' },
   { href: '/kilns', name: 'Kilns', key: 'k' },
+  { href: '/clinic', name: 'Clinic', key: 'c' },
+  { href: '/glazes', name: 'Glazes', key: 'l' },
+  { href: '/clays', name: 'Clays', key: 'y' },
 ] as const;
 
 /** Whether a tab is open at a path. Entries belong to the wall. */

@@ -1,0 +1,12 @@
+import { memberOfPage } from '@/door';
+import { listBodies } from '@/records/bodies';
+import { db } from '@/records/db';
+import { mayDo } from '@/records/members';
+import { ClaysView } from '@/screens/clays/ClaysView';
+
+export const metadata = { title: 'Clays' };
+
+export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
+  const member = await memberOfPage();
+  return <ClaysView bodies={await listBodies(db())} at={(await searchParams).at ?? null} mayChange={mayDo(member.role, 'teacher')} />;
+}

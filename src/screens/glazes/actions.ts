@@ -1,0 +1,15 @@
+'use server';
+import { refresh } from 'next/cache';
+import { withMember, type Outcome } from '@/door';
+import { db } from '@/records/db';
+import { saveGlaze } from '@/records/glazes';
+import { saveGlazeSchema } from './schema';
+
+/** Adds a glaze or changes what is said about one. */
+export async function saveGlazeCard(input: unknown): Promise<Outcome<null>> {
+  return withMember('teacher', saveGlazeSchema, input, async (member, { glaze, version }) => {
+    await saveGlaze(db(), member.id, glaze, version);
+    refresh();
+    return null;
+  });
+}
