@@ -1,10 +1,14 @@
 /** Unit tests stand beside their files; checks and records tests under tests/. */
-export default {
+const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' } }] },
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' } }],
+  },
   transformIgnorePatterns: ['/node_modules/(?!culori|ulid)'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   testTimeout: 30_000,
 };
+
+export default config;

@@ -30,7 +30,9 @@ try {
   await haveBuild();
   if (!own) database = await startDatabase(folder);
   const env = serverEnv(folder, own || database.url);
-  say(`Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`);
+  say(
+    `Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`,
+  );
   if (demo) {
     say('Loading the Old Signalworks (once)');
     await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
@@ -38,7 +40,10 @@ try {
   endServer = startServer(env, host, port);
   await untilReady(port);
   say(`Ready: http://${host}:${port}`);
-  if (host !== '127.0.0.1') say('This address is not secure (no HTTPS): a phone may not open its camera live or work offline. Everything else works.');
+  if (host !== '127.0.0.1')
+    say(
+      'This address is not secure (no HTTPS): a phone may not open its camera live or work offline. Everything else works.',
+    );
   if (demo) {
     say('Sign in as technician / signal-box-one, teacher / signal-box-two or student / signal-box-three');
     await run('npx', ['tsx', 'demo/main.ts', 'paint'], { env });

@@ -24,12 +24,17 @@ async function jest() {
   say('Unit, checks and records tests');
   const report = join(folder, 'jest.json');
   const env = { ...process.env, DATABASE_URL: database.url, NODE_OPTIONS: '' };
-  const { output } = await run('npx', ['jest', '--json', `--outputFile=${report}`, '--ci'], { quiet: true, env });
+  const { output } = await run('npx', ['jest', '--json', `--outputFile=${report}`, '--ci'], {
+    quiet: true,
+    env,
+  });
   if (!existsSync(report)) {
     failed++;
     return console.log(output);
   }
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
   passed += numPassedTests;
   failed += numFailedTests + numRuntimeErrorTestSuites;
   if (numFailedTests + numRuntimeErrorTestSuites > 0) console.log(output.slice(0, 20_000));

@@ -45,9 +45,16 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   for (const piece of pieces) made.set(piece, await makePiece(base, studio, piece));
   say(`${pieces.length} pieces made`);
   for (const firing of FIRINGS) {
-    const inside = firing.kind === 'bisque' ? [] : pieces.filter((piece) => piece.firing === firing.key);
-    await fire(base, studio, firing, inside.map((piece) => [piece, made.get(piece)!] as const));
-    say(`${firing.kiln === 'two' ? 'Number Two' : 'The Stoker'}, cone ${firing.cone}: ${inside.length} pieces, ${firing.state}`);
+    const inside = pieces.filter((piece) => piece.firing === firing.key);
+    await fire(
+      base,
+      studio,
+      firing,
+      inside.map((piece) => [piece, made.get(piece)!] as const),
+    );
+    say(
+      `${firing.kiln === 'two' ? 'Number Two' : 'The Stoker'}, cone ${firing.cone}: ${inside.length} pieces, ${firing.state}`,
+    );
   }
   await base('job').insert({ name: 'demo loaded', done: 1, total: 1, at: now });
 }
@@ -55,7 +62,10 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
 async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const members: string[] = [];
   for (const member of MEMBERS) members.push(await addMember(base, member));
-  const named = async <T extends { name: string }>(rows: readonly T[], save: (row: T & { id: string }) => Promise<void>) => {
+  const named = async <T extends { name: string }>(
+    rows: readonly T[],
+    save: (row: T & { id: string }) => Promise<void>,
+  ) => {
     const ids = new Map<string, string>();
     for (const row of rows) {
       const id = newId();
@@ -77,7 +87,15 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
 }
 
 async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise<string> {
-  const size = { tile: [100, 60], 'ring strip': [90, 45], arch: [80, 60], cup: [90, 80], bowl: [70, 150], plate: [220, 220], other: [120, 90] }[piece.form] as [number, number];
+  const size = {
+    tile: [100, 60],
+    'ring strip': [90, 45],
+    arch: [80, 60],
+    cup: [90, 80],
+    bowl: [70, 150],
+    plate: [220, 220],
+    other: [120, 90],
+  }[piece.form] as [number, number];
   const [saved] = await savePieces(
     base,
     studio.members[piece.maker]!,
@@ -108,14 +126,27 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
   return saved!.id;
 }
 
-async function fire(base: Db, studio: Studio, plan: PlannedFiring, load: readonly (readonly [PlannedPiece, string])[]): Promise<void> {
+async function fire(
+  base: Db,
+  studio: Studio,
+  plan: PlannedFiring,
+  load: readonly (readonly [PlannedPiece, string])[],
+): Promise<void> {
   const technician = studio.members[0]!;
   const id = newId();
   const { kind, cone, atmosphere, programme, remarks } = plan;
   const plannedOn = new Date(studio.now.getTime() - plan.daysAgo * DAY).toISOString().slice(0, 10);
-  await saveFiring(base, technician, { id, kilnId: studio.kilns.get(plan.kiln)!, kind, cone, atmosphere, plannedOn, programme, remarks }, null);
+  await saveFiring(
+    base,
+    technician,
+    { id, kilnId: studio.kilns.get(plan.kiln)!, kind, cone, atmosphere, plannedOn, programme, remarks },
+    null,
+  );
   const shelves = plan.kiln === 'two' ? 4 : 5;
-  const places = load.map(([, pieceId], i) => ({ pieceId, shelf: 1 + Math.floor((i * shelves) / Math.max(1, load.length)) }));
+  const places = load.map(([, pieceId], i) => ({
+    pieceId,
+    shelf: 1 + Math.floor((i * shelves) / Math.max(1, load.length)),
+  }));
   await loadPieces(base, technician, id, places);
   if (plan.state === 'loading') return;
   await advanceFiring(base, technician, id, 'firing', { at: ago(studio, plan.daysAgo, 7) });
@@ -132,7 +163,10 @@ async function fire(base: Db, studio: Studio, plan: PlannedFiring, load: readonl
       const { stack } = groundOf(piece.bodyId, zone.stack);
       const result = resultOf(
         {
-          stack: stack.map((layer) => ({ glaze: names.get(layer.glaze)!, dips: layer.way === 'brushed' ? layer.times / 3 : layer.times })),
+          stack: stack.map((layer) => ({
+            glaze: names.get(layer.glaze)!,
+            dips: layer.way === 'brushed' ? layer.times / 3 : layer.times,
+          })),
           ground: zone.ground,
           body: planned.body,
           reduction: plan.atmosphere === 'reduction',
@@ -142,16 +176,30 @@ async function fire(base: Db, studio: Studio, plan: PlannedFiring, load: readonl
         },
         next,
       );
-      return { id: newId(), zoneId: zone.id, follows: null, stage: 'after' as const, colour: null, ...result };
+      return {
+        id: newId(),
+        zoneId: zone.id,
+        follows: null,
+        stage: 'after' as const,
+        colour: null,
+        ...result,
+      };
     });
-    await recordPiece(base, studio.members[0]!, { pieceId: piece.id, firingId: id, state: 'read', fate: fateOf(readings, next), readings }, opened);
+    await recordPiece(
+      base,
+      studio.members[0]!,
+      { pieceId: piece.id, firingId: id, state: 'read', fate: fateOf(readings, next), readings },
+      opened,
+    );
   }
   await advanceFiring(base, technician, id, 'closed', { at: opened });
 }
 
 function fateOf(readings: readonly Result[], next: Random): Fate {
-  const worst = Math.max(0, ...readings.flatMap((reading) => reading.defects.map((defect) => defect.severity)));
+  const worst = Math.max(
+    0,
+    ...readings.flatMap((reading) => reading.defects.map((defect) => defect.severity)),
+  );
   if (worst < 3) return 'keep';
   return next() < 0.12 ? 'refire' : 'keep';
 }
-

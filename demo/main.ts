@@ -7,12 +7,19 @@ import { paintDemo } from './painting';
 async function main(what: string): Promise<void> {
   const base = connect(process.env.DATABASE_URL!);
   try {
-    if (what === 'load' && !(await demoIsLoaded(base))) await loadDemo(base, new Date(), (text) => console.log(text));
+    if (what === 'load' && !(await demoIsLoaded(base)))
+      await loadDemo(base, new Date(), (text) => console.log(text));
     if (what === 'paint') {
       const painter = await base('member').orderBy('id').first('id');
-      await paintDemo(base, folderStore(`${process.env.JITEN_DATA}/photos`), painter.id, Number(process.env.JITEN_HANDS ?? 2), (done, total) => {
-        if (done % 10 === 0 || done === total) console.log(`Pictures painted: ${done} of ${total}`);
-      });
+      await paintDemo(
+        base,
+        folderStore(`${process.env.JITEN_DATA}/photos`),
+        painter.id,
+        Number(process.env.JITEN_HANDS ?? 2),
+        (done, total) => {
+          if (done % 10 === 0 || done === total) console.log(`Pictures painted: ${done} of ${total}`);
+        },
+      );
     }
   } finally {
     await base.destroy();

@@ -14,7 +14,10 @@ const JOB = 'Pictures painted';
 async function unpainted(base: Db): Promise<{ firing_id: string; piece_id: string }[]> {
   return base('firing_piece as fp')
     .join('firing as f', 'f.id', 'fp.firing_id')
-    .leftJoin('photo as ph', (join) => void join.on('ph.piece_id', 'fp.piece_id').andOn('ph.firing_id', 'fp.firing_id'))
+    .leftJoin(
+      'photo as ph',
+      (join) => void join.on('ph.piece_id', 'fp.piece_id').andOn('ph.firing_id', 'fp.firing_id'),
+    )
     .whereNull('ph.id')
     .where('fp.state', 'read')
     .orderBy(['f.planned_on', 'fp.place'])
@@ -25,7 +28,13 @@ async function unpainted(base: Db): Promise<{ firing_id: string; piece_id: strin
  * Paints the pictures of all opened pieces that have none, on `hands` threads, and adds each through the
  * same door as an uploaded photo. Can be stopped and taken up again: what is painted stays.
  */
-export async function paintDemo(base: Db, store: Store, memberId: string, hands: number, say: (done: number, total: number) => void): Promise<void> {
+export async function paintDemo(
+  base: Db,
+  store: Store,
+  memberId: string,
+  hands: number,
+  say: (done: number, total: number) => void,
+): Promise<void> {
   const wanted = await unpainted(base);
   if (wanted.length === 0) return noteJob(base, JOB, 1, 1);
   const scenes = new Map<string, PaintedPiece>();
@@ -39,16 +48,24 @@ export async function paintDemo(base: Db, store: Store, memberId: string, hands:
   const hand = async () => {
     const worker = new Worker(new URL('./painter.mjs', import.meta.url));
     const painted = (scene: PaintedPiece) =>
-      new Promise<{ png: Uint8Array; frame: { left: number; right: number; rim: number; foot: number } }>((resolve, reject) => {
-        worker.once('message', resolve);
-        worker.once('error', reject);
-        worker.postMessage(scene);
-      });
+      new Promise<{ png: Uint8Array; frame: { left: number; right: number; rim: number; foot: number } }>(
+        (resolve, reject) => {
+          worker.once('message', resolve);
+          worker.once('error', reject);
+          worker.postMessage(scene);
+        },
+      );
     while (taken < wanted.length) {
       const { firing_id, piece_id } = wanted[taken++]!;
       const { png, frame } = await painted(scenes.get(`${firing_id}/${piece_id}`)!);
       worker.removeAllListeners('error');
-      await addPhoto(base, store, memberId, { id: newId(), pieceId: piece_id, firingId: firing_id, bytes: Buffer.from(png), frame });
+      await addPhoto(base, store, memberId, {
+        id: newId(),
+        pieceId: piece_id,
+        firingId: firing_id,
+        bytes: Buffer.from(png),
+        frame,
+      });
       await noteJob(base, JOB, ++done, wanted.length);
       say(done, wanted.length);
     }

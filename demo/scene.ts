@@ -29,7 +29,14 @@ export function sceneOf(piece: OpeningPiece, firing: Pick<Firing, 'id' | 'atmosp
       .filter((zone) => zone.side !== 'inside')
       .map((zone) => {
         const reading = zone.readings[0];
-        return { side: zone.side, from: zone.from, to: zone.to, surface: reading?.surface ?? null, movement: reading?.movement ?? null, defects: reading?.defects ?? [] };
+        return {
+          side: zone.side,
+          from: zone.from,
+          to: zone.to,
+          surface: reading?.surface ?? null,
+          movement: reading?.movement ?? null,
+          defects: reading?.defects ?? [],
+        };
       }),
   };
 }

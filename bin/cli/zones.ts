@@ -14,7 +14,10 @@ const schema = z.object({
         to: fraction,
         times: z.int('must be a whole number').min(1, 'must be ≥ 1'),
       })
-      .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, { path: ['from'], message: 'must be below to' }),
+      .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, {
+        path: ['from'],
+        message: 'must be below to',
+      }),
     'must be a list',
   ),
 });

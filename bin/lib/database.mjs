@@ -66,7 +66,13 @@ export async function startDatabase(folder, { name = 'jiten', onExit = () => {} 
   if (!existsSync(join(data, 'mysql'))) {
     say('Making a private database');
     rmSync(data, { recursive: true, force: true });
-    await must('mariadb-install-db', 'mariadb-install-db', ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...user]);
+    await must('mariadb-install-db', 'mariadb-install-db', [
+      '--no-defaults',
+      `--datadir=${data}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+      ...user,
+    ]);
   }
   const init = join(folder, 'db-init.sql');
   writeFileSync(init, accountsFor(name, password), { mode: 0o600 });
@@ -75,8 +81,22 @@ export async function startDatabase(folder, { name = 'jiten', onExit = () => {} 
   const log = openSync(join(folder, 'db.log'), 'a');
   const child = spawn(
     existsSync('/usr/sbin/mariadbd') ? '/usr/sbin/mariadbd' : 'mariadbd',
-    ['--no-defaults', `--datadir=${data}`, `--socket=${socket}`, `--port=${port}`, '--bind-address=127.0.0.1', `--init-file=${resolve(init)}`, `--pid-file=${data}/jiten.pid`,
-      '--innodb-flush-log-at-trx-commit=1', '--innodb-buffer-pool-size=512M', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--skip-name-resolve=0', '--max-connections=100', ...user],
+    [
+      '--no-defaults',
+      `--datadir=${data}`,
+      `--socket=${socket}`,
+      `--port=${port}`,
+      '--bind-address=127.0.0.1',
+      `--init-file=${resolve(init)}`,
+      `--pid-file=${data}/jiten.pid`,
+      '--innodb-flush-log-at-trx-commit=1',
+      '--innodb-buffer-pool-size=512M',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--skip-name-resolve=0',
+      '--max-connections=100',
+      ...user,
+    ],
     { stdio: ['ignore', log, log], detached: true },
   );
   closeSync(log);
@@ -109,7 +129,10 @@ function accountsFor(name, password) {
 function refuseFullDisk(folder) {
   const { bavail, bsize } = statfsSync(folder);
   const free = (bavail * bsize) / 2 ** 20;
-  if (free < 500) throw new CannotGoOn(`Only ${Math.round(free)} MB are free where ${folder} lies; 500 MB are needed. Make room or set JITEN_DATA to another folder.`);
+  if (free < 500)
+    throw new CannotGoOn(
+      `Only ${Math.round(free)} MB are free where ${folder} lies; 500 MB are needed. Make room or set JITEN_DATA to another folder.`,
+    );
 }
 
 /** Ends the private MariaDB in good order and waits for it. */

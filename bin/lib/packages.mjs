@@ -3,7 +3,10 @@ import { createHash } from 'node:crypto';
 import { must, run } from './run.mjs';
 import { CannotGoOn, say } from './say.mjs';
 
-const DEBIAN = { mariadbd: ['mariadb-server', '/usr/sbin/mariadbd'], chromium: ['chromium', '/usr/bin/chromium'] };
+const DEBIAN = {
+  mariadbd: ['mariadb-server', '/usr/sbin/mariadbd'],
+  chromium: ['chromium', '/usr/bin/chromium'],
+};
 
 /** Installs the Debian packages behind the named programs when they are missing; needs root or sudo for that. */
 export async function haveDebian(...programs) {
@@ -12,18 +15,32 @@ export async function haveDebian(...programs) {
   const names = missing.map(([name]) => name);
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   const byHand = `Install by hand, then run this again:  sudo apt-get install --no-install-recommends ${names.join(' ')}`;
-  if (!existsSync('/usr/bin/apt-get')) throw new CannotGoOn(`Missing: ${names.join(', ')}, and this is no Debian. Install them with your system's tools.`);
+  if (!existsSync('/usr/bin/apt-get'))
+    throw new CannotGoOn(
+      `Missing: ${names.join(', ')}, and this is no Debian. Install them with your system's tools.`,
+    );
   say(`Installing Debian packages: ${names.join(', ')}`);
   if (asRoot.length && (await run('sudo', ['-n', 'true'], { quiet: true })).code !== 0) {
     throw new CannotGoOn(`Debian packages are missing and you may not install them.\n${byHand}`);
   }
   const apt = (...args) => {
-    const [command, ...rest] = [...asRoot, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', '-y', ...args];
+    const [command, ...rest] = [
+      ...asRoot,
+      'env',
+      'DEBIAN_FRONTEND=noninteractive',
+      'apt-get',
+      '-q',
+      '-y',
+      ...args,
+    ];
     return run(command, rest, { quiet: true });
   };
   await apt('update');
   const { code, output } = await apt('install', '--no-install-recommends', ...names);
-  if (code !== 0) throw new CannotGoOn(`apt-get could not install ${names.join(', ')}.\n${output.trim().split('\n').slice(-6).join('\n')}\n${byHand}`);
+  if (code !== 0)
+    throw new CannotGoOn(
+      `apt-get could not install ${names.join(', ')}.\n${output.trim().split('\n').slice(-6).join('\n')}\n${byHand}`,
+    );
 }
 
 /** Installs the packages of the lock file unless what is installed came from the same lock file. */
@@ -44,7 +61,14 @@ export function haveFolder(folder) {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     writeFileSync(`${folder}/.can-write`, 'yes');
   } catch (error) {
-    const why = error.code === 'ENOSPC' ? 'the disk is full' : error.code === 'EACCES' || error.code === 'EROFS' ? 'you may not write there' : error.message;
-    throw new CannotGoOn(`Cannot use the folder ${folder}: ${why}. Make room or set JITEN_DATA to another folder.`);
+    const why =
+      error.code === 'ENOSPC'
+        ? 'the disk is full'
+        : error.code === 'EACCES' || error.code === 'EROFS'
+          ? 'you may not write there'
+          : error.message;
+    throw new CannotGoOn(
+      `Cannot use the folder ${folder}: ${why}. Make room or set JITEN_DATA to another folder.`,
+    );
   }
 }

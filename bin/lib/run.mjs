@@ -20,6 +20,8 @@ export function run(command, args, { quiet = false, env = process.env, cwd = pro
 export async function must(what, command, args, options) {
   const { code, output } = await run(command, args, { quiet: true, ...options });
   if (code === 0) return output;
-  const full = /ENOSPC|No space left/.test(output) ? ' The disk is full: make room and run the same command again.' : '';
+  const full = /ENOSPC|No space left/.test(output)
+    ? ' The disk is full: make room and run the same command again.'
+    : '';
   throw new CannotGoOn(`${what} failed.${full}\n${output.trim().split('\n').slice(-12).join('\n')}`);
 }

@@ -17,23 +17,36 @@ function* filesIn(folder) {
 /** Builds the application unless nothing it is made of has changed since. */
 export async function haveBuild() {
   const hash = createHash('sha256');
-  for (const file of ['package-lock.json', 'next.config.ts', ...[...filesIn('src')].sort()]) hash.update(file).update(readFileSync(file));
+  for (const file of ['package-lock.json', 'next.config.ts', ...[...filesIn('src')].sort()])
+    hash.update(file).update(readFileSync(file));
   const sources = hash.digest('hex');
   const stamp = '.next/jiten-sources';
   if (existsSync(stamp) && statSync('.next').isDirectory() && readFileSync(stamp, 'utf8') === sources) return;
   say('Building the application, one to two minutes');
-  await must('The build', 'npx', ['next', 'build'], { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' } });
+  await must('The build', 'npx', ['next', 'build'], {
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+  });
   writeFileSync(stamp, sources);
 }
 
 /** Refuses a port that somebody else holds, with a way out. */
 export async function refuseBusyPort(port) {
-  if (await answers(port)) throw new CannotGoOn(`Port ${port} is busy. End the program that holds it (an earlier run, perhaps), or choose another: PORT=${port + 1} npm start`);
+  if (await answers(port))
+    throw new CannotGoOn(
+      `Port ${port} is busy. End the program that holds it (an earlier run, perhaps), or choose another: PORT=${port + 1} npm start`,
+    );
 }
 
 /** The environment the application server runs in. */
 export function serverEnv(folder, url, env = process.env) {
-  return { ...env, DATABASE_URL: url, JITEN_DATA: folder, JITEN_SECRET: secretIn(join(folder, 'secret')), NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' };
+  return {
+    ...env,
+    DATABASE_URL: url,
+    JITEN_DATA: folder,
+    JITEN_SECRET: secretIn(join(folder, 'secret')),
+    NODE_ENV: 'production',
+    NEXT_TELEMETRY_DISABLED: '1',
+  };
 }
 
 /** Starts the application server; it is started again when it falls over. Returns a function that ends it. */
@@ -41,7 +54,11 @@ export function startServer(env, host, port) {
   let child = null;
   let ending = false;
   const go = () => {
-    child = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], { env, stdio: ['ignore', 'ignore', 'inherit'], detached: true });
+    child = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      detached: true,
+    });
     child.on('exit', () => {
       if (ending) return;
       say('The application server fell over; starting it again. The database is not touched.');

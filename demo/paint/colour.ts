@@ -22,7 +22,14 @@ function inkOf(look: GlazeLook, reduction: boolean, shifted: boolean): Ink {
 }
 
 /** Lays bare clay, then every coat over what is below it, by its thickness at each pixel. */
-export function colourOf(piece: PaintedPiece, stand: Stand, inside: Float32Array, bare: Float32Array, layers: readonly Layer[], next: Random): Painting {
+export function colourOf(
+  piece: PaintedPiece,
+  stand: Stand,
+  inside: Float32Array,
+  bare: Float32Array,
+  layers: readonly Layer[],
+  next: Random,
+): Painting {
   const colour = bare.slice();
   const gloss = new Float32Array(inside.length).fill(0.04);
   const shifted = piece.zones.some((zone) => zone.defects.some(({ defect }) => defect === 'colour-shift'));
@@ -40,7 +47,8 @@ export function colourOf(piece: PaintedPiece, stand: Stand, inside: Float32Array
       const y = (i / stand.width) | 0;
       // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
       const stirred = coat.slip ? 0 : Math.min(1, covered[i]!) * (0.35 + 0.3 * coat.look.fluid);
-      const breaks = stirred && stirred * (at(clouds, x, y, n) * 0.9 + coat.look.streak * at(runs, x, y, n) * 1.1);
+      const breaks =
+        stirred && stirred * (at(clouds, x, y, n) * 0.9 + coat.look.streak * at(runs, x, y, n) * 1.1);
       const seen = Math.max(0, th * (1 + breaks) * (1 - 0.22 * Math.min(1, covered[i]!)));
       lay(colour, i * 3, ink, coat.look.hiding, seen);
       gloss[i] = gloss[i]! + (shine - gloss[i]!) * ramp(0.05, 0.5, th);
@@ -65,7 +73,12 @@ function lay(colour: Float32Array, i: number, { thin, normal, pool }: Ink, hidin
 }
 
 /** The unglazed clay of a piece in linear light: grain, toasted edges, iron specks. */
-export function bareClay(piece: PaintedPiece, stand: Stand, inside: Float32Array, next: Random): Float32Array {
+export function bareClay(
+  piece: PaintedPiece,
+  stand: Stand,
+  inside: Float32Array,
+  next: Random,
+): Float32Array {
   const { body } = piece;
   const base = linear(piece.reduction ? body.reduced : body.colour);
   const noise = makeNoise(next);
@@ -76,7 +89,10 @@ export function bareClay(piece: PaintedPiece, stand: Stand, inside: Float32Array
     if (inside[i]! <= 0) continue;
     const x = i % stand.width;
     const y = (i / stand.width) | 0;
-    const grain = 1 + body.grain * (0.1 * noise(x / 2.1, y / 2.1) + 0.12 * at(patches, x, y, 0)) + 0.05 * at(broad, x, y, 0);
+    const grain =
+      1 +
+      body.grain * (0.1 * noise(x / 2.1, y / 2.1) + 0.12 * at(patches, x, y, 0)) +
+      0.05 * at(broad, x, y, 0);
     // Flame flashes iron clay darker toward its edges.
     const toast = 1 - 0.18 * body.grain * Math.exp(-inside[i]! / 0.05);
     for (let c = 0; c < 3; c++) colour[i * 3 + c] = base[c]! * grain * toast;

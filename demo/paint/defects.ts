@@ -26,7 +26,11 @@ interface Patch {
 type Painter = (canvas: Canvas, patch: Patch, severity: number) => void;
 
 /** Calls back for each pixel of a patch that lies on the piece. */
-function each({ stand, inside }: Canvas, { x0, x1, y0, y1 }: Patch, paint: (i: number, x: number, y: number) => void): void {
+function each(
+  { stand, inside }: Canvas,
+  { x0, x1, y0, y1 }: Patch,
+  paint: (i: number, x: number, y: number) => void,
+): void {
   for (let y = Math.max(1, y0); y < Math.min(stand.height - 1, y1); y++) {
     for (let x = Math.max(1, x0); x < Math.min(stand.width - 1, x1); x++) {
       const i = y * stand.width + x;
@@ -94,13 +98,25 @@ const craze: Painter = (canvas, patch, severity) => {
 };
 
 /** Scatters round marks; `draw` gets the distance from the middle as a share of the radius. */
-function scatter(canvas: Canvas, patch: Patch, count: number, radius: () => number, draw: (i: number, far: number, r: number, angle: number) => void, reach = 1): void {
+function scatter(
+  canvas: Canvas,
+  patch: Patch,
+  count: number,
+  radius: () => number,
+  draw: (i: number, far: number, r: number, angle: number) => void,
+  reach = 1,
+): void {
   const { next } = canvas;
   for (let n = 0; n < count; n++) {
     const r = radius();
     const cx = patch.x0 + r + next() * Math.max(1, patch.x1 - patch.x0 - 2 * r);
     const cy = patch.y0 + r + next() * Math.max(1, patch.y1 - patch.y0 - 2 * r);
-    const box = { x0: Math.floor(cx - r * reach - 1), x1: Math.ceil(cx + r * reach + 2), y0: Math.floor(cy - r * reach - 1), y1: Math.ceil(cy + r * reach + 2) };
+    const box = {
+      x0: Math.floor(cx - r * reach - 1),
+      x1: Math.ceil(cx + r * reach + 2),
+      y0: Math.floor(cy - r * reach - 1),
+      y1: Math.ceil(cy + r * reach + 2),
+    };
     each(canvas, box, (i, x, y) => {
       const far = Math.hypot(x - cx, y - cy) / r;
       if (far <= reach) draw(i, far, r, Math.atan2(y - cy, x - cx));
@@ -113,21 +129,34 @@ function areaOf({ x0, x1, y0, y1 }: Patch): number {
 }
 
 const pinholes: Painter = (canvas, patch, severity) => {
-  scatter(canvas, patch, Math.ceil(areaOf(patch) * (1.6 + severity * 2.2)), () => 1.6 + canvas.next() * 2, (i, far, r) => {
-    const hole = 1 - ramp(0.45, 1, far);
-    scale(canvas, i, 1 - 0.86 * hole);
-    canvas.relief[i]! -= hole * r * 0.7;
-    if (far < 0.7) canvas.shine[i] = 0;
-  });
+  scatter(
+    canvas,
+    patch,
+    Math.ceil(areaOf(patch) * (1.6 + severity * 2.2)),
+    () => 1.6 + canvas.next() * 2,
+    (i, far, r) => {
+      const hole = 1 - ramp(0.45, 1, far);
+      scale(canvas, i, 1 - 0.86 * hole);
+      canvas.relief[i]! -= hole * r * 0.7;
+      if (far < 0.7) canvas.shine[i] = 0;
+    },
+  );
 };
 
 const pits: Painter = (canvas, patch, severity) => {
-  scatter(canvas, patch, Math.ceil(areaOf(patch) * (1.5 + severity * 2.6)), () => 2 + canvas.next() ** 2 * 5, (i, far, r) => {
-    const bowl = far < 1 ? (1 - far * far) : 0;
-    canvas.relief[i]! -= bowl * r * 0.42;
-    canvas.relief[i]! += Math.exp(-(((far - 1.1) / 0.2) ** 2)) * 0.5;
-    scale(canvas, i, 1 - 0.42 * bowl);
-  }, 1.5);
+  scatter(
+    canvas,
+    patch,
+    Math.ceil(areaOf(patch) * (1.5 + severity * 2.6)),
+    () => 2 + canvas.next() ** 2 * 5,
+    (i, far, r) => {
+      const bowl = far < 1 ? 1 - far * far : 0;
+      canvas.relief[i]! -= bowl * r * 0.42;
+      canvas.relief[i]! += Math.exp(-(((far - 1.1) / 0.2) ** 2)) * 0.5;
+      scale(canvas, i, 1 - 0.42 * bowl);
+    },
+    1.5,
+  );
 };
 
 const blisters: Painter = (canvas, patch, severity) => {
@@ -190,7 +219,16 @@ const crack: Painter = (canvas, { x0, x1, y0, y1 }) => {
 };
 
 const cloud: Painter = (canvas, patch, severity) => {
-  each(canvas, patch, (i, x, y) => mixTo(canvas, i, 0.72, 0.74, 0.73, Math.max(0, 0.16 * severity * (0.6 + fbm(canvas.noise, x / 60, y / 60, 3)))));
+  each(canvas, patch, (i, x, y) =>
+    mixTo(
+      canvas,
+      i,
+      0.72,
+      0.74,
+      0.73,
+      Math.max(0, 0.16 * severity * (0.6 + fbm(canvas.noise, x / 60, y / 60, 3))),
+    ),
+  );
 };
 
 const rough: Painter = (canvas, patch, severity) => {
@@ -202,7 +240,9 @@ const rough: Painter = (canvas, patch, severity) => {
 };
 
 const patches: Painter = (canvas, patch, severity) => {
-  each(canvas, patch, (i, x, y) => strip(canvas, i, ramp(0.3 - 0.12 * severity, 0.5, fbm(canvas.noise, x / 110, y / 34, 3)) * 0.6));
+  each(canvas, patch, (i, x, y) =>
+    strip(canvas, i, ramp(0.3 - 0.12 * severity, 0.5, fbm(canvas.noise, x / 110, y / 34, 3)) * 0.6),
+  );
 };
 
 const fade: Painter = (canvas, patch, severity) => {
@@ -214,11 +254,17 @@ const fade: Painter = (canvas, patch, severity) => {
 };
 
 const speck: Painter = (canvas, patch) => {
-  scatter(canvas, patch, 1, () => 5 + canvas.next() * 4, (i, far) => {
-    const lump = 1 - ramp(0.6, 1, far);
-    scale(canvas, i, 1 - 0.8 * lump);
-    canvas.relief[i]! += lump * 3;
-  });
+  scatter(
+    canvas,
+    patch,
+    1,
+    () => 5 + canvas.next() * 4,
+    (i, far) => {
+      const lump = 1 - ramp(0.6, 1, far);
+      scale(canvas, i, 1 - 0.8 * lump);
+      canvas.relief[i]! += lump * 3;
+    },
+  );
 };
 
 /** How each defect that shows on the face of a piece is drawn; the others (a black core, a warp) do not. */
@@ -250,7 +296,8 @@ function patchOf(stand: Stand, zone: PaintedZone, place: string, next: Random): 
   const x0 = zone.side === 'right' ? middle : stand.left;
   const x1 = zone.side === 'left' ? middle : stand.right;
   if (place === 'rim') return whole(x0, x1, y0, y0 + (y1 - y0) * 0.35);
-  if (place === 'foot' || place === 'thick') return whole(x0, x1, y0 + (y1 - y0) * (place === 'foot' ? 0.65 : 0.35), y1);
+  if (place === 'foot' || place === 'thick')
+    return whole(x0, x1, y0 + (y1 - y0) * (place === 'foot' ? 0.65 : 0.35), y1);
   if (place !== 'spot') return whole(x0, x1, y0, y1);
   const cx = x0 + (x1 - x0) * (0.25 + 0.5 * next());
   const cy = y0 + (y1 - y0) * (0.25 + 0.5 * next());
@@ -265,6 +312,7 @@ function whole(x0: number, x1: number, y0: number, y1: number): Patch {
 export function drawDefects(canvas: Omit<Canvas, 'noise'>): void {
   const full: Canvas = { ...canvas, noise: makeNoise(canvas.next) };
   for (const zone of canvas.piece.zones) {
-    for (const { defect, severity, place } of zone.defects) PAINTERS[defect]?.(full, patchOf(canvas.stand, zone, place, canvas.next), severity);
+    for (const { defect, severity, place } of zone.defects)
+      PAINTERS[defect]?.(full, patchOf(canvas.stand, zone, place, canvas.next), severity);
   }
 }

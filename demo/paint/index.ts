@@ -15,7 +15,12 @@ export interface Picture {
   readonly data: Buffer;
   readonly width: number;
   readonly height: number;
-  readonly frame: { readonly left: number; readonly right: number; readonly rim: number; readonly foot: number };
+  readonly frame: {
+    readonly left: number;
+    readonly right: number;
+    readonly rim: number;
+    readonly foot: number;
+  };
 }
 
 interface Shape {
@@ -43,7 +48,12 @@ export function paint(piece: PaintedPiece): Picture {
   drawDefects({ piece, stand, painting, bare, relief, shine, inside: shape.inside, next });
   lightIt(painting, stand, shape.inside, relief, shape.bow, shine);
   const { width, height } = stand;
-  const frame = { left: stand.left / width, right: stand.right / width, rim: stand.rim / height, foot: stand.foot / height };
+  const frame = {
+    left: stand.left / width,
+    right: stand.right / width,
+    rim: stand.rim / height,
+    foot: stand.foot / height,
+  };
   return { data: develop(painting, stand, shape.inside, next), width, height, frame };
 }
 
@@ -52,7 +62,11 @@ const FLAT = new Set(['tile', 'ring strip', 'arch', 'plate']);
 
 function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
   const { width, height, left, right, rim, foot } = stand;
-  const [inside, across, bow] = [0, 1, 2].map(() => new Float32Array(width * height)) as [Float32Array, Float32Array, Float32Array];
+  const [inside, across, bow] = [0, 1, 2].map(() => new Float32Array(width * height)) as [
+    Float32Array,
+    Float32Array,
+    Float32Array,
+  ];
   const { halfWidth, plan } = formShape(piece.form);
   const middle = (left + right) / 2;
   const half = (right - left) / 2;
@@ -75,7 +89,14 @@ function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
 }
 
 /** Height of the surface: rounded edges, texture, clay grain where it is not melted smooth, and the coats. */
-function reliefOf(piece: PaintedPiece, stand: Stand, shape: Shape, layers: ReturnType<typeof layersOf>, gloss: Float32Array, next: () => number): Float32Array {
+function reliefOf(
+  piece: PaintedPiece,
+  stand: Stand,
+  shape: Shape,
+  layers: ReturnType<typeof layersOf>,
+  gloss: Float32Array,
+  next: () => number,
+): Float32Array {
   const { width, rim, foot } = stand;
   const wide = stand.right - stand.left;
   const noise = makeNoise(next);
@@ -87,7 +108,9 @@ function reliefOf(piece: PaintedPiece, stand: Stand, shape: Shape, layers: Retur
   }
   const levelled = blurred(melt, width, stand.height, 2);
   const hand = makeField(noise, width, stand.height, 150, 150, 2);
-  const crests = Float32Array.from({ length: stand.height }, (_, y) => crest(piece.form, (foot - y) / (foot - rim)));
+  const crests = Float32Array.from({ length: stand.height }, (_, y) =>
+    crest(piece.form, (foot - y) / (foot - rim)),
+  );
   for (let i = 0; i < rough.length; i++) {
     const depth = shape.inside[i]!;
     if (depth <= 0) continue;
@@ -97,9 +120,18 @@ function reliefOf(piece: PaintedPiece, stand: Stand, shape: Shape, layers: Retur
     const px = depth * wide;
     const edge = px < 9 ? -((9 - px) ** 2) * 0.07 : 0;
     const bareness = 1 - gloss[i]!;
-    const grain = bareness < 0.05 ? 0 : bareness * piece.body.grain * (0.9 * noise(x / 1.7, y / 1.7) + 0.9 * fbm(noise, x / 7, y / 7, 2));
+    const grain =
+      bareness < 0.05
+        ? 0
+        : bareness * piece.body.grain * (0.9 * noise(x / 1.7, y / 1.7) + 0.9 * fbm(noise, x / 7, y / 7, 2));
     const throwing = FLAT.has(piece.form) ? 0 : 0.5 * Math.sin(t * 88 + 0.7 * noise(1, t * 12));
-    rough[i] = edge + grain + throwing + 2.4 * at(hand, x, y, 0) + crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) + levelled[i]!;
+    rough[i] =
+      edge +
+      grain +
+      throwing +
+      2.4 * at(hand, x, y, 0) +
+      crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
+      levelled[i]!;
   }
   return rough;
 }
@@ -112,7 +144,12 @@ function shineAt(piece: PaintedPiece, stand: Stand, shape: Shape, gloss: Float32
     if (shape.inside[i]! <= 0) continue;
     const t = (foot - ((i / width) | 0)) / (foot - rim);
     const u = shape.across[i]!;
-    const zone = piece.zones.find((z) => t >= z.from && t <= z.to && (z.side === 'outside' || (z.side === 'left' ? u <= 0 : z.side === 'right' && u > 0)));
+    const zone = piece.zones.find(
+      (z) =>
+        t >= z.from &&
+        t <= z.to &&
+        (z.side === 'outside' || (z.side === 'left' ? u <= 0 : z.side === 'right' && u > 0)),
+    );
     shine[i] = gloss[i]! * (gloss[i]! < 0.3 ? 0.3 : shineOf(zone?.surface ?? null));
   }
   return shine;

@@ -28,17 +28,35 @@ const FLOW: Readonly<Record<string, number>> = { stable: 0.003, moves: 0.014, ru
  * @param inside for each pixel of the picture, its distance in from the outline (0 outside), fraction of the width
  * @param across −1 at the left outline to 1 at the right
  */
-export function layersOf(piece: PaintedPiece, stand: Stand, inside: Float32Array, across: Float32Array, next: Random): Layer[] {
+export function layersOf(
+  piece: PaintedPiece,
+  stand: Stand,
+  inside: Float32Array,
+  across: Float32Array,
+  next: Random,
+): Layer[] {
   const noise = makeNoise(next);
   const cloud = makeField(noise, stand.width, stand.height, 70, 62, 4);
   const streak = makeField(noise, stand.width, stand.height, 15, 300, 2);
-  const crests = Float32Array.from({ length: stand.height }, (_, y) => crest(piece.form, (stand.foot - y) / (stand.foot - stand.rim)));
-  return piece.coats.map((coat, i) => ({ coat, thickness: thicknessOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests }) }));
+  const crests = Float32Array.from({ length: stand.height }, (_, y) =>
+    crest(piece.form, (stand.foot - y) / (stand.foot - stand.rim)),
+  );
+  return piece.coats.map((coat, i) => ({
+    coat,
+    thickness: thicknessOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests }),
+  }));
 }
 
 function movementAt(piece: PaintedPiece, coat: PaintedCoat): string {
-  const touched = piece.zones.filter((zone) => (zone.side === coat.side || coat.side === 'outside') && zone.from < coat.to && zone.to > coat.from);
-  return touched.find((zone) => zone.movement === 'runs')?.movement ?? touched.find((zone) => zone.movement === 'moves')?.movement ?? 'stable';
+  const touched = piece.zones.filter(
+    (zone) =>
+      (zone.side === coat.side || coat.side === 'outside') && zone.from < coat.to && zone.to > coat.from,
+  );
+  return (
+    touched.find((zone) => zone.movement === 'runs')?.movement ??
+    touched.find((zone) => zone.movement === 'moves')?.movement ??
+    'stable'
+  );
 }
 
 interface Grain {
@@ -48,7 +66,15 @@ interface Grain {
   readonly crests: Float32Array;
 }
 
-function thicknessOf(piece: PaintedPiece, stand: Stand, inside: Float32Array, across: Float32Array, coat: PaintedCoat, index: number, grain: Grain): Float32Array {
+function thicknessOf(
+  piece: PaintedPiece,
+  stand: Stand,
+  inside: Float32Array,
+  across: Float32Array,
+  coat: PaintedCoat,
+  index: number,
+  grain: Grain,
+): Float32Array {
   const { noise, cloud, streak, crests } = grain;
   const { width, height, rim, foot } = stand;
   const out = new Float32Array(width * height);
@@ -67,18 +93,30 @@ function thicknessOf(piece: PaintedPiece, stand: Stand, inside: Float32Array, ac
       const i = y * width + x;
       const depth = inside[i]!;
       if (depth <= 0) continue;
-      if ((coat.side === 'left' && across[i]! > 0.006 * noise(y / 30, 3)) || (coat.side === 'right' && across[i]! < 0.006 * noise(y / 30, 3))) continue;
+      if (
+        (coat.side === 'left' && across[i]! > 0.006 * noise(y / 30, 3)) ||
+        (coat.side === 'right' && across[i]! < 0.006 * noise(y / 30, 3))
+      )
+        continue;
       const t = (foot - y) / tall;
       const above = t - lower;
       const below = upper - t;
       if (above <= 0 || below <= 0) continue;
       const edge = ramp(0, 0.006, above) * ramp(0, 0.007, below);
-      const bead = coat.slip ? 0 : (0.25 + 0.7 * fluid + drawn * 0.7) * Math.exp(-((above / (0.011 + 0.02 * flow)) ** 2));
+      const bead = coat.slip
+        ? 0
+        : (0.25 + 0.7 * fluid + drawn * 0.7) * Math.exp(-((above / (0.011 + 0.02 * flow)) ** 2));
       const thinTop = 1 - (0.2 + 0.35 * fluid) * Math.exp(-Math.max(0, below) / 0.05);
       const thinSide = 1 - (0.25 + 0.45 * fluid) * Math.exp(-depth / 0.018);
       const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
-      const uneven = 1 + coat.look.mottle * 0.8 * at(cloud, x, y, index) + coat.look.streak * 0.6 * at(streak, x, y, index);
-      out[i] = Math.max(0, coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips));
+      const uneven =
+        1 +
+        coat.look.mottle * 0.8 * at(cloud, x, y, index) +
+        coat.look.streak * 0.6 * at(streak, x, y, index);
+      out[i] = Math.max(
+        0,
+        coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips),
+      );
     }
   }
   return out;

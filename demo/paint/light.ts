@@ -18,7 +18,14 @@ export function shineOf(surface: string | null): number {
  * @param bow slope of the form itself across the width, −1 to 1 at the outlines (0 for flat forms)
  * @param shine 0 to 1 a pixel
  */
-export function lightIt(painting: Painting, stand: Stand, inside: Float32Array, relief: Float32Array, bow: Float32Array, shine: Float32Array): void {
+export function lightIt(
+  painting: Painting,
+  stand: Stand,
+  inside: Float32Array,
+  relief: Float32Array,
+  bow: Float32Array,
+  shine: Float32Array,
+): void {
   const { width, height } = stand;
   const { colour } = painting;
   const wide = stand.right - stand.left;
@@ -40,7 +47,11 @@ export function lightIt(painting: Painting, stand: Stand, inside: Float32Array, 
       const ry = ny * nz * 1.5 + py * 0.5;
       const s = shine[i]!;
       const soft = 0.02 + (1 - s) * 0.3;
-      const window = ramp(-0.4 - soft, -0.4 + soft, rx) * (1 - ramp(-0.22 - soft, -0.22 + soft, rx)) * ramp(-0.4 - soft, -0.4 + soft, ry) * (1 - ramp(0.12 - soft, 0.12 + soft, ry));
+      const window =
+        ramp(-0.4 - soft, -0.4 + soft, rx) *
+        (1 - ramp(-0.22 - soft, -0.22 + soft, rx)) *
+        ramp(-0.4 - soft, -0.4 + soft, ry) *
+        (1 - ramp(0.12 - soft, 0.12 + soft, ry));
       const glints = s > 0.2 ? ramp(0.42, 0.8, -(slopeX + slopeY) * 0.9) : 0;
       const add = s * s * (0.26 * window + 0.3 * glints) + s * 0.02;
       for (let c = 0; c < 3; c++) colour[i * 3 + c] = colour[i * 3 + c]! * light + add;
@@ -59,7 +70,8 @@ export function develop(painting: Painting, stand: Stand, inside: Float32Array, 
     const y = (i / width) | 0;
     const film = (next() - 0.5) * 0.012;
     const edge = Math.min(1, inside[i]! * (stand.right - stand.left) * 0.7);
-    const ground = (0.585 + 0.02 * (0.5 - y / height) + 0.004 * at(paper, x, y, 0)) * (1 - 0.62 * at(shadow, x, y, 0));
+    const ground =
+      (0.585 + 0.02 * (0.5 - y / height) + 0.004 * at(paper, x, y, 0)) * (1 - 0.62 * at(shadow, x, y, 0));
     for (let c = 0; c < 3; c++) {
       const lit = inside[i]! > 0 ? painting.colour[i * 3 + c]! * edge + ground * 0.55 * (1 - edge) : ground;
       out[i * 3 + c] = toByte(lit * (1 + film));
@@ -87,9 +99,19 @@ function shadowOf(stand: Stand, inside: Float32Array): Field {
   return { values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)), width, height };
 }
 
-function shrunk({ width: full }: Stand, inside: Float32Array, width: number, height: number, dx: number, dy: number): Float32Array {
+function shrunk(
+  { width: full }: Stand,
+  inside: Float32Array,
+  width: number,
+  height: number,
+  dx: number,
+  dy: number,
+): Float32Array {
   const out = new Float32Array(width * height);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) out[y * width + x] = y * 3 >= dy && x * 3 >= dx && inside[(y * 3 - dy) * full + x * 3 - dx]! > 0 ? 1 : 0;
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      out[y * width + x] =
+        y * 3 >= dy && x * 3 >= dx && inside[(y * 3 - dy) * full + x * 3 - dx]! > 0 ? 1 : 0;
   return out;
 }
 
@@ -103,16 +125,26 @@ export function blurred(values: Float32Array, width: number, height: number, rad
   return now;
 }
 
-function boxed(values: Float32Array, length: number, lines: number, radius: number, step: number, lineStep: number): Float32Array {
+function boxed(
+  values: Float32Array,
+  length: number,
+  lines: number,
+  radius: number,
+  step: number,
+  lineStep: number,
+): Float32Array {
   const out = new Float32Array(values.length);
   const share = 1 / (2 * radius + 1);
   for (let line = 0; line < lines; line++) {
     const start = line * lineStep;
     let sum = 0;
-    for (let k = -radius; k <= radius; k++) sum += values[start + Math.min(length - 1, Math.max(0, k)) * step]!;
+    for (let k = -radius; k <= radius; k++)
+      sum += values[start + Math.min(length - 1, Math.max(0, k)) * step]!;
     for (let k = 0; k < length; k++) {
       out[start + k * step] = sum * share;
-      sum += values[start + Math.min(length - 1, k + radius + 1) * step]! - values[start + Math.max(0, k - radius) * step]!;
+      sum +=
+        values[start + Math.min(length - 1, k + radius + 1) * step]! -
+        values[start + Math.max(0, k - radius) * step]!;
     }
   }
   return out;

@@ -56,11 +56,20 @@ export interface Field {
 const THIRD = 3;
 
 /** Fills a field with `octaves` of noise at the given scales, px. */
-export function makeField(noise: Noise, width: number, height: number, scaleX: number, scaleY: number, octaves: number): Field {
+export function makeField(
+  noise: Noise,
+  width: number,
+  height: number,
+  scaleX: number,
+  scaleY: number,
+  octaves: number,
+): Field {
   const w = Math.ceil(width / THIRD) + 1;
   const h = Math.ceil(height / THIRD) + 1;
   const values = new Float32Array(w * h);
-  for (let y = 0, i = 0; y < h; y++) for (let x = 0; x < w; x++, i++) values[i] = fbm(noise, (x * THIRD) / scaleX, (y * THIRD) / scaleY, octaves);
+  for (let y = 0, i = 0; y < h; y++)
+    for (let x = 0; x < w; x++, i++)
+      values[i] = fbm(noise, (x * THIRD) / scaleX, (y * THIRD) / scaleY, octaves);
   return { values, width: w, height: h };
 }
 

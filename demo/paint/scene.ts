@@ -54,5 +54,12 @@ export function standOf(piece: PaintedPiece): Stand {
   const fitted = wide > 1000 ? 1000 / wide : 1;
   const width = Math.round(wide * fitted + PICTURE_HEIGHT * 0.2);
   const rim = Math.round((PICTURE_HEIGHT - tall * fitted) / 2);
-  return { width, height: PICTURE_HEIGHT, left: Math.round((width - wide * fitted) / 2), right: Math.round((width + wide * fitted) / 2), rim, foot: Math.round(rim + tall * fitted) };
+  return {
+    width,
+    height: PICTURE_HEIGHT,
+    left: Math.round((width - wide * fitted) / 2),
+    right: Math.round((width + wide * fitted) / 2),
+    rim,
+    foot: Math.round(rim + tall * fitted),
+  };
 }

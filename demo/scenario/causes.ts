@@ -17,13 +17,30 @@ export interface Circumstances {
 export interface Result {
   readonly surface: 'gloss' | 'satin' | 'matte' | null;
   readonly movement: 'stable' | 'moves' | 'runs' | null;
-  readonly defects: readonly { readonly defect: DefectId; readonly severity: 1 | 2 | 3; readonly place: Place }[];
+  readonly defects: readonly {
+    readonly defect: DefectId;
+    readonly severity: 1 | 2 | 3;
+    readonly place: Place;
+  }[];
   readonly note: string;
 }
 
 const MATTE = new Set(['Chalk Cut']);
 const SATIN = new Set(['Limewash', 'Slate Bank', 'Fogman']);
-const RUNNY: Readonly<Record<string, number>> = { 'Ash Tip': 1.1, 'Plum Siding': 0.9, 'Verdigris Gate': 0.55, 'Rust Yard': 0.45, 'Guard Green': 0.5, Sleeper: 0.4, 'Kettle Blue': 0.4, Fogman: 0.5, 'Lamp Clear': 0.2, Limewash: 0.15, 'Slate Bank': 0.15, 'Chalk Cut': 0.05 };
+const RUNNY: Readonly<Record<string, number>> = {
+  'Ash Tip': 1.1,
+  'Plum Siding': 0.9,
+  'Verdigris Gate': 0.55,
+  'Rust Yard': 0.45,
+  'Guard Green': 0.5,
+  Sleeper: 0.4,
+  'Kettle Blue': 0.4,
+  Fogman: 0.5,
+  'Lamp Clear': 0.2,
+  Limewash: 0.15,
+  'Slate Bank': 0.15,
+  'Chalk Cut': 0.05,
+};
 
 type Found = Result['defects'][number];
 
@@ -38,7 +55,8 @@ export function resultOf(facts: Circumstances, next: Random): Result {
   const top = stack.at(-1);
   if (!top) return { surface: null, movement: null, defects: slipDefects(facts, next), note: '' };
   const dips = stack.reduce((sum, layer) => sum + layer.dips, 0);
-  const own = (name: string) => stack.reduce((sum, layer) => sum + (layer.glaze === name ? layer.dips : 0), 0);
+  const own = (name: string) =>
+    stack.reduce((sum, layer) => sum + (layer.glaze === name ? layer.dips : 0), 0);
   const has = (name: string) => own(name) > 0;
   const flux = stack.reduce((sum, layer) => sum + (RUNNY[layer.glaze] ?? 0.3) * layer.dips, 0) / dips;
   const run = flux * (0.55 + 0.25 * dips) + (next() - 0.5) * 0.12;
@@ -46,20 +64,40 @@ export function resultOf(facts: Circumstances, next: Random): Result {
   const add = (chance: number, defect: DefectId, severity: 1 | 2 | 3, place: Place = 'everywhere') => {
     if (next() < chance) found.push({ defect, severity, place });
   };
-  if (has('Plum Siding') && !facts.reduction) add(own('Plum Siding') >= 2 ? 0.88 : dips >= 3 ? 0.3 : 0.05, 'pitting', own('Plum Siding') >= 2 ? 3 : 2, 'thick');
+  if (has('Plum Siding') && !facts.reduction)
+    add(
+      own('Plum Siding') >= 2 ? 0.88 : dips >= 3 ? 0.3 : 0.05,
+      'pitting',
+      own('Plum Siding') >= 2 ? 3 : 2,
+      'thick',
+    );
   if (has('Chalk Cut')) add(own('Chalk Cut') >= 2 ? 0.6 : 0.06, 'crawling', dips >= 3 ? 3 : 2);
-  if (has('Lamp Clear') && body === 'Viaduct Porcelain') add(dips >= 2 ? 0.97 : 0.8, 'crazing', dips >= 2 ? 3 : 2);
+  if (has('Lamp Clear') && body === 'Viaduct Porcelain')
+    add(dips >= 2 ? 0.97 : 0.8, 'crazing', dips >= 2 ? 3 : 2);
   if (top.glaze === 'Fogman' && stack.length > 1) add(0.88, 'blistering', 3, 'overlap');
   if (top.glaze === 'Slate Bank' && stack[0]?.glaze === 'Ash Tip') add(0.8, 'blistering', 2, 'overlap');
-  if (body === 'Cutting Red' && ground === body && top.glaze === 'Limewash' && dips >= 3) add(0.75, 'pinholing', 2);
+  if (body === 'Cutting Red' && ground === body && top.glaze === 'Limewash' && dips >= 3)
+    add(0.75, 'pinholing', 2);
   if (body === 'Cutting Red' && facts.cone === '10') add(0.7, 'bloating', 3);
   if (has('Lamp Clear') && dips >= 3) add(0.7, 'clouding', 2, 'thick');
-  if (facts.reduction && facts.underReduced && (has('Plum Siding') || has('Guard Green'))) add(0.95, 'colour-shift', 2);
+  if (facts.reduction && facts.underReduced && (has('Plum Siding') || has('Guard Green')))
+    add(0.95, 'colour-shift', 2);
   if (run > 1.05) add(0.75, 'running', run > 1.35 ? 3 : 2, 'foot');
   add(0.012, 'speck', 2, 'spot');
   add(0.015, 'pinholing', 1, 'spot');
-  const surface = MATTE.has(top.glaze) ? 'matte' : SATIN.has(top.glaze) ? (run > 0.75 ? 'gloss' : 'satin') : 'gloss';
-  return { surface: next() < 0.04 && surface === 'gloss' ? 'satin' : surface, movement: run > 0.95 ? 'runs' : run > 0.42 ? 'moves' : 'stable', defects: found, note: noteOn(found, next) };
+  const surface = MATTE.has(top.glaze)
+    ? 'matte'
+    : SATIN.has(top.glaze)
+      ? run > 0.75
+        ? 'gloss'
+        : 'satin'
+      : 'gloss';
+  return {
+    surface: next() < 0.04 && surface === 'gloss' ? 'satin' : surface,
+    movement: run > 0.95 ? 'runs' : run > 0.42 ? 'moves' : 'stable',
+    defects: found,
+    note: noteOn(found, next),
+  };
 }
 
 function slipDefects(facts: Circumstances, next: Random): Found[] {

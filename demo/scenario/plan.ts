@@ -28,7 +28,7 @@ export interface PlannedPiece {
 export interface PlannedFiring {
   readonly key: string;
   readonly kiln: 'two' | 'stoker';
-  readonly kind: 'bisque' | 'glaze';
+  readonly kind: 'glaze';
   readonly cone: string;
   readonly atmosphere: 'oxidation' | 'reduction';
   readonly daysAgo: number;
@@ -40,13 +40,79 @@ export interface PlannedFiring {
 }
 
 export const FIRINGS: readonly PlannedFiring[] = [
-  { key: 'bisque1', kiln: 'two', kind: 'bisque', cone: '04', atmosphere: 'oxidation', daysAgo: 64, achieved: -3, state: 'closed', programme: 'Slow bisque, 14 h', remarks: '' },
-  { key: 'two2', kiln: 'two', kind: 'glaze', cone: '6', atmosphere: 'oxidation', daysAgo: 57, achieved: 6, state: 'closed', programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min', remarks: 'Grid, first board.' },
-  { key: 'two3', kiln: 'two', kind: 'glaze', cone: '6', atmosphere: 'oxidation', daysAgo: 43, achieved: 6, state: 'closed', programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min', remarks: 'Grid, second board.' },
-  { key: 'stoker1', kiln: 'stoker', kind: 'glaze', cone: '10', atmosphere: 'reduction', daysAgo: 36, achieved: 10, state: 'closed', programme: 'Body reduction from 900 °C, light to the end', remarks: 'Damper stuck half open for an hour.', underReduced: true },
-  { key: 'two4', kiln: 'two', kind: 'glaze', cone: '6', atmosphere: 'oxidation', daysAgo: 22, achieved: 6, state: 'closed', programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min', remarks: 'Grid, third board, and twins of the doubtful ones.' },
-  { key: 'two5', kiln: 'two', kind: 'glaze', cone: '6', atmosphere: 'oxidation', daysAgo: 1, achieved: null, state: 'cooling', programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min', remarks: '' },
-  { key: 'stoker2', kiln: 'stoker', kind: 'glaze', cone: '10', atmosphere: 'reduction', daysAgo: -2, achieved: null, state: 'loading', programme: 'Body reduction from 900 °C, medium', remarks: '' },
+  {
+    key: 'two2',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 57,
+    achieved: 6,
+    state: 'closed',
+    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    remarks: 'Grid, first board.',
+  },
+  {
+    key: 'two3',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 43,
+    achieved: 6,
+    state: 'closed',
+    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    remarks: 'Grid, second board.',
+  },
+  {
+    key: 'stoker1',
+    kiln: 'stoker',
+    kind: 'glaze',
+    cone: '10',
+    atmosphere: 'reduction',
+    daysAgo: 36,
+    achieved: 10,
+    state: 'closed',
+    programme: 'Body reduction from 900 °C, light to the end',
+    remarks: 'Damper stuck half open for an hour.',
+    underReduced: true,
+  },
+  {
+    key: 'two4',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 22,
+    achieved: 6,
+    state: 'closed',
+    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    remarks: 'Grid, third board, and twins of the doubtful ones.',
+  },
+  {
+    key: 'two5',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 1,
+    achieved: null,
+    state: 'cooling',
+    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    remarks: '',
+  },
+  {
+    key: 'stoker2',
+    kiln: 'stoker',
+    kind: 'glaze',
+    cone: '10',
+    atmosphere: 'reduction',
+    daysAgo: -2,
+    achieved: null,
+    state: 'loading',
+    programme: 'Body reduction from 900 °C, medium',
+    remarks: '',
+  },
 ];
 
 const SPLIT: readonly PlannedCoat[] = [{ glaze: 'Whitestrip', from: 0, to: 1, times: 1, side: 'left' }];
@@ -55,8 +121,15 @@ const SPLIT: readonly PlannedCoat[] = [{ glaze: 'Whitestrip', from: 0, to: 1, ti
 function gridTile(base: string, top: string, firing: string | null, madeDaysAgo: number): PlannedPiece {
   const coats =
     base === top
-      ? [{ glaze: base, from: 0.08, to: 1, times: 1 }, { glaze: base, from: 0.5, to: 1, times: 1 }]
-      : [{ glaze: base, from: 0.08, to: 1, times: 1 }, { glaze: top, from: 0.24, to: 1, times: 1 }, { glaze: top, from: 0.58, to: 1, times: 1 }];
+      ? [
+          { glaze: base, from: 0.08, to: 1, times: 1 },
+          { glaze: base, from: 0.5, to: 1, times: 1 },
+        ]
+      : [
+          { glaze: base, from: 0.08, to: 1, times: 1 },
+          { glaze: top, from: 0.24, to: 1, times: 1 },
+          { glaze: top, from: 0.58, to: 1, times: 1 },
+        ];
   return { form: 'tile', body: 'Cutting Red', coats: [...SPLIT, ...coats], firing, maker: 0, madeDaysAgo };
 }
 
@@ -81,10 +154,19 @@ const TWINS: readonly (readonly [string, string])[] = [
 ];
 
 function singles(): PlannedPiece[] {
-  const tile = (body: string, glaze: string, firing: string | null, maker: number, daysAgo: number): PlannedPiece => ({
+  const tile = (
+    body: string,
+    glaze: string,
+    firing: string | null,
+    maker: number,
+    daysAgo: number,
+  ): PlannedPiece => ({
     form: 'tile',
     body,
-    coats: [{ glaze, from: 0.1, to: 1, times: 1 }, { glaze, from: 0.52, to: 1, times: 1 }],
+    coats: [
+      { glaze, from: 0.1, to: 1, times: 1 },
+      { glaze, from: 0.52, to: 1, times: 1 },
+    ],
     firing,
     maker,
     madeDaysAgo: daysAgo,
@@ -92,37 +174,111 @@ function singles(): PlannedPiece[] {
   return [
     ...['two3', 'two3', 'two4'].map((firing) => tile('Viaduct Porcelain', 'Lamp Clear', firing, 1, 60)),
     ...['two3', 'two4'].map((firing) => tile('Buffer White', 'Lamp Clear', firing, 1, 60)),
-    ...['Kettle Blue', 'Verdigris Gate', 'Guard Green', 'Sleeper'].map((glaze) => tile('Buffer White', glaze, 'two4', 0, 40)),
+    ...['Kettle Blue', 'Verdigris Gate', 'Guard Green', 'Sleeper'].map((glaze) =>
+      tile('Buffer White', glaze, 'two4', 0, 40),
+    ),
     ...['Kettle Blue', 'Limewash', 'Rust Yard'].map((glaze) => tile('Tunnel Black', glaze, 'two4', 3, 40)),
   ];
 }
 
 function ware(): PlannedPiece[] {
-  const cup = (body: string, coats: readonly PlannedCoat[], firing: string | null, maker: number, madeDaysAgo: number, more: Partial<PlannedPiece> = {}): PlannedPiece => ({ form: 'cup', body, coats, firing, maker, madeDaysAgo, ...more });
+  const cup = (
+    body: string,
+    coats: readonly PlannedCoat[],
+    firing: string | null,
+    maker: number,
+    madeDaysAgo: number,
+    more: Partial<PlannedPiece> = {},
+  ): PlannedPiece => ({ form: 'cup', body, coats, firing, maker, madeDaysAgo, ...more });
   const lined = (liner: string, outer: string): PlannedCoat[] => [
     { glaze: liner, from: 0, to: 1, times: 1, side: 'inside', method: 'pour' },
     { glaze: outer, from: 0.1, to: 0.92, times: 1, side: 'outside' },
   ];
-  const foggy: PlannedCoat[] = [{ glaze: 'Slate Bank', from: 0.08, to: 0.7, times: 1 }, { glaze: 'Fogman', from: 0.4, to: 1, times: 1 }];
+  const foggy: PlannedCoat[] = [
+    { glaze: 'Slate Bank', from: 0.08, to: 0.7, times: 1 },
+    { glaze: 'Fogman', from: 0.4, to: 1, times: 1 },
+  ];
   return [
     ...['two3', 'two4', 'two4'].map((firing, i) => cup('Buffer White', foggy, firing, 2 + (i % 3), 50)),
-    ...['Plum Siding', 'Plum Siding', 'Guard Green', 'Guard Green', 'Sleeper', 'Rust Yard'].map((glaze, i): PlannedPiece => ({
-      form: i % 2 ? 'bowl' : 'cup',
-      body: i % 2 ? 'Buffer White' : 'Embankment Buff',
-      coats: [{ glaze, from: 0.15, to: 1, times: 1, side: 'outside' }],
+    ...['Plum Siding', 'Plum Siding', 'Guard Green', 'Guard Green', 'Sleeper', 'Rust Yard'].map(
+      (glaze, i): PlannedPiece => ({
+        form: i % 2 ? 'bowl' : 'cup',
+        body: i % 2 ? 'Buffer White' : 'Embankment Buff',
+        coats: [{ glaze, from: 0.15, to: 1, times: 1, side: 'outside' }],
+        firing: 'stoker1',
+        maker: 1 + (i % 4),
+        madeDaysAgo: 48,
+      }),
+    ),
+    ...['Guard Green', 'Plum Siding', 'Ash Tip'].map((glaze): PlannedPiece => ({
+      form: 'tile',
+      body: 'Buffer White',
+      coats: [
+        { glaze, from: 0.12, to: 1, times: 1 },
+        { glaze, from: 0.55, to: 1, times: 1 },
+      ],
       firing: 'stoker1',
-      maker: 1 + (i % 4),
+      maker: 0,
       madeDaysAgo: 48,
     })),
-    ...['Guard Green', 'Plum Siding', 'Ash Tip'].map((glaze): PlannedPiece => ({ form: 'tile', body: 'Buffer White', coats: [{ glaze, from: 0.12, to: 1, times: 1 }, { glaze, from: 0.55, to: 1, times: 1 }], firing: 'stoker1', maker: 0, madeDaysAgo: 48 })),
-    ...['two4', 'two4'].map((firing): PlannedPiece => ({ form: 'bowl', body: 'Buffer White', coats: [{ glaze: 'Sootline', from: 0, to: 1, times: 1 }, { glaze: 'Lamp Clear', from: 0.12, to: 1, times: 1 }], firing, slipOnDryClay: true, note: 'Slip went on late, the clay was nearly dry.', maker: 2, madeDaysAgo: 33 })),
+    ...['two4', 'two4'].map((firing): PlannedPiece => ({
+      form: 'bowl',
+      body: 'Buffer White',
+      coats: [
+        { glaze: 'Sootline', from: 0, to: 1, times: 1 },
+        { glaze: 'Lamp Clear', from: 0.12, to: 1, times: 1 },
+      ],
+      firing,
+      slipOnDryClay: true,
+      note: 'Slip went on late, the clay was nearly dry.',
+      maker: 2,
+      madeDaysAgo: 33,
+    })),
     cup('Buffer White', lined('Lamp Clear', 'Kettle Blue'), 'two5', 2, 12),
     cup('Buffer White', lined('Limewash', 'Sleeper'), 'two5', 3, 12),
     cup('Embankment Buff', lined('Lamp Clear', 'Rust Yard'), 'two5', 4, 12),
-    ...[0, 1, 2].map((i): PlannedPiece => ({ form: 'tile', body: 'Buffer White', coats: [{ glaze: 'Sleeper', from: 0.08, to: 0.62, times: 1 }, { glaze: 'Limewash', from: 0.38, to: 1, times: 1 + Math.min(1, i) }], firing: 'two5', maker: 4, madeDaysAgo: 9 })),
-    ...['Ash Tip', 'Verdigris Gate', 'Plum Siding', 'Guard Green'].map((glaze, i) => cup('Embankment Buff', [{ glaze, from: 0.2, to: 1, times: 1, side: 'outside' }], i < 2 ? 'stoker2' : null, 1 + i, 5)),
-    { form: 'plate', body: 'Buffer White', coats: [{ glaze: 'Guard Green', from: 0, to: 1, times: 1, side: 'inside', method: 'pour' }, { glaze: 'Points Iron', from: 0.7, to: 0.8, times: 1, side: 'inside', method: 'brush' }], firing: null, maker: 2, madeDaysAgo: 3 },
-    { form: 'bowl', body: 'Viaduct Porcelain', coats: [{ glaze: 'Lamp Clear', from: 0, to: 1, times: 1, side: 'inside', method: 'pour' }, { glaze: 'Kettle Blue', from: 0.3, to: 1, times: 1, side: 'outside' }], firing: null, maker: 4, madeDaysAgo: 2 },
+    ...[0, 1, 2].map((i): PlannedPiece => ({
+      form: 'tile',
+      body: 'Buffer White',
+      coats: [
+        { glaze: 'Sleeper', from: 0.08, to: 0.62, times: 1 },
+        { glaze: 'Limewash', from: 0.38, to: 1, times: 1 + Math.min(1, i) },
+      ],
+      firing: 'two5',
+      maker: 4,
+      madeDaysAgo: 9,
+    })),
+    ...['Ash Tip', 'Verdigris Gate', 'Plum Siding', 'Guard Green'].map((glaze, i) =>
+      cup(
+        'Embankment Buff',
+        [{ glaze, from: 0.2, to: 1, times: 1, side: 'outside' }],
+        i < 2 ? 'stoker2' : null,
+        1 + i,
+        5,
+      ),
+    ),
+    {
+      form: 'plate',
+      body: 'Buffer White',
+      coats: [
+        { glaze: 'Guard Green', from: 0, to: 1, times: 1, side: 'inside', method: 'pour' },
+        { glaze: 'Points Iron', from: 0.7, to: 0.8, times: 1, side: 'inside', method: 'brush' },
+      ],
+      firing: null,
+      maker: 2,
+      madeDaysAgo: 3,
+    },
+    {
+      form: 'bowl',
+      body: 'Viaduct Porcelain',
+      coats: [
+        { glaze: 'Lamp Clear', from: 0, to: 1, times: 1, side: 'inside', method: 'pour' },
+        { glaze: 'Kettle Blue', from: 0.3, to: 1, times: 1, side: 'outside' },
+      ],
+      firing: null,
+      maker: 4,
+      madeDaysAgo: 2,
+    },
     { form: 'ring strip', body: 'Embankment Buff', coats: [], firing: null, maker: 1, madeDaysAgo: 1 },
   ];
 }

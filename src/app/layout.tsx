@@ -9,7 +9,10 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Providers } from '@/ui/Providers';
 
-export const metadata: Metadata = { title: { default: 'Jiten', template: '%s · Jiten' }, description: 'The studio’s own dictionary of fired results' };
+export const metadata: Metadata = {
+  title: { default: 'Jiten', template: '%s · Jiten' },
+  description: 'The studio’s own dictionary of fired results',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -31,7 +31,11 @@ export async function withMember<I, T>(
   work: (member: Member, value: I) => Promise<T>,
 ): Promise<Outcome<T>> {
   const member = await currentMember();
-  if (!member) return failed('', 'You are signed out. Sign in again in another tab, then save: what you typed is still here.');
+  if (!member)
+    return failed(
+      '',
+      'You are signed out. Sign in again in another tab, then save: what you typed is still here.',
+    );
   if (!mayDo(member.role, least)) return failed('', `A ${member.role} may not do this; ask a ${least}.`);
   try {
     return { ok: true, value: await work(member, schema.parse(input)) };

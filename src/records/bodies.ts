@@ -44,7 +44,12 @@ export async function listBodies(base: Db): Promise<Body[]> {
 }
 
 /** Adds a body, or changes one under its optimistic lock. */
-export async function saveBody(base: Db, memberId: string, draft: BodyDraft, version: number | null): Promise<void> {
+export async function saveBody(
+  base: Db,
+  memberId: string,
+  draft: BodyDraft,
+  version: number | null,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
     await refuseNameTaken(trx, 'body', draft);
     const row = {

@@ -27,11 +27,7 @@ export async function changesOf(base: Db, what: string, rowId: string) {
     .leftJoin('member as m', 'm.id', 'c.member_id')
     .where({ 'c.what': what, 'c.row_id': rowId })
     .orderBy('c.at', 'desc')
-    .select<{ id: string; at: Date; name: string | null; before_json: string | null; after_json: string | null }[]>(
-      'c.id',
-      'c.at',
-      'm.name',
-      'c.before_json',
-      'c.after_json',
-    );
+    .select<
+      { id: string; at: Date; name: string | null; before_json: string | null; after_json: string | null }[]
+    >('c.id', 'c.at', 'm.name', 'c.before_json', 'c.after_json');
 }

@@ -50,7 +50,11 @@ export function fromJson<T>(value: unknown): T {
  * Runs work as one transaction, again from the start when two of them got in each other's way (deadlock or
  * lock wait): nothing of a failed try stays.
  */
-export async function inTransaction<T>(base: Db, work: (trx: Knex.Transaction) => Promise<T>, tries = 4): Promise<T> {
+export async function inTransaction<T>(
+  base: Db,
+  work: (trx: Knex.Transaction) => Promise<T>,
+  tries = 4,
+): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await base.transaction(work);

@@ -60,13 +60,19 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
     .where('e.headword_id', id)
     .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times'])
     .select('e.*', 'g.name as ground');
-  const proofs = await proofsOf(base, entries.map((entry) => entry.id));
+  const proofs = await proofsOf(
+    base,
+    entries.map((entry) => entry.id),
+  );
   const layers = fromJson<{ glaze: string }[]>(row.layers);
   return {
     id,
     text: row.text,
     glazeIds: layers.map((layer) => layer.glaze),
-    reverse: row.depth === 2 && row.base_glaze_id ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id) : null,
+    reverse:
+      row.depth === 2 && row.base_glaze_id
+        ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id)
+        : null,
     senses: entries
       .filter((entry) => proofs.has(entry.id))
       .map((entry) => {
@@ -81,7 +87,9 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
           summary,
           colour: entry.colour,
           firstAt: entry.first_at,
-          proofs: proofs.get(entry.id)!.map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
+          proofs: proofs
+            .get(entry.id)!
+            .map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
         };
       }),
   };
@@ -98,15 +106,32 @@ async function reverseOf(base: Db, baseId: string, topId: string) {
 /** How many proofs of a sense are shown with their pictures; counts are of all. */
 const SHOWN = 60;
 
-async function proofsOf(base: Db, entryIds: readonly string[]): Promise<Map<string, Omit<Proof, 'agrees'>[]>> {
+async function proofsOf(
+  base: Db,
+  entryIds: readonly string[],
+): Promise<Map<string, Omit<Proof, 'agrees'>[]>> {
   const rows = await proofRows(base, entryIds)
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
-    .select('z.side', 'z.low', 'z.high', 'z.piece_id', 'p.label', 'ph.hash as photo_hash', 'f.id as firing_id', 'k.name as kiln', 'f.number', 'r.note');
+    .select(
+      'z.side',
+      'z.low',
+      'z.high',
+      'z.piece_id',
+      'p.label',
+      'ph.hash as photo_hash',
+      'f.id as firing_id',
+      'k.name as kiln',
+      'f.number',
+      'r.note',
+    );
   const newest = new Set((await newestVersions(base)).values());
   const found = new Map<string, Omit<Proof, 'agrees'>[]>();
-  const defects = await defectsOf(base, rows.map((row) => row.reading_id));
+  const defects = await defectsOf(
+    base,
+    rows.map((row) => row.reading_id),
+  );
   for (const row of rows) {
     const list = found.get(row.entry_id) ?? [];
     found.set(row.entry_id, list);
@@ -142,5 +167,9 @@ export async function headwordsOf(base: Db, glazeId: string) {
     .where('e.proofs', '>', 0)
     .groupBy('h.id', 'h.text')
     .orderBy('h.text')
-    .select<{ id: string; text: string; proofs: number }[]>('h.id', 'h.text', base.raw('cast(sum(e.proofs) as signed) as proofs'));
+    .select<{ id: string; text: string; proofs: number }[]>(
+      'h.id',
+      'h.text',
+      base.raw('cast(sum(e.proofs) as signed) as proofs'),
+    );
 }

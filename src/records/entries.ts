@@ -1,5 +1,14 @@
 import { createHash } from 'node:crypto';
-import { entryKey, groundKey, groundOf, headwordKey, headwordOf, type Atmosphere, type Ground, type Stack } from '@/core/coats';
+import {
+  entryKey,
+  groundKey,
+  groundOf,
+  headwordKey,
+  headwordOf,
+  type Atmosphere,
+  type Ground,
+  type Stack,
+} from '@/core/coats';
 import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
@@ -96,12 +105,28 @@ export interface ProofRow {
 /** The zones of entries that have a live reading after the firing: their proofs, newest first. */
 export function proofRows(base: Db, entryIds: readonly string[]) {
   return base('zone as z')
-    .join('reading as r', (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'))
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
     .join('firing as f', 'f.id', 'z.firing_id')
     .whereIn('z.entry_id', entryIds)
     .whereNull('z.ended_at')
     .orderBy('r.at', 'desc')
-    .select('z.id as zone_id', 'z.entry_id', 'z.versions', 'z.swatch_hash', 'z.colour as zone_colour', 'r.id as reading_id', 'r.surface', 'r.movement', 'r.colour', 'r.at', 'f.cone', 'f.achieved_cone');
+    .select(
+      'z.id as zone_id',
+      'z.entry_id',
+      'z.versions',
+      'z.swatch_hash',
+      'z.colour as zone_colour',
+      'r.id as reading_id',
+      'r.surface',
+      'r.movement',
+      'r.colour',
+      'r.at',
+      'f.cone',
+      'f.achieved_cone',
+    );
 }
 
 /** Defects by reading. */
@@ -115,8 +140,14 @@ export async function defectsOf(base: Db, readingIds: readonly string[]) {
 }
 
 /** Whether a proof counts: newest recipe versions, and a firing within half a cone of its target. */
-export function proofCounts(row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_cone'>, newest: ReadonlySet<string>): boolean {
-  return hitTarget(row.cone, row.achieved_cone) && fromJson<string[]>(row.versions).every((version) => newest.has(version));
+export function proofCounts(
+  row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_cone'>,
+  newest: ReadonlySet<string>,
+): boolean {
+  return (
+    hitTarget(row.cone, row.achieved_cone) &&
+    fromJson<string[]>(row.versions).every((version) => newest.has(version))
+  );
 }
 
 /**
@@ -126,7 +157,10 @@ export function proofCounts(row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_
 export async function refreshEntries(trx: Db, entryIds: readonly string[]): Promise<void> {
   if (entryIds.length === 0) return;
   const rows: ProofRow[] = await proofRows(trx, entryIds);
-  const defects = await defectsOf(trx, rows.map((row) => row.reading_id));
+  const defects = await defectsOf(
+    trx,
+    rows.map((row) => row.reading_id),
+  );
   const newest = new Set((await newestVersions(trx)).values());
   for (const id of entryIds) {
     const proofs = rows.filter((row) => row.entry_id === id);
@@ -141,7 +175,9 @@ export async function refreshEntries(trx: Db, entryIds: readonly string[]): Prom
         counts: proofCounts(row, newest),
       };
     });
-    await trx('entry').where({ id }).update(summaryRow(agreementOf(seen), proofs));
+    await trx('entry')
+      .where({ id })
+      .update(summaryRow(agreementOf(seen), proofs));
   }
 }
 

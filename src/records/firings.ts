@@ -67,7 +67,13 @@ function firingRows(base: Db) {
   return base('firing as f')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin(counted, 'n.firing_id', 'f.id')
-    .select('f.*', 'k.name as kiln_name', 'n.pieces', 'n.waiting', base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"));
+    .select(
+      'f.*',
+      'k.name as kiln_name',
+      'n.pieces',
+      'n.waiting',
+      base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"),
+    );
 }
 
 function firingOf(row: Record<string, never>): Firing {
@@ -96,8 +102,14 @@ function firingOf(row: Record<string, never>): Firing {
 }
 
 /** Firings, newest first; `states` narrows them. */
-export async function listFirings(base: Db, { states, limit = 60 }: { states?: readonly FiringState[]; limit?: number } = {}) {
-  const query = firingRows(base).orderBy([{ column: 'f.planned_on', order: 'desc' }, { column: 'f.number', order: 'desc' }]);
+export async function listFirings(
+  base: Db,
+  { states, limit = 60 }: { states?: readonly FiringState[]; limit?: number } = {},
+) {
+  const query = firingRows(base).orderBy([
+    { column: 'f.planned_on', order: 'desc' },
+    { column: 'f.number', order: 'desc' },
+  ]);
   if (states) void query.whereIn('f.state', states);
   return (await query.limit(limit)).map(firingOf);
 }
@@ -110,7 +122,12 @@ export async function firingById(base: Db, id: string): Promise<Firing> {
 }
 
 /** Plans a firing, or changes what was planned. The kiln counts its own firings. */
-export async function saveFiring(base: Db, memberId: string, draft: FiringDraft, version: number | null): Promise<void> {
+export async function saveFiring(
+  base: Db,
+  memberId: string,
+  draft: FiringDraft,
+  version: number | null,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
     const row = {
       kiln_id: draft.kilnId,
@@ -128,7 +145,9 @@ export async function saveFiring(base: Db, memberId: string, draft: FiringDraft,
     const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
     if (!kiln) throw new Refusal('kilnId', 'Choose a kiln.');
     if (await trx('firing').where({ id: draft.id }).first('id')) return;
-    const [{ last }] = (await trx('firing').where({ kiln_id: draft.kilnId }).max('number as last')) as [{ last: number | null }];
+    const [{ last }] = (await trx('firing').where({ kiln_id: draft.kilnId }).max('number as last')) as [
+      { last: number | null },
+    ];
     await trx('firing').insert({ id: draft.id, ...row, number: (last ?? 0) + 1, state: 'loading' });
     await noteChange(trx, memberId, 'firing', draft.id, null, row);
   });
@@ -152,15 +171,27 @@ export async function loadPieces(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await lockWhile(trx, firingId, ['loading']);
-    const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [{ last: number | null }];
+    const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [
+      { last: number | null },
+    ];
     let place = last ?? 0;
     for (const { pieceId, shelf } of places) {
       const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
       if (!piece) throw new NotThere('This piece');
       if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
-      if (piece.stage === 'loaded') throw new Refusal('pieces', `${piece.label} is already in another firing.`);
-      await trx('firing_piece').insert({ firing_id: firingId, piece_id: pieceId, shelf, place: ++place, state: 'loaded', at: new Date() });
-      await trx('coat').where({ piece_id: pieceId, ended_at: null, firing_id: null }).update({ firing_id: firingId });
+      if (piece.stage === 'loaded')
+        throw new Refusal('pieces', `${piece.label} is already in another firing.`);
+      await trx('firing_piece').insert({
+        firing_id: firingId,
+        piece_id: pieceId,
+        shelf,
+        place: ++place,
+        state: 'loaded',
+        at: new Date(),
+      });
+      await trx('coat')
+        .where({ piece_id: pieceId, ended_at: null, firing_id: null })
+        .update({ firing_id: firingId });
       await trx('piece').where({ id: pieceId }).update({ stage: 'loaded', fate: null });
       await layZones(trx, pieceId, firingId);
     }
@@ -169,14 +200,21 @@ export async function loadPieces(
 }
 
 /** Takes a piece out of a firing that is still being loaded. */
-export async function unloadPiece(base: Db, memberId: string, firingId: string, pieceId: string): Promise<void> {
+export async function unloadPiece(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  pieceId: string,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
     await lockWhile(trx, firingId, ['loading']);
     const read = await trx('reading').where({ firing_id: firingId, piece_id: pieceId }).first('id');
     if (read) throw new Refusal('pieces', 'Something was already written about this piece in this firing.');
     await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).delete();
     await trx('zone').where({ firing_id: firingId, piece_id: pieceId }).delete();
-    const back = await trx('coat').where({ firing_id: firingId, piece_id: pieceId, ended_at: null }).update({ firing_id: null });
+    const back = await trx('coat')
+      .where({ firing_id: firingId, piece_id: pieceId, ended_at: null })
+      .update({ firing_id: null });
     const before = await trx('firing_piece').where({ piece_id: pieceId }).first('firing_id');
     await trx('piece')
       .where({ id: pieceId })
@@ -188,7 +226,8 @@ export async function unloadPiece(base: Db, memberId: string, firingId: string, 
 async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
   const row = await trx('firing').where({ id: firingId }).forUpdate().first('state', 'version');
   if (!row) throw new NotThere('This firing');
-  if (!states.includes(row.state)) throw new Refusal('state', `This firing is ${row.state}, not ${states.join(' or ')}.`);
+  if (!states.includes(row.state))
+    throw new Refusal('state', `This firing is ${row.state}, not ${states.join(' or ')}.`);
   return row as { state: FiringState; version: number };
 }
 
@@ -217,20 +256,34 @@ export async function advanceFiring(
     if (goal > now) {
       const at = facts.at ?? new Date();
       const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at]);
-      await trx('firing').where({ id: firingId }).update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
+      await trx('firing')
+        .where({ id: firingId })
+        .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
       await noteChange(trx, memberId, 'firing', firingId, { state }, { state: to });
     }
-    if (to === 'open') await trx('piece').where({ stage: 'loaded' }).whereIn('id', trx('firing_piece').where({ firing_id: firingId }).select('piece_id')).update({ stage: 'fired' });
+    if (to === 'open')
+      await trx('piece')
+        .where({ stage: 'loaded' })
+        .whereIn('id', trx('firing_piece').where({ firing_id: firingId }).select('piece_id'))
+        .update({ stage: 'fired' });
     if (facts.achievedCone !== undefined) await setAchievedCone(trx, memberId, firingId, facts.achievedCone);
   });
 }
 
 /** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
-async function setAchievedCone(trx: Db, memberId: string, firingId: string, cone: number | null): Promise<void> {
+async function setAchievedCone(
+  trx: Db,
+  memberId: string,
+  firingId: string,
+  cone: number | null,
+): Promise<void> {
   const before = await trx('firing').where({ id: firingId }).first('achieved_cone');
   if (before.achieved_cone === cone) return;
   await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
   await noteChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
   const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
-  await refreshEntries(trx, touched.map((row) => row.entry_id));
+  await refreshEntries(
+    trx,
+    touched.map((row) => row.entry_id),
+  );
 }

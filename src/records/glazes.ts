@@ -71,7 +71,12 @@ export async function newestVersions(base: Db): Promise<Map<string, string>> {
 }
 
 /** Adds a glaze with its first version, or changes what is said about one. */
-export async function saveGlaze(base: Db, memberId: string, draft: GlazeDraft, version: number | null): Promise<void> {
+export async function saveGlaze(
+  base: Db,
+  memberId: string,
+  draft: GlazeDraft,
+  version: number | null,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
     await refuseNameTaken(trx, 'glaze', draft);
     const row = {
@@ -103,7 +108,11 @@ export async function saveGlaze(base: Db, memberId: string, draft: GlazeDraft, v
 }
 
 /** Refuses a name that another row of the table has. */
-export async function refuseNameTaken(trx: Db, table: string, draft: { id: string; name: string }): Promise<void> {
+export async function refuseNameTaken(
+  trx: Db,
+  table: string,
+  draft: { id: string; name: string },
+): Promise<void> {
   const other = await trx(table).where({ name: draft.name }).whereNot({ id: draft.id }).first('id');
   if (other) throw new Refusal('name', `There is already a ${table} called ${draft.name}.`);
 }

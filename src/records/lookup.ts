@@ -17,7 +17,12 @@ const EACH = 6;
  * glazes, clays, firings and defects by name.
  */
 export async function lookUp(base: Db, text: string): Promise<Answer[]> {
-  const words = text.trim().toLowerCase().split(/[\s,]+/).filter(Boolean).slice(0, 6);
+  const words = text
+    .trim()
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean)
+    .slice(0, 6);
   if (words.length === 0) return [];
   const [pieces, entries, glazes, bodies, firings] = await Promise.all([
     piecesBy(base, text),
@@ -26,35 +31,85 @@ export async function lookUp(base: Db, text: string): Promise<Answer[]> {
     named(base, 'body', 'name', words),
     firingsBy(base, words),
   ]);
-  const defects = DEFECTS.filter(({ id, name }) => words.every((word) => id.includes(word) || name.includes(word)));
+  const defects = DEFECTS.filter(({ id, name }) =>
+    words.every((word) => id.includes(word) || name.includes(word)),
+  );
   return [
     ...pieces,
-    ...entries.map((row) => ({ kind: 'entry' as const, text: row.label, detail: 'entry', href: `/entry/${row.id}` })),
-    ...glazes.map((row) => ({ kind: 'glaze' as const, text: row.label, detail: 'glaze', href: `/glazes?at=${row.id}` })),
-    ...bodies.map((row) => ({ kind: 'clay' as const, text: row.label, detail: 'clay', href: `/clays?at=${row.id}` })),
+    ...entries.map((row) => ({
+      kind: 'entry' as const,
+      text: row.label,
+      detail: 'entry',
+      href: `/entry/${row.id}`,
+    })),
+    ...glazes.map((row) => ({
+      kind: 'glaze' as const,
+      text: row.label,
+      detail: 'glaze',
+      href: `/glazes?at=${row.id}`,
+    })),
+    ...bodies.map((row) => ({
+      kind: 'clay' as const,
+      text: row.label,
+      detail: 'clay',
+      href: `/clays?at=${row.id}`,
+    })),
     ...firings,
-    ...defects.slice(0, EACH).map(({ id, name, look }) => ({ kind: 'defect' as const, text: name, detail: look, href: `/clinic#${id}` })),
+    ...defects.slice(0, EACH).map(({ id, name, look }) => ({
+      kind: 'defect' as const,
+      text: name,
+      detail: look,
+      href: `/clinic#${id}`,
+    })),
   ];
 }
 
 async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   const digits = text.match(/\d+/)?.[0];
   if (!digits) return [];
-  const rows = await base('piece as p').join('body as b', 'b.id', 'p.body_id').where('p.number', Number(digits)).limit(EACH).select('p.label', 'p.form', 'p.stage', 'b.name');
-  return rows.map((row) => ({ kind: 'piece', text: row.label, detail: `${row.form}, ${row.name}, ${row.stage}`, href: `/pieces/${row.label}` }));
+  const rows = await base('piece as p')
+    .join('body as b', 'b.id', 'p.body_id')
+    .where('p.number', Number(digits))
+    .limit(EACH)
+    .select('p.label', 'p.form', 'p.stage', 'b.name');
+  return rows.map((row) => ({
+    kind: 'piece',
+    text: row.label,
+    detail: `${row.form}, ${row.name}, ${row.stage}`,
+    href: `/pieces/${row.label}`,
+  }));
 }
 
-function named(base: Db, table: string, column: string, words: readonly string[]): Promise<{ id: string; label: string }[]> {
-  const query = base(table).orderByRaw('char_length(??)', [column]).limit(EACH).select('id', `${column} as label`);
-  if (table === 'headword') void query.whereExists(base('entry').whereRaw('entry.headword_id = headword.id').where('proofs', '>', 0));
+function named(
+  base: Db,
+  table: string,
+  column: string,
+  words: readonly string[],
+): Promise<{ id: string; label: string }[]> {
+  const query = base(table)
+    .orderByRaw('char_length(??)', [column])
+    .limit(EACH)
+    .select('id', `${column} as label`);
+  if (table === 'headword')
+    void query.whereExists(base('entry').whereRaw('entry.headword_id = headword.id').where('proofs', '>', 0));
   else void query.whereNull('ended_at');
-  for (const word of words.filter((w) => w !== 'over')) void query.whereILike(column, `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  for (const word of words.filter((w) => w !== 'over'))
+    void query.whereILike(column, `%${word.replace(/[\\%_]/g, '\\$&')}%`);
   return query;
 }
 
 async function firingsBy(base: Db, words: readonly string[]): Promise<Answer[]> {
-  const query = base('firing as f').join('kiln as k', 'k.id', 'f.kiln_id').orderBy('f.planned_on', 'desc').limit(EACH);
-  for (const word of words) void query.whereRaw("concat(k.name, ' ', f.number, ' cone ', f.cone, ' ', f.kind) like ?", [`%${word}%`]);
+  const query = base('firing as f')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .orderBy('f.planned_on', 'desc')
+    .limit(EACH);
+  for (const word of words)
+    void query.whereRaw("concat(k.name, ' ', f.number, ' cone ', f.cone, ' ', f.kind) like ?", [`%${word}%`]);
   const rows = await query.select('f.id', 'k.name', 'f.number', 'f.cone', 'f.kind');
-  return rows.map((row) => ({ kind: 'firing', text: `${row.name} ${row.number}`, detail: `${row.kind}, cone ${row.cone}`, href: `/kilns/${row.id}` }));
+  return rows.map((row) => ({
+    kind: 'firing',
+    text: `${row.name} ${row.number}`,
+    detail: `${row.kind}, cone ${row.cone}`,
+    href: `/kilns/${row.id}`,
+  }));
 }

@@ -60,7 +60,13 @@ export async function checkPassword(base: Db, signIn: string, password: string):
 export async function startSession(base: Db, memberId: string, agent: string): Promise<string> {
   const id = newId();
   const now = new Date();
-  await base('session').insert({ id, member_id: memberId, agent: agent.slice(0, 200), created_at: now, seen_at: now });
+  await base('session').insert({
+    id,
+    member_id: memberId,
+    agent: agent.slice(0, 200),
+    created_at: now,
+    seen_at: now,
+  });
   return id;
 }
 
@@ -79,7 +85,10 @@ export async function memberOfSession(base: Db, sessionId: string): Promise<Memb
 }
 
 /** Ends one session, or all of a member's. */
-export async function endSessions(base: Db, which: { sessionId: string } | { memberId: string }): Promise<void> {
+export async function endSessions(
+  base: Db,
+  which: { sessionId: string } | { memberId: string },
+): Promise<void> {
   const where = 'sessionId' in which ? { id: which.sessionId } : { member_id: which.memberId };
   await base('session').where(where).whereNull('ended_at').update({ ended_at: new Date() });
 }
@@ -89,7 +98,12 @@ export async function sessionsOf(base: Db, memberId: string) {
   return base('session')
     .where({ member_id: memberId, ended_at: null })
     .orderBy('seen_at', 'desc')
-    .select<{ id: string; agent: string; created_at: Date; seen_at: Date }[]>('id', 'agent', 'created_at', 'seen_at');
+    .select<{ id: string; agent: string; created_at: Date; seen_at: Date }[]>(
+      'id',
+      'agent',
+      'created_at',
+      'seen_at',
+    );
 }
 
 /** Makes the first technician of an empty studio; refused once anybody is there. */

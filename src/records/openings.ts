@@ -21,9 +21,14 @@ export interface OpeningPiece extends PieceRow {
 }
 
 /** A firing with its pieces in the order they come out: top shelf first, then by place. */
-export async function openingOf(base: Db, firingId: string): Promise<{ firing: Firing; pieces: OpeningPiece[] }> {
+export async function openingOf(
+  base: Db,
+  firingId: string,
+): Promise<{ firing: Firing; pieces: OpeningPiece[] }> {
   const firing = await firingById(base, firingId);
-  const load: { piece_id: string; shelf: number; place: number; state: OpeningPiece['state'] }[] = await base('firing_piece')
+  const load: { piece_id: string; shelf: number; place: number; state: OpeningPiece['state'] }[] = await base(
+    'firing_piece',
+  )
     .where({ firing_id: firingId })
     .orderBy([{ column: 'shelf', order: 'desc' }, { column: 'place' }])
     .select('piece_id', 'shelf', 'place', 'state');

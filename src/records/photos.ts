@@ -43,7 +43,9 @@ export async function addPhoto(
   const pixels = await rawPixels(upright.data, 480);
   const frame = photo.frame ?? guessFrame(pixels);
   const { width, height } = upright.info;
-  const cut = photo.firingId ? await cutSwatches(base, store, photo.pieceId, photo.firingId, upright.data, { width, height }, frame) : [];
+  const cut = photo.firingId
+    ? await cutSwatches(base, store, photo.pieceId, photo.firingId, upright.data, { width, height }, frame)
+    : [];
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
     if (!(await trx('piece').where({ id: photo.pieceId }).first('id'))) throw new NotThere('This piece');
@@ -67,7 +69,12 @@ export async function addPhoto(
 }
 
 async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<string[]> {
-  const rows: { entry_id: string }[] = await trx('zone').whereIn('id', cut.map((zone) => zone.zoneId)).select('entry_id');
+  const rows: { entry_id: string }[] = await trx('zone')
+    .whereIn(
+      'id',
+      cut.map((zone) => zone.zoneId),
+    )
+    .select('entry_id');
   return rows.map((row) => row.entry_id);
 }
 
@@ -79,12 +86,19 @@ async function encode(bytes: Buffer) {
       .webp({ quality: 88 })
       .toBuffer({ resolveWithObject: true });
   } catch {
-    throw new Refusal('photo', 'This file is not a picture that can be read (JPEG, PNG, WebP, AVIF or TIFF).');
+    throw new Refusal(
+      'photo',
+      'This file is not a picture that can be read (JPEG, PNG, WebP, AVIF or TIFF).',
+    );
   }
 }
 
 async function rawPixels(bytes: Buffer, width: number): Promise<Pixels> {
-  const { data, info } = await sharp(bytes).resize(width, null, { withoutEnlargement: true }).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  const { data, info } = await sharp(bytes)
+    .resize(width, null, { withoutEnlargement: true })
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
 }
 
@@ -106,8 +120,17 @@ async function cutSwatches(
     zones.map(async (zone) => {
       const box = zoneBox(size, frame, { side: zone.side, from: zone.low, to: zone.high });
       const patch = sharp(bytes).extract(box);
-      const swatch = await patch.clone().resize(SWATCH.width, SWATCH.height, { fit: 'cover' }).webp({ quality: 80 }).toBuffer();
-      const { data, info } = await patch.clone().resize(40, 40, { fit: 'fill' }).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+      const swatch = await patch
+        .clone()
+        .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
+        .webp({ quality: 80 })
+        .toBuffer();
+      const { data, info } = await patch
+        .clone()
+        .resize(40, 40, { fit: 'fill' })
+        .removeAlpha()
+        .raw()
+        .toBuffer({ resolveWithObject: true });
       return {
         zoneId: zone.id as string,
         swatch_hash: await store.put(swatch),
@@ -118,7 +141,10 @@ async function cutSwatches(
 }
 
 /** The live photos of pieces, newest first. */
-export async function photosOf(base: Db, pieceIds: readonly string[]): Promise<(StoredPhoto & { pieceId: string })[]> {
+export async function photosOf(
+  base: Db,
+  pieceIds: readonly string[],
+): Promise<(StoredPhoto & { pieceId: string })[]> {
   const rows = await base('photo').whereIn('piece_id', pieceIds).whereNull('ended_at').orderBy('at', 'desc');
   return rows.map((row) => ({
     id: row.id,
@@ -133,13 +159,20 @@ export async function photosOf(base: Db, pieceIds: readonly string[]): Promise<(
 }
 
 /** A stored picture at one of the served widths, made at first asking; null when there is none. */
-export async function pictureAt(store: Store, hash: string, width: (typeof PICTURE_WIDTHS)[number] | null): Promise<Buffer | null> {
+export async function pictureAt(
+  store: Store,
+  hash: string,
+  width: (typeof PICTURE_WIDTHS)[number] | null,
+): Promise<Buffer | null> {
   if (width === null) return store.get(hash);
   const made = await store.getBeside(hash, String(width));
   if (made) return made;
   const full = await store.get(hash);
   if (!full) return null;
-  const small = await sharp(full).resize(width, null, { withoutEnlargement: true }).webp({ quality: 80 }).toBuffer();
+  const small = await sharp(full)
+    .resize(width, null, { withoutEnlargement: true })
+    .webp({ quality: 80 })
+    .toBuffer();
   await store.putBeside(hash, String(width), small);
   return small;
 }

@@ -44,10 +44,19 @@ export interface PieceFilter {
   readonly limit?: number;
 }
 
-const SORTS = { number: 'p.number', form: 'p.form', body: 'b.name', stage: 'p.stage', madeAt: 'p.made_at' } as const;
+const SORTS = {
+  number: 'p.number',
+  form: 'p.form',
+  body: 'b.name',
+  stage: 'p.stage',
+  madeAt: 'p.made_at',
+} as const;
 
 function pieceRows(base: Db) {
-  return base('piece as p').join('body as b', 'b.id', 'p.body_id').join('member as m', 'm.id', 'p.member_id').leftJoin('photo as ph', 'ph.id', 'p.photo_id');
+  return base('piece as p')
+    .join('body as b', 'b.id', 'p.body_id')
+    .join('member as m', 'm.id', 'p.member_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id');
 }
 
 function filtered(base: Db, filter: PieceFilter) {
@@ -56,7 +65,11 @@ function filtered(base: Db, filter: PieceFilter) {
   if (filter.stage) void query.where('p.stage', filter.stage);
   if (filter.fate) void query.where('p.fate', filter.fate);
   if (filter.bodyId) void query.where('p.body_id', filter.bodyId);
-  if (filter.glazeId) void query.whereIn('p.id', base('coat').where({ glaze_id: filter.glazeId, ended_at: null }).select('piece_id'));
+  if (filter.glazeId)
+    void query.whereIn(
+      'p.id',
+      base('coat').where({ glaze_id: filter.glazeId, ended_at: null }).select('piece_id'),
+    );
   const digits = filter.text?.match(/\d+/)?.[0];
   if (digits) void query.where('p.number', Number(digits));
   else if (filter.text) void query.whereILike('b.name', `%${filter.text.replace(/[\\%_]/g, '\\$&')}%`);
@@ -64,11 +77,17 @@ function filtered(base: Db, filter: PieceFilter) {
 }
 
 /** Pieces by filter, newest number first unless sorted otherwise, with how many there are in all. */
-export async function listPieces(base: Db, filter: PieceFilter): Promise<{ rows: PieceRow[]; total: number }> {
+export async function listPieces(
+  base: Db,
+  filter: PieceFilter,
+): Promise<{ rows: PieceRow[]; total: number }> {
   const { sort = 'number', order = 'desc', offset = 0, limit = 50 } = filter;
   const ids: string[] = (
     await filtered(base, filter)
-      .orderBy([{ column: SORTS[sort], order }, { column: 'p.number', order }])
+      .orderBy([
+        { column: SORTS[sort], order },
+        { column: 'p.number', order },
+      ])
       .offset(offset)
       .limit(limit)
       .select('p.id')
@@ -80,7 +99,9 @@ export async function listPieces(base: Db, filter: PieceFilter): Promise<{ rows:
 /** Pieces of these ids, in their order; unknown ids are left out. */
 export async function piecesById(base: Db, ids: readonly string[]): Promise<PieceRow[]> {
   if (ids.length === 0) return [];
-  const rows = await pieceRows(base).whereIn('p.id', ids).select('p.*', 'b.name as body', 'b.colour_oxidation', 'm.name as maker', 'ph.hash as photo_hash');
+  const rows = await pieceRows(base)
+    .whereIn('p.id', ids)
+    .select('p.*', 'b.name as body', 'b.colour_oxidation', 'm.name as maker', 'ph.hash as photo_hash');
   const coats = await coatsOf(base, ids);
   const found = new Map(rows.map((row) => [row.id as string, row]));
   return ids.flatMap((id) => {
@@ -151,10 +172,18 @@ export interface PiecePage extends PieceRow {
 
 /** Everything known about one piece; `key` is its id or its label. @throws NotThere */
 export async function piecePage(base: Db, key: string): Promise<PiecePage> {
-  const row = await base('piece').where({ id: key }).orWhere({ label: key.toUpperCase() }).first('id', 'twin_key');
+  const row = await base('piece')
+    .where({ id: key })
+    .orWhere({ label: key.toUpperCase() })
+    .first('id', 'twin_key');
   if (!row) throw new NotThere(`Piece ${key}`);
   const [piece] = await piecesById(base, [row.id]);
-  const twins = await base('piece').where({ twin_key: row.twin_key }).whereNot({ id: row.id }).orderBy('number').limit(40).select('id', 'label', 'stage');
+  const twins = await base('piece')
+    .where({ twin_key: row.twin_key })
+    .whereNot({ id: row.id })
+    .orderBy('number')
+    .limit(40)
+    .select('id', 'label', 'stage');
   return {
     ...piece!,
     firings: await firingsWithZones(base, row.id),
@@ -199,7 +228,18 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     .where(where)
     .whereNull('z.ended_at')
     .orderBy(['z.piece_id', 'z.side', 'z.low'])
-    .select('z.*', 'e.stack', 'e.proofs', 'e.agreeing', 'e.headword_id', 'e.summary', 'e.swatch_hash as entry_swatch', 'e.colour as entry_colour', 'h.text', 'g.name as ground');
+    .select(
+      'z.*',
+      'e.stack',
+      'e.proofs',
+      'e.agreeing',
+      'e.headword_id',
+      'e.summary',
+      'e.swatch_hash as entry_swatch',
+      'e.colour as entry_colour',
+      'h.text',
+      'g.name as ground',
+    );
   return rows.map((row) => ({
     id: row.id as string,
     pieceId: row.piece_id as string,
@@ -229,5 +269,8 @@ export async function waitingPieces(base: Db): Promise<PieceRow[]> {
     .orderBy('number')
     .limit(200)
     .select('id');
-  return piecesById(base, rows.map((row) => row.id));
+  return piecesById(
+    base,
+    rows.map((row) => row.id),
+  );
 }

@@ -35,7 +35,9 @@ export async function savePieces(
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
     let next = await lockSeries(trx);
-    const known = await trx('piece').whereIn('id', ids).select<{ id: string; label: string }[]>('id', 'label');
+    const known = await trx('piece')
+      .whereIn('id', ids)
+      .select<{ id: string; label: string }[]>('id', 'label');
     const labels = new Map(known.map((row) => [row.id, row.label]));
     const fresh = ids.filter((id) => !labels.has(id));
     const row = { ...pieceRow(draft), member_id: memberId, made_at: madeAt };
@@ -72,7 +74,15 @@ function pieceRow(draft: PieceDraft) {
 
 /** Pieces with the same key are meant to be equal: same body, same coats in order. */
 function twinKey(draft: PieceDraft): string {
-  const coats = draft.coats.map((c) => [c.glazeId, wayOf(c.method), c.times, c.side, c.from.toFixed(3), c.to.toFixed(3), c.wiped]);
+  const coats = draft.coats.map((c) => [
+    c.glazeId,
+    wayOf(c.method),
+    c.times,
+    c.side,
+    c.from.toFixed(3),
+    c.to.toFixed(3),
+    c.wiped,
+  ]);
   return createHash('sha256')
     .update(JSON.stringify([draft.bodyId, draft.form, coats]))
     .digest('base64url');
@@ -84,7 +94,10 @@ async function coatRows(trx: Db, coats: readonly CoatDraft[]) {
   const versions = await newestVersions(trx);
   const batches = coats.flatMap((coat) => coat.batchId ?? []);
   const mixedFrom = new Map<string, string>(
-    (await trx('batch').whereIn('id', batches).select('id', 'glaze_version_id')).map((b) => [b.id, b.glaze_version_id]),
+    (await trx('batch').whereIn('id', batches).select('id', 'glaze_version_id')).map((b) => [
+      b.id,
+      b.glaze_version_id,
+    ]),
   );
   return coats.map((coat, position) => {
     const version = (coat.batchId && mixedFrom.get(coat.batchId)) || versions.get(coat.glazeId);
@@ -130,7 +143,14 @@ export async function correctPiece(
     const before = await trx('piece').where({ id }).first('stage');
     if (!before) throw new NotThere('This piece');
     const unfired = coats.some((coat) => coat.firing_id === null);
-    const stage = before.stage === 'loaded' ? 'loaded' : unfired ? 'glazed' : before.stage === 'glazed' ? 'made' : before.stage;
+    const stage =
+      before.stage === 'loaded'
+        ? 'loaded'
+        : unfired
+          ? 'glazed'
+          : before.stage === 'glazed'
+            ? 'made'
+            : before.stage;
     await changeRow(trx, memberId, 'piece', id, version, { ...pieceRow(draft), stage });
     if (!sameCoats(rows, coats)) {
       await trx('coat').where({ piece_id: id, ended_at: null }).update({ ended_at: new Date() });
@@ -143,6 +163,18 @@ export async function correctPiece(
 
 function sameCoats(rows: readonly Record<string, unknown>[], coats: readonly CoatRow[]): boolean {
   const plain = (coat: Record<string, unknown>) =>
-    JSON.stringify([coat.glaze_id, coat.batch_id, coat.method, coat.times, coat.seconds, coat.side, coat.low, coat.high, coat.firing_id, Number(coat.wiped), coat.dry_before === null ? null : Number(coat.dry_before)]);
+    JSON.stringify([
+      coat.glaze_id,
+      coat.batch_id,
+      coat.method,
+      coat.times,
+      coat.seconds,
+      coat.side,
+      coat.low,
+      coat.high,
+      coat.firing_id,
+      Number(coat.wiped),
+      coat.dry_before === null ? null : Number(coat.dry_before),
+    ]);
   return rows.length === coats.length && rows.every((row, i) => plain(row) === plain({ ...coats[i] }));
 }

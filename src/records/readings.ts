@@ -16,7 +16,11 @@ export interface ReadingDraft {
   /** "#rrggbb", or null to use the colour measured from the photo. */
   readonly colour: string | null;
   readonly note: string;
-  readonly defects: readonly { readonly defect: DefectId; readonly severity: 1 | 2 | 3; readonly place: Place }[];
+  readonly defects: readonly {
+    readonly defect: DefectId;
+    readonly severity: 1 | 2 | 3;
+    readonly place: Place;
+  }[];
 }
 
 /** All that was said about one piece at an opening. */
@@ -35,24 +39,49 @@ export interface PieceReading {
  *
  * @throws Conflict with the other reading when somebody read the same zone in between
  */
-export async function recordPiece(base: Db, memberId: string, said: PieceReading, at = new Date()): Promise<void> {
+export async function recordPiece(
+  base: Db,
+  memberId: string,
+  said: PieceReading,
+  at = new Date(),
+): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const loaded = await trx('firing_piece').where({ firing_id: said.firingId, piece_id: said.pieceId }).forUpdate().first();
+    const loaded = await trx('firing_piece')
+      .where({ firing_id: said.firingId, piece_id: said.pieceId })
+      .forUpdate()
+      .first();
     if (!loaded) throw new NotThere('This piece in this firing');
     for (const reading of said.readings) await addReading(trx, memberId, said, reading, at);
-    await trx('firing_piece').where({ firing_id: said.firingId, piece_id: said.pieceId }).update({ state: said.state });
+    await trx('firing_piece')
+      .where({ firing_id: said.firingId, piece_id: said.pieceId })
+      .update({ state: said.state });
     await trx('piece').where({ id: said.pieceId }).update({ stage: 'read' });
     if (said.fate) await setFate(trx, memberId, said.pieceId, said.firingId, said.fate, at);
-    const zones = await trx('zone').where({ piece_id: said.pieceId, firing_id: said.firingId, ended_at: null }).distinct('entry_id');
-    await refreshEntries(trx, zones.map((zone) => zone.entry_id));
+    const zones = await trx('zone')
+      .where({ piece_id: said.pieceId, firing_id: said.firingId, ended_at: null })
+      .distinct('entry_id');
+    await refreshEntries(
+      trx,
+      zones.map((zone) => zone.entry_id),
+    );
   });
 }
 
-async function addReading(trx: Db, memberId: string, said: PieceReading, reading: ReadingDraft, at: Date): Promise<void> {
+async function addReading(
+  trx: Db,
+  memberId: string,
+  said: PieceReading,
+  reading: ReadingDraft,
+  at: Date,
+): Promise<void> {
   if (await trx('reading').where({ id: reading.id }).first('id')) return;
-  const zone = await trx('zone').where({ id: reading.zoneId, piece_id: said.pieceId, ended_at: null }).first('id');
+  const zone = await trx('zone')
+    .where({ id: reading.zoneId, piece_id: said.pieceId, ended_at: null })
+    .first('id');
   if (!zone) throw new NotThere('This zone');
-  const live = await trx('reading').where({ zone_id: reading.zoneId, stage: reading.stage, ended_at: null }).first();
+  const live = await trx('reading')
+    .where({ zone_id: reading.zoneId, stage: reading.stage, ended_at: null })
+    .first();
   if (live && live.id !== reading.follows) {
     const defects = (await defectsOf(trx, [live.id])).get(live.id) ?? [];
     throw new Conflict({ ...live, defects }, 0);
@@ -75,10 +104,24 @@ async function addReading(trx: Db, memberId: string, said: PieceReading, reading
   if (defects.length) await trx('reading_defect').insert(defects);
 }
 
-async function setFate(trx: Db, memberId: string, pieceId: string, firingId: string | null, fate: Fate, at: Date): Promise<void> {
+async function setFate(
+  trx: Db,
+  memberId: string,
+  pieceId: string,
+  firingId: string | null,
+  fate: Fate,
+  at: Date,
+): Promise<void> {
   const before = await trx('piece').where({ id: pieceId }).first('fate');
   if (before.fate === fate) return;
-  await trx('fate').insert({ id: newId(), piece_id: pieceId, firing_id: firingId, fate, member_id: memberId, at });
+  await trx('fate').insert({
+    id: newId(),
+    piece_id: pieceId,
+    firing_id: firingId,
+    fate,
+    member_id: memberId,
+    at,
+  });
   await trx('piece').where({ id: pieceId }).update({ fate });
   await noteChange(trx, memberId, 'fate', pieceId, before, { fate });
 }
@@ -104,7 +147,10 @@ export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise
     .whereIn('r.piece_id', pieceIds)
     .orderBy('r.at', 'desc')
     .select('r.*', 'm.name as by');
-  const defects = await defectsOf(base, rows.map((row) => row.id));
+  const defects = await defectsOf(
+    base,
+    rows.map((row) => row.id),
+  );
   return rows.map((row) => ({
     id: row.id,
     zoneId: row.zone_id,

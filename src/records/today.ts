@@ -15,7 +15,10 @@ export async function todayIn(base: Db) {
   const refires = base('piece').whereIn('fate', ['refire', 'reglaze']).whereIn('stage', ['read']);
   const unread = base('piece').where({ stage: 'fired' });
   const first = async (query: typeof glazed) =>
-    piecesById(base, (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id as string));
+    piecesById(
+      base,
+      (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id as string),
+    );
   return {
     kilns: await listKilns(base),
     firings: live,
@@ -24,9 +27,11 @@ export async function todayIn(base: Db) {
     refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
     unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
     weak: await weakEntries(base),
-    job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as
-      | { name: string; done: number; total: number }
-      | null,
+    job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as {
+      name: string;
+      done: number;
+      total: number;
+    } | null,
   };
 }
 
@@ -41,8 +46,28 @@ async function weakEntries(base: Db) {
     .orderByRaw('e.proofs - e.agreeing desc, e.worst_severity desc, e.first_at desc')
     .limit(6)
     .select<
-      { headword_id: string; text: string; ground: string; cone: string; proofs: number; agreeing: number; worst_defect: string | null; swatch_hash: string | null }[]
-    >('e.headword_id', 'h.text', 'g.name as ground', 'e.cone', 'e.proofs', 'e.agreeing', 'e.worst_defect', 'e.swatch_hash');
+      {
+        id: string;
+        headword_id: string;
+        text: string;
+        ground: string;
+        cone: string;
+        proofs: number;
+        agreeing: number;
+        worst_defect: string | null;
+        swatch_hash: string | null;
+      }[]
+    >(
+      'e.id',
+      'e.headword_id',
+      'h.text',
+      'g.name as ground',
+      'e.cone',
+      'e.proofs',
+      'e.agreeing',
+      'e.worst_defect',
+      'e.swatch_hash',
+    );
 }
 
 /** Notes how far a long piece of background work has come; `done` = `total` ends it. */

@@ -37,7 +37,22 @@ export function wallQuery(base: Db, { grounds, cone, atmosphere }: WallChoice) {
     .where('e.proofs', '>', 0)
     .whereBetween('h.depth', [1, 2])
     .whereNotNull('h.base_glaze_id')
-    .select('e.headword_id', 'e.ground_id', 'h.base_glaze_id', 'h.top_glaze_id', 'e.base_times', 'e.top_times', 'e.proofs', 'e.agreeing', 'e.worst_defect', 'e.worst_severity', 'e.colour', 'e.swatch_hash', base.raw("json_value(e.summary, '$.surface') as surface"), base.raw("json_value(e.summary, '$.movement') as movement"));
+    .select(
+      'e.headword_id',
+      'e.ground_id',
+      'h.base_glaze_id',
+      'h.top_glaze_id',
+      'e.base_times',
+      'e.top_times',
+      'e.proofs',
+      'e.agreeing',
+      'e.worst_defect',
+      'e.worst_severity',
+      'e.colour',
+      'e.swatch_hash',
+      base.raw("json_value(e.summary, '$.surface') as surface"),
+      base.raw("json_value(e.summary, '$.movement') as movement"),
+    );
 }
 
 /** The entries of a wall, see {@link wallQuery}. */
@@ -72,7 +87,15 @@ export async function wallChoices(base: Db) {
     .whereNotNull('h.base_glaze_id')
     .groupBy('g.id', 'g.name', 'g.slips', 'b.colour_oxidation', 'e.cone', 'e.atmosphere')
     .orderBy('proofs', 'desc')
-    .select('g.id', 'g.name', 'g.slips', 'b.colour_oxidation as colour', 'e.cone', 'e.atmosphere', base.raw('cast(sum(e.proofs) as signed) as proofs'));
+    .select(
+      'g.id',
+      'g.name',
+      'g.slips',
+      'b.colour_oxidation as colour',
+      'e.cone',
+      'e.atmosphere',
+      base.raw('cast(sum(e.proofs) as signed) as proofs'),
+    );
   return rows.map((row) => ({
     groundId: row.id as string,
     ground: row.name as string,

@@ -32,10 +32,18 @@ export async function layZones(trx: Db, pieceId: string, firingId: string): Prom
   const { cone, atmosphere } = firings[here]!;
   const glazeFirings = firings.slice(0, here + 1).filter((firing) => firing.kind !== 'bisque');
   const seen = new Set(firings.slice(0, here + 1).map((firing) => firing.id));
-  const stored = (await coatsOf(trx, [pieceId])).get(pieceId)!.filter((coat) => coat.firingId && seen.has(coat.firingId));
-  const order = (coat: StoredCoat) => Math.max(0, glazeFirings.findIndex((firing) => firing.id === coat.firingId));
+  const stored = (await coatsOf(trx, [pieceId]))
+    .get(pieceId)!
+    .filter((coat) => coat.firingId && seen.has(coat.firingId));
+  const order = (coat: StoredCoat) =>
+    Math.max(
+      0,
+      glazeFirings.findIndex((firing) => firing.id === coat.firingId),
+    );
   const zones = zonesOf(stored.map((coat) => coreCoat(coat, order(coat))));
-  await trx('zone').where({ piece_id: pieceId, firing_id: firingId, ended_at: null }).update({ ended_at: new Date() });
+  await trx('zone')
+    .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
+    .update({ ended_at: new Date() });
   for (const zone of zones) {
     const entryId = await ensureEntry(trx, piece.body_id, zone.stack, {
       cone,
@@ -77,7 +85,9 @@ export async function relayZones(trx: Db, pieceId: string): Promise<void> {
       const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0];
       await carryReadings(trx, zone.id, heir.id);
       if (zone.swatch_hash && !heir.swatch_hash) {
-        await trx('zone').where({ id: heir.id }).update({ swatch_hash: zone.swatch_hash, colour: zone.colour });
+        await trx('zone')
+          .where({ id: heir.id })
+          .update({ swatch_hash: zone.swatch_hash, colour: zone.colour });
       }
     }
     await refreshEntries(trx, [...new Set([...old, ...fresh].map((zone) => zone.entry_id as string))]);
@@ -91,6 +101,7 @@ async function carryReadings(trx: Db, from: string, to: string): Promise<void> {
     const id = newId();
     await trx('reading').insert({ ...reading, id, zone_id: to });
     const defects = await trx('reading_defect').where({ reading_id: reading.id });
-    if (defects.length) await trx('reading_defect').insert(defects.map((row) => ({ ...row, reading_id: id })));
+    if (defects.length)
+      await trx('reading_defect').insert(defects.map((row) => ({ ...row, reading_id: id })));
   }
 }

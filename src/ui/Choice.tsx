@@ -15,7 +15,14 @@ interface Props<T extends string> {
 /** One of a few words. */
 export function Choice<T extends string>({ label, options, value, onChange, none, fault }: Props<T>) {
   return (
-    <TextField select label={label} value={value ?? ''} onChange={(event) => onChange((event.target.value || null) as T | null)} error={Boolean(fault)} helperText={fault}>
+    <TextField
+      select
+      label={label}
+      value={value ?? ''}
+      onChange={(event) => onChange((event.target.value || null) as T | null)}
+      error={Boolean(fault)}
+      helperText={fault}
+    >
       {none && <MenuItem value="">{none}</MenuItem>}
       {options.map((option) => (
         <MenuItem key={option} value={option}>

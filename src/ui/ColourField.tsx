@@ -2,6 +2,26 @@
 import TextField from '@mui/material/TextField';
 
 /** A fired colour, picked or typed as #rrggbb. */
-export function ColourField({ label, value, onChange, fault }: { label: string; value: string; onChange: (hex: string) => void; fault?: string | undefined }) {
-  return <TextField label={label} type="color" value={value} onChange={(event) => onChange(event.target.value)} error={Boolean(fault)} helperText={fault} slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { height: 24 } } }} />;
+export function ColourField({
+  label,
+  value,
+  onChange,
+  fault,
+}: {
+  label: string;
+  value: string;
+  onChange: (hex: string) => void;
+  fault?: string | undefined;
+}) {
+  return (
+    <TextField
+      label={label}
+      type="color"
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      error={Boolean(fault)}
+      helperText={fault}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { height: 24 } } }}
+    />
+  );
 }

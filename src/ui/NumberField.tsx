@@ -17,7 +17,12 @@ type Props = Omit<TextFieldProps, 'value' | 'onChange'> & {
 /** A field for a number that keeps what was typed, comma decimals included, and says when it is none. */
 export function NumberField({ value, onChange, fault, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const shown = typed !== null && (parseNumber(typed) === value || Number.isNaN(parseNumber(typed))) ? typed : value === null || Number.isNaN(value) ? (typed ?? '') : String(value);
+  const shown =
+    typed !== null && (parseNumber(typed) === value || Number.isNaN(parseNumber(typed)))
+      ? typed
+      : value === null || Number.isNaN(value)
+        ? (typed ?? '')
+        : String(value);
   const wrong = typed !== null && Number.isNaN(parseNumber(typed)) ? 'This is no number.' : fault;
   return (
     <TextField

@@ -4,22 +4,71 @@ import { useState } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
 
 /** A photo on neutral grey; a click opens it to be zoomed to its pixels. */
-export function Photo({ hash, alt, width, height }: { hash: string; alt: string; width: number | string; height: number | string }) {
+export function Photo({
+  hash,
+  alt,
+  width,
+  height,
+}: {
+  hash: string;
+  alt: string;
+  width: number | string;
+  height: number | string;
+}) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} title="Zoom" style={{ border: 0, padding: 0, width, height, background: 'var(--n8)', cursor: 'zoom-in', display: 'block' }}>
-        {/* eslint-disable-next-line @next/next/no-img-element -- pictures come from our own store, already sized */}
-        <img src={`/api/v1/photos/${hash}?width=720`} alt={alt} style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }} />
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        title="Zoom"
+        style={{
+          border: 0,
+          padding: 0,
+          width,
+          height,
+          background: 'var(--n8)',
+          cursor: 'zoom-in',
+          display: 'block',
+        }}
+      >
+        <img
+          src={`/api/v1/photos/${hash}?width=720`}
+          alt={alt}
+          style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
+        />
       </button>
-      <Dialog open={open} onClose={() => setOpen(false)} fullScreen sx={{ '& .MuiDialog-paper': { background: 'var(--n8)', border: 0 } }}>
-        <button type="button" onClick={() => setOpen(false)} style={{ position: 'fixed', right: 16, top: 16, zIndex: 2, minWidth: 48, minHeight: 48, font: '650 15px var(--sans)', border: '1px solid var(--ink)', background: 'var(--paper)', color: 'var(--ink)' }}>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        fullScreen
+        sx={{ '& .MuiDialog-paper': { background: 'var(--n8)', border: 0 } }}
+      >
+        <button
+          type="button"
+          onClick={() => setOpen(false)}
+          style={{
+            position: 'fixed',
+            right: 16,
+            top: 16,
+            zIndex: 2,
+            minWidth: 48,
+            minHeight: 48,
+            font: '650 15px var(--sans)',
+            border: '1px solid var(--ink)',
+            background: 'var(--paper)',
+            color: 'var(--ink)',
+          }}
+        >
           Close
         </button>
         <TransformWrapper maxScale={12} centerOnInit>
           <TransformComponent wrapperStyle={{ width: '100vw', height: '100dvh' }}>
-            {/* eslint-disable-next-line @next/next/no-img-element -- the full picture, to be zoomed */}
-            <img src={`/api/v1/photos/${hash}`} alt={alt} style={{ maxWidth: '100vw', maxHeight: '100dvh' }} />
+            <img
+              src={`/api/v1/photos/${hash}`}
+              alt={alt}
+              style={{ maxWidth: '100vw', maxHeight: '100dvh' }}
+            />
           </TransformComponent>
         </TransformWrapper>
       </Dialog>

@@ -4,15 +4,41 @@ import { drawnPiece } from './drawn';
 import { Silhouette } from './Silhouette';
 
 /** A piece as a small picture with its number: its photo, or its silhouette until there is one. */
-export function PieceThumb({ piece, size = 96, href = `/pieces/${piece.label}` }: { piece: PieceRow; size?: number; href?: string }) {
+export function PieceThumb({
+  piece,
+  size = 96,
+  href = `/pieces/${piece.label}`,
+}: {
+  piece: PieceRow;
+  size?: number;
+  href?: string;
+}) {
   return (
     <Link href={href} style={{ color: 'inherit', textDecoration: 'none', display: 'block', width: size }}>
-      <span style={{ background: 'var(--n8)', height: size * 1.15, display: 'grid', placeItems: 'center', overflow: 'hidden', color: 'var(--on-n8)' }}>
+      <span
+        style={{
+          background: 'var(--n8)',
+          height: size * 1.15,
+          display: 'grid',
+          placeItems: 'center',
+          overflow: 'hidden',
+          color: 'var(--on-n8)',
+        }}
+      >
         {piece.photoHash ? (
-          // eslint-disable-next-line @next/next/no-img-element -- pictures come from our own store, already sized
-          <img src={`/api/v1/photos/${piece.photoHash}?width=${size > 100 ? 320 : 96}`} alt={`${piece.form} ${piece.label}`} style={{ width: '100%', height: '100%', objectFit: 'cover' }} loading="lazy" decoding="async" />
+          <img
+            src={`/api/v1/photos/${piece.photoHash}?width=${size > 100 ? 320 : 96}`}
+            alt={`${piece.form} ${piece.label}`}
+            style={{ width: '100%', height: '100%', objectFit: 'cover' }}
+            loading="lazy"
+            decoding="async"
+          />
         ) : (
-          <Silhouette {...drawnPiece(piece)} size={Math.round(Math.min(size * 0.8, (size * 0.85 * piece.heightMm) / piece.widthMm))} title={`${piece.form} ${piece.label}, not photographed`} />
+          <Silhouette
+            {...drawnPiece(piece)}
+            size={Math.round(Math.min(size * 0.8, (size * 0.85 * piece.heightMm) / piece.widthMm))}
+            title={`${piece.form} ${piece.label}, not photographed`}
+          />
         )}
       </span>
       <span className="figures small">{piece.label}</span>

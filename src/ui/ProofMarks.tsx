@@ -1,15 +1,31 @@
 const MOST = 12;
 
 /** A tally of twins: one stroke each, a broken stroke for one that disagrees. */
-export function ProofMarks({ proofs, agreeing, height = 14 }: { proofs: number; agreeing: number; height?: number }) {
+export function ProofMarks({
+  proofs,
+  agreeing,
+  height = 14,
+}: {
+  proofs: number;
+  agreeing: number;
+  height?: number;
+}) {
   const shown = Math.min(proofs, MOST);
   const differing = proofs - agreeing;
-  const text = proofs === 0 ? 'not tried' : `${agreeing} of ${proofs} ${proofs === 1 ? 'piece' : 'pieces'} agree`;
+  const broken = differing === 0 ? 0 : Math.max(1, Math.round((differing * shown) / proofs));
+  const text =
+    proofs === 0 ? 'not tried' : `${agreeing} of ${proofs} ${proofs === 1 ? 'piece' : 'pieces'} agree`;
   return (
     <span style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }} title={text}>
       <svg width={shown * 4.5} height={height} viewBox={`0 0 ${shown * 4.5} 14`} role="img" aria-label={text}>
         {Array.from({ length: shown }, (_, i) => (
-          <path key={i} d={`M${i * 4.5 + 2} 1${i < shown - Math.min(differing, shown) ? 'V13' : 'V5.500M' + (i * 4.5 + 2) + ' 8.500V13'}`} stroke="currentColor" strokeWidth={2} fill="none" />
+          <path
+            key={i}
+            d={`M${i * 4.5 + 2} 1${i < shown - broken ? 'V13' : 'V5.500M' + (i * 4.5 + 2) + ' 8.500V13'}`}
+            stroke="currentColor"
+            strokeWidth={2}
+            fill="none"
+          />
         ))}
       </svg>
       {proofs > MOST && <span className="figures small">{proofs}</span>}

@@ -35,7 +35,11 @@ export function halfOf(side: Side, sides: readonly Side[]): Half {
 }
 
 /** How wide the piece is drawn, in units of its height of 100. */
-export function drawnWidth({ form, heightMm, widthMm }: Pick<SilhouetteProps, 'form' | 'heightMm' | 'widthMm'>): number {
+export function drawnWidth({
+  form,
+  heightMm,
+  widthMm,
+}: Pick<SilhouetteProps, 'form' | 'heightMm' | 'widthMm'>): number {
   return formShape(form).plan ? TALL : Math.min(220, (TALL * widthMm) / heightMm);
 }
 
@@ -45,16 +49,24 @@ export function bandPath(form: Form, width: number, half: Half, from: number, to
   const middle = width / 2;
   if (plan) return ringPath(middle, half, from, to);
   const at = (i: number) => from + ((to - from) * i) / STEPS;
-  const point = (t: number, sign: number) => `${(middle + sign * middle * halfWidth(t)).toFixed(2)} ${(TALL * (1 - t)).toFixed(2)}`;
+  const point = (t: number, sign: number) =>
+    `${(middle + sign * middle * halfWidth(t)).toFixed(2)} ${(TALL * (1 - t)).toFixed(2)}`;
   const steps = Array.from({ length: STEPS + 1 }, (_, i) => i);
-  const right = half === 'left' ? [`${middle} ${TALL * (1 - from)}`, `${middle} ${TALL * (1 - to)}`] : steps.map((i) => point(at(i), 1));
-  const left = half === 'right' ? [`${middle} ${TALL * (1 - to)}`, `${middle} ${TALL * (1 - from)}`] : steps.map((i) => point(at(i), -1)).reverse();
+  const right =
+    half === 'left'
+      ? [`${middle} ${TALL * (1 - from)}`, `${middle} ${TALL * (1 - to)}`]
+      : steps.map((i) => point(at(i), 1));
+  const left =
+    half === 'right'
+      ? [`${middle} ${TALL * (1 - to)}`, `${middle} ${TALL * (1 - from)}`]
+      : steps.map((i) => point(at(i), -1)).reverse();
   return `M${[...right, ...left].join('L')}Z`;
 }
 
 function ringPath(middle: number, half: Half, from: number, to: number): string {
   const [inner, outer] = [from * middle, to * middle];
-  const arc = (r: number, sweep: 0 | 1, sign: number) => `A${r} ${r} 0 0 ${sweep} ${middle} ${middle + sign * r}`;
+  const arc = (r: number, sweep: 0 | 1, sign: number) =>
+    `A${r} ${r} 0 0 ${sweep} ${middle} ${middle + sign * r}`;
   const rightHalf = `M${middle} ${middle - outer}${arc(outer, 1, 1)}V${middle + inner}${arc(inner || 0.01, 0, -1)}Z`;
   const leftHalf = `M${middle} ${middle - outer}${arc(outer, 0, 1)}V${middle + inner}${arc(inner || 0.01, 1, -1)}Z`;
   return half === 'whole' ? leftHalf + rightHalf : half === 'left' ? leftHalf : rightHalf;
@@ -72,10 +84,17 @@ export function Silhouette(props: SilhouetteProps) {
   const zones = zonesOf(coats);
   const colourOf = new Map(coats.map((coat) => [coat.glaze, coat.colour]));
   const total = width + (strip ? 8 + sides.length * 16 : 0);
-  const hatch = (zone: Zone) => `h${size}${zone.side}${Math.round(zone.from * 1e4)}${(colourOf.get(zone.stack.at(-2)?.glaze ?? '') ?? '').slice(1)}`;
+  const hatch = (zone: Zone) =>
+    `h${size}${zone.side}${Math.round(zone.from * 1e4)}${(colourOf.get(zone.stack.at(-2)?.glaze ?? '') ?? '').slice(1)}`;
   const name = title ?? `${form}, drawn with its bands`;
   return (
-    <svg height={size} width={(size * (total + 4)) / (TALL + 4)} viewBox={`-2 -2 ${total + 4} ${TALL + 4}`} role="img" aria-label={name}>
+    <svg
+      height={size}
+      width={(size * (total + 4)) / (TALL + 4)}
+      viewBox={`-2 -2 ${total + 4} ${TALL + 4}`}
+      role="img"
+      aria-label={name}
+    >
       <path d={bandPath(form, width, 'whole', 0, 1)} fill={bodyColour} />
       {zones.map((zone) => {
         const half = halfOf(zone.side, sides);
@@ -89,7 +108,13 @@ export function Silhouette(props: SilhouetteProps) {
             <path d={path} fill={colourOf.get(top.glaze)} fillOpacity={wiped ? 0.45 : 1} />
             {under && (
               <>
-                <pattern id={hatch(zone)} width={3.6} height={3.6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+                <pattern
+                  id={hatch(zone)}
+                  width={3.6}
+                  height={3.6}
+                  patternUnits="userSpaceOnUse"
+                  patternTransform="rotate(45)"
+                >
                   <rect width={1.5} height={3.6} fill={colourOf.get(under.glaze)} />
                 </pattern>
                 <path d={path} fill={`url(#${hatch(zone)})`} fillOpacity={0.85} />
@@ -98,19 +123,67 @@ export function Silhouette(props: SilhouetteProps) {
           </g>
         );
       })}
-      {sides.length > 1 && <path d={`M${width / 2} 0V${TALL}`} stroke="currentColor" strokeWidth={1} vectorEffect="non-scaling-stroke" strokeDasharray="4 3" />}
-      <path d={bandPath(form, width, 'whole', 0, 1)} fill="none" stroke="currentColor" strokeWidth={size > 60 ? 1.5 : 1} vectorEffect="non-scaling-stroke" />
-      {lit && <path d={bandPath(form, width, halfOf(lit.side, sides), lit.from, lit.to)} fill="none" stroke="var(--accent)" strokeWidth={3} vectorEffect="non-scaling-stroke" />}
-      {strip && sides.map((side, i) => <Strip key={side} x={width + 8 + i * 16} zones={zones.filter((zone) => zone.side === side)} colourOf={colourOf} bodyColour={bodyColour} />)}
+      {sides.length > 1 && (
+        <path
+          d={`M${width / 2} 0V${TALL}`}
+          stroke="currentColor"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+          strokeDasharray="4 3"
+        />
+      )}
+      <path
+        d={bandPath(form, width, 'whole', 0, 1)}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={size > 60 ? 1.5 : 1}
+        vectorEffect="non-scaling-stroke"
+      />
+      {lit && (
+        <path
+          d={bandPath(form, width, halfOf(lit.side, sides), lit.from, lit.to)}
+          fill="none"
+          stroke="var(--accent)"
+          strokeWidth={3}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {strip &&
+        sides.map((side, i) => (
+          <Strip
+            key={side}
+            x={width + 8 + i * 16}
+            zones={zones.filter((zone) => zone.side === side)}
+            colourOf={colourOf}
+            bodyColour={bodyColour}
+          />
+        ))}
     </svg>
   );
 }
 
 /** Thickness by number of applications: a dip counts 1, a brushed coat a third. */
-function Strip({ x, zones, colourOf, bodyColour }: { x: number; zones: readonly Zone[]; colourOf: ReadonlyMap<string, string>; bodyColour: string }) {
+function Strip({
+  x,
+  zones,
+  colourOf,
+  bodyColour,
+}: {
+  x: number;
+  zones: readonly Zone[];
+  colourOf: ReadonlyMap<string, string>;
+  bodyColour: string;
+}) {
   return (
     <g transform={`translate(${x} 0)`}>
-      <rect width={3} height={TALL} fill={bodyColour} stroke="currentColor" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <rect
+        width={3}
+        height={TALL}
+        fill={bodyColour}
+        stroke="currentColor"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
       {zones.map((zone) => {
         let depth = 3;
         return zone.stack.map((layer, i) => {
@@ -118,7 +191,17 @@ function Strip({ x, zones, colourOf, bodyColour }: { x: number; zones: readonly 
           const left = depth;
           depth += thick;
           return (
-            <rect key={`${zone.from}${i}`} x={left} y={TALL * (1 - zone.to)} width={thick} height={TALL * (zone.to - zone.from)} fill={colourOf.get(layer.glaze)} stroke="currentColor" strokeWidth={0.7} vectorEffect="non-scaling-stroke" />
+            <rect
+              key={`${zone.from}${i}`}
+              x={left}
+              y={TALL * (1 - zone.to)}
+              width={thick}
+              height={TALL * (zone.to - zone.from)}
+              fill={colourOf.get(layer.glaze)}
+              stroke="currentColor"
+              strokeWidth={0.7}
+              vectorEffect="non-scaling-stroke"
+            />
           );
         });
       })}

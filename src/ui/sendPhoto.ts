@@ -6,7 +6,12 @@ import type { Outcome } from '@/door';
  *
  * @returns null when it was stored, or what was wrong
  */
-export async function sendPhoto(file: Blob, pieceId: string, firingId: string | null, id = ulid()): Promise<string | null> {
+export async function sendPhoto(
+  file: Blob,
+  pieceId: string,
+  firingId: string | null,
+  id = ulid(),
+): Promise<string | null> {
   const form = new FormData();
   form.set('id', id);
   form.set('pieceId', pieceId);

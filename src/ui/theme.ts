@@ -3,8 +3,28 @@ import { createTheme } from '@mui/material/styles';
 
 const SANS = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 
-const light = { primary: '#21409a', on: '#ffffff', heat: '#b4441a', good: '#2e6b57', page: '#f1f1f0', paper: '#ffffff', ink: '#17191d', quiet: '#5b5f66', line: '#cfcfcd' };
-const dark = { primary: '#8fa8f0', on: '#14161a', heat: '#f0925f', good: '#7cc3a6', page: '#1b1c1e', paper: '#232527', ink: '#f1f1f0', quiet: '#b9bdc4', line: '#44474b' };
+const light = {
+  primary: '#21409a',
+  on: '#ffffff',
+  heat: '#b4441a',
+  good: '#2e6b57',
+  page: '#f1f1f0',
+  paper: '#ffffff',
+  ink: '#17191d',
+  quiet: '#5b5f66',
+  line: '#cfcfcd',
+};
+const dark = {
+  primary: '#8fa8f0',
+  on: '#14161a',
+  heat: '#f0925f',
+  good: '#7cc3a6',
+  page: '#1b1c1e',
+  paper: '#232527',
+  ink: '#f1f1f0',
+  quiet: '#b9bdc4',
+  line: '#44474b',
+};
 
 const scheme = (c: typeof light) => ({
   palette: {
@@ -22,13 +42,25 @@ export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-theme' },
   colorSchemes: { light: scheme(light), dark: scheme(dark) },
   shape: { borderRadius: 2 },
-  typography: { fontFamily: SANS, fontSize: 14, body1: { fontSize: 15 }, body2: { fontSize: 15 }, button: { textTransform: 'none', fontWeight: 650, fontSize: 15 } },
+  typography: {
+    fontFamily: SANS,
+    fontSize: 14,
+    body1: { fontSize: 15 },
+    body2: { fontSize: 15 },
+    button: { textTransform: 'none', fontWeight: 650, fontSize: 15 },
+  },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true, variant: 'outlined' },
       styleOverrides: {
-        root: { padding: '5px 14px', minHeight: 36, lineHeight: 1.3, borderColor: 'var(--accent)', '@media (max-width: 899px)': { minHeight: 48 } },
+        root: {
+          padding: '5px 14px',
+          minHeight: 36,
+          lineHeight: 1.3,
+          borderColor: 'var(--accent)',
+          '@media (max-width: 899px)': { minHeight: 48 },
+        },
         sizeSmall: { minHeight: 28, padding: '2px 10px', fontSize: 14 },
       },
     },
@@ -52,7 +84,11 @@ export const theme = createTheme({
     MuiInputLabel: { styleOverrides: { root: { color: 'var(--quiet)' } } },
     MuiOutlinedInput: {
       styleOverrides: {
-        root: { background: 'var(--paper)', fontSize: 15, '@media (max-width: 899px)': { minHeight: 48, fontSize: 16 } },
+        root: {
+          background: 'var(--paper)',
+          fontSize: 15,
+          '@media (max-width: 899px)': { minHeight: 48, fontSize: 16 },
+        },
         notchedOutline: { borderColor: 'var(--quiet)' },
       },
     },
@@ -62,8 +98,12 @@ export const theme = createTheme({
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
     MuiTooltip: {
       defaultProps: { enterDelay: 500 },
-      styleOverrides: { tooltip: { background: 'var(--ink)', color: 'var(--paper)', fontSize: 13, borderRadius: 2 } },
+      styleOverrides: {
+        tooltip: { background: 'var(--ink)', color: 'var(--paper)', fontSize: 13, borderRadius: 2 },
+      },
     },
-    MuiSnackbarContent: { styleOverrides: { root: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 2 } } },
+    MuiSnackbarContent: {
+      styleOverrides: { root: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 2 } },
+    },
   },
 });

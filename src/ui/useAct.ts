@@ -13,7 +13,12 @@ export function useAct() {
       setFaults(outcome.ok ? [] : outcome.faults);
       return outcome.ok ? outcome.value : undefined;
     } catch {
-      setFaults([{ field: '', message: 'The server did not answer. Nothing typed is lost; try again when the network is back.' }]);
+      setFaults([
+        {
+          field: '',
+          message: 'The server did not answer. Nothing typed is lost; try again when the network is back.',
+        },
+      ]);
       return undefined;
     } finally {
       setBusy(false);

@@ -7,7 +7,10 @@ import { useCallback, useEffect, useState } from 'react';
  *
  * @returns the value, its setter, whether it was found kept from before, and a function that drops it
  */
-export function useKept<T>(key: string, initial: T): [T, (change: T | ((before: T) => T)) => void, boolean, () => void] {
+export function useKept<T>(
+  key: string,
+  initial: T,
+): [T, (change: T | ((before: T) => T)) => void, boolean, () => void] {
   const [value, setValue] = useState(initial);
   const [found, setFound] = useState(false);
   useEffect(() => {

@@ -54,8 +54,22 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
     plan: false,
     halfWidth: (t) => (t < 0.08 ? 0.4 : 0.38 + 0.62 * Math.sin((t * Math.PI) / 2) ** 0.8),
   },
-  plate: { heightMm: 220, widthMm: 220, sides: ['inside', 'outside'], canSplit: false, plan: true, halfWidth: straight },
-  other: { heightMm: 120, widthMm: 90, sides: ['outside', 'inside'], canSplit: true, plan: false, halfWidth: (t) => 0.72 + 0.28 * Math.sin(Math.PI * (0.15 + 0.7 * t)) },
+  plate: {
+    heightMm: 220,
+    widthMm: 220,
+    sides: ['inside', 'outside'],
+    canSplit: false,
+    plan: true,
+    halfWidth: straight,
+  },
+  other: {
+    heightMm: 120,
+    widthMm: 90,
+    sides: ['outside', 'inside'],
+    canSplit: true,
+    plan: false,
+    halfWidth: (t) => 0.72 + 0.28 * Math.sin(Math.PI * (0.15 + 0.7 * t)),
+  },
 };
 
 /**

@@ -36,7 +36,8 @@ export function stackWords(stack: Stack, nameOf: (glaze: string) => string): str
   if (stack.length === 0) return 'bare';
   return stack
     .map((layer, i) => {
-      const fired = i > 0 && (layer.firing ?? 0) > (stack[i - 1]!.firing ?? 0) ? 'fired, then ' : i > 0 ? 'then ' : '';
+      const fired =
+        i > 0 && (layer.firing ?? 0) > (stack[i - 1]!.firing ?? 0) ? 'fired, then ' : i > 0 ? 'then ' : '';
       const coats = layer.way === 'brushed' ? `${layer.times} brushed` : timesWords(layer.times);
       return `${fired}${nameOf(layer.glaze)} ${coats}${markWords(layer)}`;
     })

@@ -1,15 +1,35 @@
 import fc from 'fast-check';
 import { entryKey, groundOf, headwordOf, placeWords, sameStack, zonesOf, type Coat } from '.';
 
-const coat = (glaze: string, from: number, to: number, times = 1, side: Coat['side'] = 'outside'): Coat => ({ glaze, from, to, times, side });
+const coat = (glaze: string, from: number, to: number, times = 1, side: Coat['side'] = 'outside'): Coat => ({
+  glaze,
+  from,
+  to,
+  times,
+  side,
+});
 
 const anyCoat = fc
-  .record({ glaze: fc.constantFrom('A', 'B', 'C'), a: fc.integer({ min: 0, max: 100 }), b: fc.integer({ min: 0, max: 100 }), times: fc.integer({ min: 1, max: 4 }), side: fc.constantFrom<Coat['side']>('outside', 'left', 'right', 'inside') })
+  .record({
+    glaze: fc.constantFrom('A', 'B', 'C'),
+    a: fc.integer({ min: 0, max: 100 }),
+    b: fc.integer({ min: 0, max: 100 }),
+    times: fc.integer({ min: 1, max: 4 }),
+    side: fc.constantFrom<Coat['side']>('outside', 'left', 'right', 'inside'),
+  })
   .filter(({ a, b }) => a !== b)
-  .map(({ glaze, a, b, times, side }) => coat(glaze, Math.min(a, b) / 100, Math.max(a, b) / 100, times, side));
+  .map(({ glaze, a, b, times, side }) =>
+    coat(glaze, Math.min(a, b) / 100, Math.max(a, b) / 100, times, side),
+  );
 
 test('two overlapping bands make three zones', () => {
-  expect(zonesOf([coat('Sleeper', 0, 0.66, 2), coat('Limewash', 0.33, 1)]).map(({ from, to, stack }) => [from, to, stack.map((layer) => layer.glaze + layer.times)])).toEqual([
+  expect(
+    zonesOf([coat('Sleeper', 0, 0.66, 2), coat('Limewash', 0.33, 1)]).map(({ from, to, stack }) => [
+      from,
+      to,
+      stack.map((layer) => layer.glaze + layer.times),
+    ]),
+  ).toEqual([
     [0, 0.33, ['Sleeper2']],
     [0.33, 0.66, ['Sleeper2', 'Limewash1']],
     [0.66, 1, ['Limewash1']],
@@ -33,7 +53,13 @@ test('zones tile every side exactly', () => {
 });
 
 test('the order of coats matters exactly where different glazes overlap', () => {
-  const pair = fc.tuple(anyCoat, anyCoat).map(([a, b]) => [{ ...a, glaze: 'A', side: 'outside' as const }, { ...b, glaze: 'B', side: 'outside' as const }] as const);
+  const pair = fc.tuple(anyCoat, anyCoat).map(
+    ([a, b]) =>
+      [
+        { ...a, glaze: 'A', side: 'outside' as const },
+        { ...b, glaze: 'B', side: 'outside' as const },
+      ] as const,
+  );
   fc.assert(
     fc.property(pair, ([a, b]) => {
       const overlap = Math.min(a.to, b.to) - Math.max(a.from, b.from) > 1e-6;
@@ -47,24 +73,43 @@ test('edges that should touch do touch, and touching bands of one glaze are one 
 });
 
 test('a band without height, off the piece, or applied no times is refused', () => {
-  for (const bad of [coat('A', 0.5, 0.5), coat('A', -0.1, 0.5), coat('A', 0.5, 1.1), coat('A', 0, 1, 0), coat('A', NaN, 1)]) {
+  for (const bad of [
+    coat('A', 0.5, 0.5),
+    coat('A', -0.1, 0.5),
+    coat('A', 0.5, 1.1),
+    coat('A', 0, 1, 0),
+    coat('A', NaN, 1),
+  ]) {
     expect(() => zonesOf([bad])).toThrow(RangeError);
   }
 });
 
 test('an outside coat counts for both halves of a split piece', () => {
   const zones = zonesOf([coat('White', 0, 1, 1, 'left'), coat('A', 0, 1)]);
-  expect(zones.map(({ side, stack }) => [side, stack.length])).toEqual([['left', 2], ['right', 1]]);
+  expect(zones.map(({ side, stack }) => [side, stack.length])).toEqual([
+    ['left', 2],
+    ['right', 1],
+  ]);
 });
 
 test('slips at the very bottom are ground, a slip over a glaze is a layer', () => {
-  const { ground, stack } = groundOf('red', [{ glaze: 'white', times: 1, slip: true }, { glaze: 'A', times: 1 }, { glaze: 'white', times: 1, slip: true }]);
+  const { ground, stack } = groundOf('red', [
+    { glaze: 'white', times: 1, slip: true },
+    { glaze: 'A', times: 1 },
+    { glaze: 'white', times: 1, slip: true },
+  ]);
   expect(ground).toEqual({ body: 'red', slips: ['white'] });
   expect(stack.map((layer) => layer.glaze)).toEqual(['A', 'white']);
 });
 
 test('the entry key tells apart exactly what the dictionary tells apart', () => {
-  const facts = { ground: { body: 'red', slips: [] }, stack: [{ glaze: 'A', times: 2 }], cone: '6', atmosphere: 'oxidation' as const, firings: 1 };
+  const facts = {
+    ground: { body: 'red', slips: [] },
+    stack: [{ glaze: 'A', times: 2 }],
+    cone: '6',
+    atmosphere: 'oxidation' as const,
+    firings: 1,
+  };
   const key = entryKey(facts);
   expect(entryKey({ ...facts, stack: [{ glaze: 'A', times: 2, way: 'dipped' }] })).toBe(key);
   const others = [
@@ -80,6 +125,14 @@ test('the entry key tells apart exactly what the dictionary tells apart', () => 
 });
 
 test('zones are named as people say them', () => {
-  expect(headwordOf([{ glaze: 'Sleeper', times: 2 }, { glaze: 'Limewash', times: 1 }], (id) => id)).toBe('Limewash over Sleeper');
+  expect(
+    headwordOf(
+      [
+        { glaze: 'Sleeper', times: 2 },
+        { glaze: 'Limewash', times: 1 },
+      ],
+      (id) => id,
+    ),
+  ).toBe('Limewash over Sleeper');
   expect(placeWords({ from: 0, to: 0.34 })).toBe('lower third');
 });

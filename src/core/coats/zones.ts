@@ -27,7 +27,12 @@ export const EDGE_TOLERANCE = 1e-6;
  */
 export function zonesOf(coats: readonly Coat[]): Zone[] {
   coats.forEach(refuseBadBand);
-  return sidesOf(coats).flatMap((side) => zonesOfSide(side, coats.filter((coat) => covers(coat.side, side))));
+  return sidesOf(coats).flatMap((side) =>
+    zonesOfSide(
+      side,
+      coats.filter((coat) => covers(coat.side, side)),
+    ),
+  );
 }
 
 /** The sides that carry coats, in the fixed order; a piece with left or right coats has no whole outside. */
@@ -61,7 +66,8 @@ function refuseBadBand(coat: Coat, index: number): void {
   const { from, to, times } = coat;
   if (!(from >= 0 && to <= 1)) throw new RangeError(`coats[${index}]: from and to must lie within 0 to 1`);
   if (!(to - from > EDGE_TOLERANCE)) throw new RangeError(`coats[${index}]: from must be below to`);
-  if (!(Number.isInteger(times) && times >= 1)) throw new RangeError(`coats[${index}]: times must be 1 or more`);
+  if (!(Number.isInteger(times) && times >= 1))
+    throw new RangeError(`coats[${index}]: times must be 1 or more`);
 }
 
 function zonesOfSide(side: Side, coats: readonly Coat[]): Zone[] {
@@ -93,7 +99,8 @@ function stackOf(coats: readonly Coat[]): Stack {
   for (const coat of coats) {
     const layer = layerOf(coat);
     const below = layers.at(-1);
-    if (below && sameLayer(below, layer)) layers[layers.length - 1] = { ...below, times: below.times + layer.times };
+    if (below && sameLayer(below, layer))
+      layers[layers.length - 1] = { ...below, times: below.times + layer.times };
     else layers.push(layer);
   }
   return layers;
@@ -112,5 +119,7 @@ function layerOf({ glaze, times, way, slip, mark, firing }: Coat): Layer {
 
 /** Whether two stacks are the same from bottom to top, times included. */
 export function sameStack(a: Stack, b: Stack): boolean {
-  return a.length === b.length && a.every((layer, i) => sameLayer(layer, b[i]!) && layer.times === b[i]!.times);
+  return (
+    a.length === b.length && a.every((layer, i) => sameLayer(layer, b[i]!) && layer.times === b[i]!.times)
+  );
 }

@@ -94,7 +94,10 @@ function countDefects(seen: readonly Seen[]): Agreement['defects'] {
 function commonest(values: readonly (string | null)[]): string | null {
   const counts = new Map<string, number>();
   for (const value of values) if (value !== null) counts.set(value, (counts.get(value) ?? 0) + 1);
-  return [...counts].reduce<[string | null, number]>((best, pair) => (pair[1] > best[1] ? pair : best), [null, 0])[0];
+  return [...counts].reduce<[string | null, number]>(
+    (best, pair) => (pair[1] > best[1] ? pair : best),
+    [null, 0],
+  )[0];
 }
 
 function middleColour(colours: readonly Lab[]): Lab | null {

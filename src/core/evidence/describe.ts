@@ -73,9 +73,18 @@ export function colourWords(hex: string): string {
   const { l, a, b } = labOf(hex);
   const chroma = Math.hypot(a, b);
   const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
-  if (chroma < 5) return l > 85 ? 'white' : l > 62 ? 'pale grey' : l > 35 ? 'grey' : l > 22 ? 'dark grey' : 'black';
+  if (chroma < 5)
+    return l > 85 ? 'white' : l > 62 ? 'pale grey' : l > 35 ? 'grey' : l > 22 ? 'dark grey' : 'black';
   if (chroma < 16 && hue > 30 && hue < 110) {
-    return l > 80 ? 'cream' : l > 62 ? 'pale warm grey' : l > 40 ? 'warm grey-brown' : l > 22 ? 'dark brown' : 'brown-black';
+    return l > 80
+      ? 'cream'
+      : l > 62
+        ? 'pale warm grey'
+        : l > 40
+          ? 'warm grey-brown'
+          : l > 22
+            ? 'dark brown'
+            : 'brown-black';
   }
   const tone = l > 75 ? 'pale ' : l < 25 ? 'very dark ' : l < 42 ? 'dark ' : '';
   const grey = chroma < 16 ? 'greyed ' : '';

@@ -52,8 +52,10 @@ function differs(data: Pixels['data'], i: number, [r, g, b]: readonly [number, n
 function borderMedian({ data, width, height }: Pixels): [number, number, number] {
   const channel = (c: number) => {
     const values: number[] = [];
-    for (let x = 0; x < width; x += 2) values.push(data[x * 3 + c]!, data[((height - 1) * width + x) * 3 + c]!);
-    for (let y = 0; y < height; y += 2) values.push(data[y * width * 3 + c]!, data[(y * width + width - 1) * 3 + c]!);
+    for (let x = 0; x < width; x += 2)
+      values.push(data[x * 3 + c]!, data[((height - 1) * width + x) * 3 + c]!);
+    for (let y = 0; y < height; y += 2)
+      values.push(data[y * width * 3 + c]!, data[(y * width + width - 1) * 3 + c]!);
     values.sort((a, b) => a - b);
     return values[values.length >> 1] ?? 0;
   };

@@ -63,7 +63,12 @@ export function meanColour({ data, width, height }: Pixels): string {
   const middle = order.slice(Math.floor(order.length / 4), Math.max(1, Math.ceil((order.length * 3) / 4)));
   const sum = [0, 0, 0];
   for (const i of middle) {
-    const { r, g, b } = toLinear({ mode: 'rgb', r: data[i]! / 255, g: data[i + 1]! / 255, b: data[i + 2]! / 255 });
+    const { r, g, b } = toLinear({
+      mode: 'rgb',
+      r: data[i]! / 255,
+      g: data[i + 1]! / 255,
+      b: data[i + 2]! / 255,
+    });
     sum[0]! += r;
     sum[1]! += g;
     sum[2]! += b;

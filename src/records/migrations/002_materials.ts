@@ -61,5 +61,6 @@ export async function up(knex: Knex): Promise<void> {
 }
 
 export async function down(knex: Knex): Promise<void> {
-  for (const table of ['ground', 'batch', 'glaze_version', 'glaze', 'body']) await knex.schema.dropTable(table);
+  for (const table of ['ground', 'batch', 'glaze_version', 'glaze', 'body'])
+    await knex.schema.dropTable(table);
 }

@@ -17,17 +17,41 @@ import { useKept } from '@/ui/useKept';
 import { saveBodyCard } from './actions';
 
 function blank(): BodyDraft {
-  return { id: ulid(), name: '', colourOxidation: '#e0d6c4', colourReduction: '#cfc0a6', iron: 'none', coarse: false, coneFrom: '5', coneTo: '7', shrinkage: null, absorption: null, expansion: null, note: '' };
+  return {
+    id: ulid(),
+    name: '',
+    colourOxidation: '#e0d6c4',
+    colourReduction: '#cfc0a6',
+    iron: 'none',
+    coarse: false,
+    coneFrom: '5',
+    coneTo: '7',
+    shrinkage: null,
+    absorption: null,
+    expansion: null,
+    note: '',
+  };
 }
 
 /** What is known of one clay; a new one when none is given. */
 export function BodyCard({ body }: { body: Body | null }) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = useKept<BodyDraft>(`jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}`, body ?? blank());
+  const [draft, setDraft, , drop] = useKept<BodyDraft>(
+    `jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}`,
+    body ?? blank(),
+  );
   const { act, busy, faults } = useAct();
-  const of = (field: string) => faults.find((fault) => fault.field === `body.${field}` || fault.field === field)?.message;
+  const of = (field: string) =>
+    faults.find((fault) => fault.field === `body.${field}` || fault.field === field)?.message;
   const change = (part: Partial<BodyDraft>) => setDraft((before) => ({ ...before, ...part }));
-  const number = (key: 'shrinkage' | 'absorption' | 'expansion', label: string) => <NumberField label={label} value={draft[key]} onChange={(value) => change({ [key]: value })} fault={of(key)} />;
+  const number = (key: 'shrinkage' | 'absorption' | 'expansion', label: string) => (
+    <NumberField
+      label={label}
+      value={draft[key]}
+      onChange={(value) => change({ [key]: value })}
+      fault={of(key)}
+    />
+  );
   const save = async () => {
     if ((await act(() => saveBodyCard({ body: draft, version: body?.version ?? null }))) !== null) return;
     drop();
@@ -43,19 +67,65 @@ export function BodyCard({ body }: { body: Body | null }) {
       }}
     >
       <h2>{body ? body.name : 'New clay'}</h2>
-      <TextField label="Name" value={draft.name} onChange={(event) => change({ name: event.target.value })} error={Boolean(of('name'))} helperText={of('name')} />
+      <TextField
+        label="Name"
+        value={draft.name}
+        onChange={(event) => change({ name: event.target.value })}
+        error={Boolean(of('name'))}
+        helperText={of('name')}
+      />
       <div className={css.pair}>
-        <ColourField label="Colour, oxidation" value={draft.colourOxidation} onChange={(colourOxidation) => change({ colourOxidation })} fault={of('colourOxidation')} />
-        <ColourField label="Colour, reduction" value={draft.colourReduction} onChange={(colourReduction) => change({ colourReduction })} fault={of('colourReduction')} />
-        <Choice label="From cone" options={CONES} value={draft.coneFrom as Cone} onChange={(cone) => change({ coneFrom: cone ?? '5' })} fault={of('coneFrom')} />
-        <Choice label="To cone" options={CONES} value={draft.coneTo as Cone} onChange={(cone) => change({ coneTo: cone ?? '7' })} fault={of('coneTo')} />
-        <Choice label="Iron" options={['none', 'low', 'high'] as const} value={draft.iron} onChange={(iron) => change({ iron: iron ?? 'none' })} />
+        <ColourField
+          label="Colour, oxidation"
+          value={draft.colourOxidation}
+          onChange={(colourOxidation) => change({ colourOxidation })}
+          fault={of('colourOxidation')}
+        />
+        <ColourField
+          label="Colour, reduction"
+          value={draft.colourReduction}
+          onChange={(colourReduction) => change({ colourReduction })}
+          fault={of('colourReduction')}
+        />
+        <Choice
+          label="From cone"
+          options={CONES}
+          value={draft.coneFrom as Cone}
+          onChange={(cone) => change({ coneFrom: cone ?? '5' })}
+          fault={of('coneFrom')}
+        />
+        <Choice
+          label="To cone"
+          options={CONES}
+          value={draft.coneTo as Cone}
+          onChange={(cone) => change({ coneTo: cone ?? '7' })}
+          fault={of('coneTo')}
+        />
+        <Choice
+          label="Iron"
+          options={['none', 'low', 'high'] as const}
+          value={draft.iron}
+          onChange={(iron) => change({ iron: iron ?? 'none' })}
+        />
         {number('shrinkage', 'Shrinkage, %')}
         {number('absorption', 'Absorption, %')}
         {number('expansion', 'Expansion, 1e-6/K')}
       </div>
-      <FormControlLabel control={<Switch checked={draft.coarse} onChange={(event) => change({ coarse: event.target.checked })} />} label="Coarse or grogged" />
-      <TextField label="Note" value={draft.note} onChange={(event) => change({ note: event.target.value })} multiline minRows={2} error={Boolean(of('note'))} helperText={of('note')} />
+      <FormControlLabel
+        control={
+          <Switch checked={draft.coarse} onChange={(event) => change({ coarse: event.target.checked })} />
+        }
+        label="Coarse or grogged"
+      />
+      <TextField
+        label="Note"
+        value={draft.note}
+        onChange={(event) => change({ note: event.target.value })}
+        multiline
+        minRows={2}
+        error={Boolean(of('note'))}
+        helperText={of('note')}
+      />
       <Faults faults={faults.filter((fault) => fault.field === '')} />
       <Button type="submit" variant="contained" disabled={busy}>
         {busy ? 'Saving' : body ? 'Save' : 'Add this clay'}

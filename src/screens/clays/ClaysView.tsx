@@ -6,7 +6,15 @@ import css from '@/ui/cards.module.css';
 import { BodyCard } from './BodyCard';
 
 /** The clays: colour in oxidation and reduction, range, and what was measured. */
-export function ClaysView({ bodies, at, mayChange }: { bodies: readonly Body[]; at: string | null; mayChange: boolean }) {
+export function ClaysView({
+  bodies,
+  at,
+  mayChange,
+}: {
+  bodies: readonly Body[];
+  at: string | null;
+  mayChange: boolean;
+}) {
   const chosen = bodies.find((body) => body.id === at) ?? null;
   return (
     <>
@@ -24,29 +32,47 @@ export function ClaysView({ bodies, at, mayChange }: { bodies: readonly Body[]; 
           {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}
           {bodies.map((body) => (
             <li key={body.id}>
-              <Link href={`/clays?at=${body.id}`} className={css.row} aria-current={body.id === at} scroll={false}>
-                <span style={{ display: 'flex', width: 64, height: 44 }} role="img" aria-label="Colour in oxidation and in reduction">
+              <Link
+                href={`/clays?at=${body.id}`}
+                className={css.row}
+                aria-current={body.id === at}
+                scroll={false}
+              >
+                <span
+                  style={{ display: 'flex', width: 64, height: 44 }}
+                  role="img"
+                  aria-label="Colour in oxidation and in reduction"
+                >
                   <span style={{ flex: 1, background: body.colourOxidation }} />
                   <span style={{ flex: 1, background: body.colourReduction }} />
                 </span>
                 <span>
                   <b className={css.name}>{body.name}</b>
                   <span className="small quiet">
-                    cone {body.coneFrom} to {body.coneTo}, {body.iron === 'none' ? 'no iron' : `${body.iron} iron`}
+                    cone {body.coneFrom} to {body.coneTo},{' '}
+                    {body.iron === 'none' ? 'no iron' : `${body.iron} iron`}
                     {body.coarse && ', coarse'}
                   </span>
                 </span>
                 <span>
                   {body.note}{' '}
                   <span className="small quiet figures">
-                    {[body.shrinkage !== null && `shrinks ${body.shrinkage} %`, body.absorption !== null && `absorbs ${body.absorption} %`, body.expansion !== null && `${body.expansion} e-6/K`].filter(Boolean).join('  ')}
+                    {[
+                      body.shrinkage !== null && `shrinks ${body.shrinkage} %`,
+                      body.absorption !== null && `absorbs ${body.absorption} %`,
+                      body.expansion !== null && `${body.expansion} e-6/K`,
+                    ]
+                      .filter(Boolean)
+                      .join('  ')}
                   </span>
                 </span>
               </Link>
             </li>
           ))}
         </ul>
-        {mayChange && (chosen || at === 'new') && <BodyCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} body={chosen} />}
+        {mayChange && (chosen || at === 'new') && (
+          <BodyCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} body={chosen} />
+        )}
       </div>
     </>
   );

@@ -3,7 +3,8 @@ import { CONES, coneIndex } from '@/core/firing';
 import { colourSchema } from '../glazes/schema';
 import { idSchema } from '../pieces/schema';
 
-const measured = (most: number) => z.number('This is no number.').min(0, 'Cannot be negative.').max(most, `At most ${most}.`).nullable();
+const measured = (most: number) =>
+  z.number('This is no number.').min(0, 'Cannot be negative.').max(most, `At most ${most}.`).nullable();
 
 export const bodySchema = z
   .object({
@@ -20,6 +21,9 @@ export const bodySchema = z
     expansion: measured(30),
     note: z.string().trim().max(2000, 'At most 2000 characters.'),
   })
-  .refine((body) => coneIndex(body.coneFrom)! <= coneIndex(body.coneTo)!, { path: ['coneTo'], message: 'The range ends below its start.' });
+  .refine((body) => coneIndex(body.coneFrom)! <= coneIndex(body.coneTo)!, {
+    path: ['coneTo'],
+    message: 'The range ends below its start.',
+  });
 
 export const saveBodySchema = z.object({ body: bodySchema, version: z.int().nullable() });

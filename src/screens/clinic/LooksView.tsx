@@ -35,11 +35,15 @@ export function LooksView({ counts }: { counts: ReadonlyMap<string, readonly Def
                 <p>{defect.look}</p>
                 <p className="quiet">{defect.toldApart}</p>
                 {defect.caution && <p className="heat small">{defect.caution}</p>}
-                {counts.get(defect.id)?.slice(0, 3).map((one) => (
-                  <p key={one.headwordId} className="small">
-                    <Link href={`/entry/${one.headwordId}`}>{one.text}</Link> <span className="figures">{one.count}</span>
-                  </p>
-                ))}
+                {counts
+                  .get(defect.id)
+                  ?.slice(0, 3)
+                  .map((one) => (
+                    <p key={one.headwordId} className="small">
+                      <Link href={`/entry/${one.headwordId}`}>{one.text}</Link>{' '}
+                      <span className="figures">{one.count}</span>
+                    </p>
+                  ))}
               </li>
             ))}
           </ul>

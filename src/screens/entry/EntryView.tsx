@@ -22,13 +22,15 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
       <GuideWords first={headword.text} />
       <div className={css.columns}>
         <aside className={css.margin}>
-          {own.filter((glaze) => glaze.advice).map((glaze) => (
-            <div key={glaze.id}>
-              <h2>{glaze.name}</h2>
-              <p>{glaze.advice}</p>
-              {glaze.caution && <p className="heat">{glaze.caution}</p>}
-            </div>
-          ))}
+          {own
+            .filter((glaze) => glaze.advice)
+            .map((glaze) => (
+              <div key={glaze.id}>
+                <h2>{glaze.name}</h2>
+                <p>{glaze.advice}</p>
+                {glaze.caution && <p className="heat">{glaze.caution}</p>}
+              </div>
+            ))}
           {headword.reverse && (
             <div>
               <h2>Other order</h2>
@@ -58,7 +60,15 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
   );
 }
 
-function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nameOf: (id: string) => string }) {
+function SenseRow({
+  sense,
+  number,
+  nameOf,
+}: {
+  sense: Sense;
+  number: number;
+  nameOf: (id: string) => string;
+}) {
   const words = sense.summary && describe(sense.summary, sense.colour);
   const counted = sense.proofs.filter((proof) => proof.counts);
   const apart = sense.proofs.filter((proof) => !proof.counts);
@@ -66,7 +76,9 @@ function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nam
   return (
     <li className={css.sense}>
       <span className={css.number}>{number}</span>
-      {best?.photoHash && <Photo hash={best.photoHash} alt={`${best.label}, a proof of this sense`} width={150} height={190} />}
+      {best?.photoHash && (
+        <Photo hash={best.photoHash} alt={`${best.label}, a proof of this sense`} width={150} height={190} />
+      )}
       <div>
         <p>
           <b>
@@ -91,19 +103,41 @@ function SenseRow({ sense, number, nameOf }: { sense: Sense; number: number; nam
           <dt>Moves</dt>
           <dd>{words?.moves}</dd>
           <dt>Defects</dt>
-          <dd>{sense.summary?.defects.length ? <DefectLine defects={sense.summary.defects.map((d) => ({ ...d, place: `${d.count} of ${sense.summary!.proofs}` }))} /> : words?.defects}</dd>
+          <dd>
+            {sense.summary?.defects.length ? (
+              <DefectLine
+                defects={sense.summary.defects.map((d) => ({
+                  ...d,
+                  place: `${d.count} of ${sense.summary!.proofs}`,
+                }))}
+              />
+            ) : (
+              words?.defects
+            )}
+          </dd>
           <dt>Proved</dt>
           <dd>
-            <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} /> {words?.proved}
+            <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
+            {words?.proved}
           </dd>
         </dl>
         <p className="small">
           {counted.map((proof) => (
-            <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures" style={{ marginRight: 10 }}>
+            <Link
+              key={proof.zoneId}
+              href={`/pieces/${proof.label}`}
+              className="figures"
+              style={{ marginRight: 10 }}
+            >
               {proof.label}
             </Link>
           ))}
-          {apart.length > 0 && <span className="quiet">apart (older recipe, or the firing missed its cone): {apart.map((proof) => proof.label).join(', ')}</span>}
+          {apart.length > 0 && (
+            <span className="quiet">
+              apart (older recipe, or the firing missed its cone):{' '}
+              {apart.map((proof) => proof.label).join(', ')}
+            </span>
+          )}
         </p>
       </div>
     </li>

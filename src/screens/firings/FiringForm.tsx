@@ -24,13 +24,28 @@ interface Props {
 
 /** Kiln, kind, cone, atmosphere and day of a firing. */
 export function FiringForm({ kilns, values, version, onSaved }: Props) {
-  const { register, handleSubmit, formState, setValue } = useForm<Values>({ resolver: zodResolver(firingSchema), defaultValues: values });
+  const { register, handleSubmit, formState, setValue } = useForm<Values>({
+    resolver: zodResolver(firingSchema),
+    defaultValues: values,
+  });
   const { act, busy, faults } = useAct();
   const save = handleSubmit(async (firing) => {
     if ((await act(() => saveFiringPlan({ firing, version }))) === null) onSaved(firing.id);
   });
-  const choice = (name: FieldPath<Values>, label: string, options: readonly (readonly [string, string])[]) => (
-    <TextField select label={label} defaultValue={values[name]} slotProps={{ htmlInput: register(name) }} onChange={(event) => setValue(name, event.target.value)} error={Boolean(formState.errors[name])} helperText={formState.errors[name]?.message}>
+  const choice = (
+    name: FieldPath<Values>,
+    label: string,
+    options: readonly (readonly [string, string])[],
+  ) => (
+    <TextField
+      select
+      label={label}
+      defaultValue={values[name]}
+      slotProps={{ htmlInput: register(name) }}
+      onChange={(event) => setValue(name, event.target.value)}
+      error={Boolean(formState.errors[name])}
+      helperText={formState.errors[name]?.message}
+    >
       {options.map(([value, text]) => (
         <MenuItem key={value} value={value}>
           {text}
@@ -41,11 +56,26 @@ export function FiringForm({ kilns, values, version, onSaved }: Props) {
   const same = (list: readonly string[]) => list.map((one) => [one, one] as const);
   return (
     <form onSubmit={(event) => void save(event)} className={css.form} aria-label="Firing">
-      {choice('kilnId', 'Kiln', kilns.map((kiln) => [kiln.id, kiln.name] as const))}
+      {choice(
+        'kilnId',
+        'Kiln',
+        kilns.map((kiln) => [kiln.id, kiln.name] as const),
+      )}
       {choice('kind', 'Kind', same(FIRING_KINDS))}
-      {choice('cone', 'Target cone', [...CONES].reverse().map((cone) => [cone, cone] as const))}
+      {choice(
+        'cone',
+        'Target cone',
+        [...CONES].reverse().map((cone) => [cone, cone] as const),
+      )}
       {choice('atmosphere', 'Atmosphere', same(ATMOSPHERES))}
-      <TextField label="Day" type="date" {...register('plannedOn')} error={Boolean(formState.errors.plannedOn)} helperText={formState.errors.plannedOn?.message} slotProps={{ inputLabel: { shrink: true } }} />
+      <TextField
+        label="Day"
+        type="date"
+        {...register('plannedOn')}
+        error={Boolean(formState.errors.plannedOn)}
+        helperText={formState.errors.plannedOn?.message}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
       <TextField label="Programme or speed" {...register('programme')} className={css.wide} />
       <TextField label="Remarks" {...register('remarks')} multiline className={css.wide} />
       <div className={css.wide}>

@@ -28,8 +28,17 @@ interface Props {
 }
 
 const NEXT: Readonly<Partial<Record<FiringState, { to: FiringState; word: string; caution: string }>>> = {
-  loading: { to: 'firing', word: 'Start the firing', caution: 'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.' },
-  firing: { to: 'cooling', word: 'The firing has ended', caution: 'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off.' },
+  loading: {
+    to: 'firing',
+    word: 'Start the firing',
+    caution:
+      'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
+  },
+  firing: {
+    to: 'cooling',
+    word: 'The firing has ended',
+    caution: 'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off.',
+  },
 };
 
 /** One firing: its plan, its load by shelf, and the next step. */
@@ -47,8 +56,11 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
           {firing.kilnName} <span className="figures">{firing.number}</span>
         </h1>
         <p className="quiet">
-          {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.plannedOn)};{' '}
-          <b className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}>{firing.state}</b>
+          {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />,{' '}
+          {shortDay(firing.plannedOn)};{' '}
+          <b className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}>
+            {firing.state}
+          </b>
         </p>
         {mayPlan && (
           <Button onClick={() => setEditing(!editing)} sx={{ ml: 'auto' }}>
@@ -57,7 +69,21 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
         )}
       </div>
       {editing && (
-        <FiringForm kilns={kilns} version={firing.version} onSaved={() => setEditing(false)} values={{ id: firing.id, kilnId: firing.kilnId, kind: firing.kind, cone: firing.cone as '6', atmosphere: firing.atmosphere, plannedOn: firing.plannedOn, programme: firing.programme, remarks: firing.remarks }} />
+        <FiringForm
+          kilns={kilns}
+          version={firing.version}
+          onSaved={() => setEditing(false)}
+          values={{
+            id: firing.id,
+            kilnId: firing.kilnId,
+            kind: firing.kind,
+            cone: firing.cone as '6',
+            atmosphere: firing.atmosphere,
+            plannedOn: firing.plannedOn,
+            programme: firing.programme,
+            remarks: firing.remarks,
+          }}
+        />
       )}
       <div className={css.columns}>
         <aside className={css.margin}>
@@ -66,18 +92,39 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
               <h3>Next</h3>
               <p className="small">{next.caution}</p>
               {mayPlan && (
-                <Button variant="contained" disabled={busy || (firing.state === 'loading' && pieces.length === 0)} onClick={() => void act(() => advance({ firingId: firing.id, to: next.to }))} fullWidth>
+                <Button
+                  variant="contained"
+                  disabled={busy || (firing.state === 'loading' && pieces.length === 0)}
+                  onClick={() => void act(() => advance({ firingId: firing.id, to: next.to }))}
+                  fullWidth
+                >
                   {next.word}
                 </Button>
               )}
             </>
           )}
           {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
-            <LinkButton variant={firing.state === 'closed' ? 'outlined' : 'contained'} href={`/kilns/${firing.id}/opening`} fullWidth>
-              {firing.state === 'closed' ? 'Look through it again' : firing.state === 'open' ? 'Go on opening' : 'Open the kiln'}
+            <LinkButton
+              variant={firing.state === 'closed' ? 'outlined' : 'contained'}
+              href={`/kilns/${firing.id}/opening`}
+              fullWidth
+            >
+              {firing.state === 'closed'
+                ? 'Look through it again'
+                : firing.state === 'open'
+                  ? 'Go on opening'
+                  : 'Open the kiln'}
             </LinkButton>
           )}
-          {firing.state !== 'loading' && firing.state !== 'firing' && <AchievedCone firing={firing} disabled={!mayPlan || busy} onPick={(achievedCone) => void act(() => advance({ firingId: firing.id, to: firing.state, achievedCone }))} />}
+          {firing.state !== 'loading' && firing.state !== 'firing' && (
+            <AchievedCone
+              firing={firing}
+              disabled={!mayPlan || busy}
+              onPick={(achievedCone) =>
+                void act(() => advance({ firingId: firing.id, to: firing.state, achievedCone }))
+              }
+            />
+          )}
           {firing.programme && (
             <>
               <h3>Programme</h3>
@@ -107,7 +154,12 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
                     <li key={piece.id} className={css.loaded}>
                       <PieceThumb piece={piece} size={72} />
                       {firing.state === 'loading' && mayPlan && (
-                        <Button size="small" variant="text" onClick={() => void act(() => unload({ firingId: firing.id, pieceId: piece.id }))} aria-label={`Take ${piece.label} out`}>
+                        <Button
+                          size="small"
+                          variant="text"
+                          onClick={() => void act(() => unload({ firingId: firing.id, pieceId: piece.id }))}
+                          aria-label={`Take ${piece.label} out`}
+                        >
                           Take out
                         </Button>
                       )}
@@ -116,16 +168,41 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
               </ul>
             </section>
           ))}
-          {firing.state === 'loading' && mayPlan && <Waiting pieces={waiting} shelves={kiln.shelves} busy={busy} onLoad={(ids, shelf) => act(() => load({ firingId: firing.id, places: ids.map((pieceId) => ({ pieceId, shelf })) }))} />}
+          {firing.state === 'loading' && mayPlan && (
+            <Waiting
+              pieces={waiting}
+              shelves={kiln.shelves}
+              busy={busy}
+              onLoad={(ids, shelf) =>
+                act(() => load({ firingId: firing.id, places: ids.map((pieceId) => ({ pieceId, shelf })) }))
+              }
+            />
+          )}
         </div>
       </div>
     </>
   );
 }
 
-function AchievedCone({ firing, disabled, onPick }: { firing: Firing; disabled: boolean; onPick: (cone: number | null) => void }) {
+function AchievedCone({
+  firing,
+  disabled,
+  onPick,
+}: {
+  firing: Firing;
+  disabled: boolean;
+  onPick: (cone: number | null) => void;
+}) {
   return (
-    <TextField select label="Cone the witness cones show" value={firing.achievedCone ?? ''} disabled={disabled} onChange={(event) => onPick(event.target.value === '' ? null : Number(event.target.value))} sx={{ my: 2 }} helperText="Proofs more than half a cone off are kept apart.">
+    <TextField
+      select
+      label="Cone the witness cones show"
+      value={firing.achievedCone ?? ''}
+      disabled={disabled}
+      onChange={(event) => onPick(event.target.value === '' ? null : Number(event.target.value))}
+      sx={{ my: 2 }}
+      helperText="Proofs more than half a cone off are kept apart."
+    >
       <MenuItem value="">not read</MenuItem>
       {[...CONES].reverse().map((cone) => (
         <MenuItem key={cone} value={coneIndex(cone)!}>
@@ -136,10 +213,21 @@ function AchievedCone({ firing, disabled, onPick }: { firing: Firing; disabled: 
   );
 }
 
-function Waiting({ pieces, shelves, busy, onLoad }: { pieces: readonly PieceRow[]; shelves: number; busy: boolean; onLoad: (ids: readonly string[], shelf: number) => Promise<unknown> }) {
+function Waiting({
+  pieces,
+  shelves,
+  busy,
+  onLoad,
+}: {
+  pieces: readonly PieceRow[];
+  shelves: number;
+  busy: boolean;
+  onLoad: (ids: readonly string[], shelf: number) => Promise<unknown>;
+}) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [shelf, setShelf] = useState(shelves);
-  const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
+  const toggle = (id: string) =>
+    setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
   const put = async () => {
     if ((await onLoad(chosen, shelf)) === null) setChosen([]);
   };
@@ -156,17 +244,33 @@ function Waiting({ pieces, shelves, busy, onLoad }: { pieces: readonly PieceRow[
             {pieces.map((piece) => (
               <li key={piece.id}>
                 <label className={css.pick} data-on={chosen.includes(piece.id) || undefined}>
-                  <input type="checkbox" checked={chosen.includes(piece.id)} onChange={() => toggle(piece.id)} aria-label={piece.label} />
+                  <input
+                    type="checkbox"
+                    checked={chosen.includes(piece.id)}
+                    onChange={() => toggle(piece.id)}
+                    aria-label={piece.label}
+                  />
                   <PieceThumb piece={piece} size={72} />
                 </label>
               </li>
             ))}
           </ul>
           <div className={css.putRow}>
-            <Button variant="text" onClick={() => setChosen(chosen.length === pieces.length ? [] : pieces.map((piece) => piece.id))}>
+            <Button
+              variant="text"
+              onClick={() =>
+                setChosen(chosen.length === pieces.length ? [] : pieces.map((piece) => piece.id))
+              }
+            >
               {chosen.length === pieces.length ? 'None' : 'All'}
             </Button>
-            <TextField select label="Shelf" value={shelf} onChange={(event) => setShelf(Number(event.target.value))} sx={{ width: 130 }}>
+            <TextField
+              select
+              label="Shelf"
+              value={shelf}
+              onChange={(event) => setShelf(Number(event.target.value))}
+              sx={{ width: 130 }}
+            >
               {Array.from({ length: shelves }, (_, i) => shelves - i).map((n) => (
                 <MenuItem key={n} value={n}>
                   {n === shelves ? `${n}, top` : n === 1 ? '1, bottom' : n}

@@ -21,7 +21,17 @@ import css from './firings.module.css';
 import { FiringForm } from './FiringForm';
 
 /** The kilns with their firings, newest first, and the form that plans the next one. */
-export function KilnsView({ kilns, firings, mayPlan, adding }: { kilns: readonly Kiln[]; firings: readonly Firing[]; mayPlan: boolean; adding: boolean }) {
+export function KilnsView({
+  kilns,
+  firings,
+  mayPlan,
+  adding,
+}: {
+  kilns: readonly Kiln[];
+  firings: readonly Firing[];
+  mayPlan: boolean;
+  adding: boolean;
+}) {
   const router = useRouter();
   const [planning, setPlanning] = useState<string | null>(null);
   const [newKiln, setNewKiln] = useState(adding);
@@ -41,10 +51,15 @@ export function KilnsView({ kilns, firings, mayPlan, adding }: { kilns: readonly
             <div className={css.kilnHead}>
               <h2>{kiln.name}</h2>
               <span className="quiet">
-                {kiln.heat}, <span className="figures">{kiln.litres}</span> L, <span className="figures">{kiln.shelves}</span> shelves
+                {kiln.heat}, <span className="figures">{kiln.litres}</span> L,{' '}
+                <span className="figures">{kiln.shelves}</span> shelves
               </span>
               {mayPlan && (
-                <Button variant={planning === kiln.id ? 'text' : 'contained'} onClick={() => setPlanning(planning === kiln.id ? null : kiln.id)} sx={{ ml: 'auto' }}>
+                <Button
+                  variant={planning === kiln.id ? 'text' : 'contained'}
+                  onClick={() => setPlanning(planning === kiln.id ? null : kiln.id)}
+                  sx={{ ml: 'auto' }}
+                >
                   {planning === kiln.id ? 'Not now' : 'Plan a firing'}
                 </Button>
               )}
@@ -53,7 +68,16 @@ export function KilnsView({ kilns, firings, mayPlan, adding }: { kilns: readonly
               <FiringForm
                 kilns={kilns}
                 version={null}
-                values={{ id: ulid(), kilnId: kiln.id, kind: 'glaze', cone: own[0]?.kind === 'glaze' ? (own[0].cone as '6') : '6', atmosphere: own[0]?.atmosphere ?? 'oxidation', plannedOn: dayjs().format('YYYY-MM-DD'), programme: own[0]?.programme ?? '', remarks: '' }}
+                values={{
+                  id: ulid(),
+                  kilnId: kiln.id,
+                  kind: 'glaze',
+                  cone: own[0]?.kind === 'glaze' ? (own[0].cone as '6') : '6',
+                  atmosphere: own[0]?.atmosphere ?? 'oxidation',
+                  plannedOn: dayjs().format('YYYY-MM-DD'),
+                  programme: own[0]?.programme ?? '',
+                  remarks: '',
+                }}
                 onSaved={(id) => router.push(`/kilns/${id}`)}
               />
             )}
@@ -86,12 +110,18 @@ export function KilnsView({ kilns, firings, mayPlan, adding }: { kilns: readonly
                         <td>{shortDay(firing.plannedOn)}</td>
                         <td>{firing.kind}</td>
                         <td className="figures">{firing.cone}</td>
-                        <td className="figures">{reached(firing)}</td>
+                        <td>{reached(firing)}</td>
                         <td>
                           <Flame atmosphere={firing.atmosphere} />
                         </td>
                         <td className={`figures ${css.right}`}>{firing.pieces}</td>
-                        <td className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}>{firing.state}</td>
+                        <td
+                          className={
+                            firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined
+                          }
+                        >
+                          {firing.state}
+                        </td>
                         <td className={css.right}>
                           {(firing.state === 'cooling' || firing.state === 'open') && (
                             <LinkButton size="small" href={`/kilns/${firing.id}/opening`}>
@@ -119,7 +149,13 @@ function reached(firing: Firing): string {
 }
 
 function KilnForm({ onSaved }: { onSaved: () => void }) {
-  const [kiln, setKiln] = useState({ id: ulid(), name: '', heat: 'electric', litres: 150 as number | null, shelves: 4 as number | null });
+  const [kiln, setKiln] = useState({
+    id: ulid(),
+    name: '',
+    heat: 'electric',
+    litres: 150 as number | null,
+    shelves: 4 as number | null,
+  });
   const { act, busy, faults } = useAct();
   const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
   return (
@@ -131,16 +167,38 @@ function KilnForm({ onSaved }: { onSaved: () => void }) {
         if ((await act(() => saveKiln(kiln))) === null) onSaved();
       }}
     >
-      <TextField label="Name" value={kiln.name} onChange={(event) => setKiln({ ...kiln, name: event.target.value })} error={Boolean(of('name'))} helperText={of('name')} autoFocus />
-      <TextField select label="Heat" value={kiln.heat} onChange={(event) => setKiln({ ...kiln, heat: event.target.value })}>
+      <TextField
+        label="Name"
+        value={kiln.name}
+        onChange={(event) => setKiln({ ...kiln, name: event.target.value })}
+        error={Boolean(of('name'))}
+        helperText={of('name')}
+        autoFocus
+      />
+      <TextField
+        select
+        label="Heat"
+        value={kiln.heat}
+        onChange={(event) => setKiln({ ...kiln, heat: event.target.value })}
+      >
         {['electric', 'gas', 'wood'].map((heat) => (
           <MenuItem key={heat} value={heat}>
             {heat}
           </MenuItem>
         ))}
       </TextField>
-      <NumberField label="Litres" value={kiln.litres} onChange={(litres) => setKiln({ ...kiln, litres })} fault={of('litres')} />
-      <NumberField label="Shelves" value={kiln.shelves} onChange={(shelves) => setKiln({ ...kiln, shelves })} fault={of('shelves')} />
+      <NumberField
+        label="Litres"
+        value={kiln.litres}
+        onChange={(litres) => setKiln({ ...kiln, litres })}
+        fault={of('litres')}
+      />
+      <NumberField
+        label="Shelves"
+        value={kiln.shelves}
+        onChange={(shelves) => setKiln({ ...kiln, shelves })}
+        fault={of('shelves')}
+      />
       <div className={css.wide}>
         <Faults faults={faults.filter((fault) => fault.field === '')} />
         <Button type="submit" variant="contained" disabled={busy}>

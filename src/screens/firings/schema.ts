@@ -27,7 +27,10 @@ export const kilnSchema = z.object({
 
 export const loadSchema = z.object({
   firingId: idSchema,
-  places: z.array(z.object({ pieceId: idSchema, shelf: z.int().min(1).max(30) })).min(1, 'Choose pieces first.').max(400),
+  places: z
+    .array(z.object({ pieceId: idSchema, shelf: z.int().min(1).max(30) }))
+    .min(1, 'Choose pieces first.')
+    .max(400),
 });
 
 export const unloadSchema = z.object({ firingId: idSchema, pieceId: idSchema });

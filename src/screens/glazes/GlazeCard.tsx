@@ -18,19 +18,38 @@ import { saveGlazeCard } from './actions';
 
 /** A fresh card. */
 function blank(): GlazeDraft {
-  return { id: ulid(), name: '', kind: 'glaze', colour: '#c8c0b0', surface: null, movement: null, opaque: true, advice: '', caution: '' };
+  return {
+    id: ulid(),
+    name: '',
+    kind: 'glaze',
+    colour: '#c8c0b0',
+    surface: null,
+    movement: null,
+    opaque: true,
+    advice: '',
+    caution: '',
+  };
 }
 
 /** What is said about one glaze; a new one when none is given. */
 export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = useKept<GlazeDraft>(`jiten.glaze.${glaze ? `${glaze.id}.${glaze.version}` : 'new'}`, glaze ?? blank());
+  const [draft, setDraft, , drop] = useKept<GlazeDraft>(
+    `jiten.glaze.${glaze ? `${glaze.id}.${glaze.version}` : 'new'}`,
+    glaze ?? blank(),
+  );
   const { act, busy, faults } = useAct();
-  const of = (field: string) => faults.find((fault) => fault.field === `glaze.${field}` || fault.field === field)?.message;
+  const of = (field: string) =>
+    faults.find((fault) => fault.field === `glaze.${field}` || fault.field === field)?.message;
   const change = (part: Partial<GlazeDraft>) => setDraft((before) => ({ ...before, ...part }));
   const save = async () => {
     const { id, name, kind, colour, surface, movement, opaque, advice, caution } = draft;
-    const saved = await act(() => saveGlazeCard({ glaze: { id, name, kind, colour, surface, movement, opaque, advice, caution }, version: glaze?.version ?? null }));
+    const saved = await act(() =>
+      saveGlazeCard({
+        glaze: { id, name, kind, colour, surface, movement, opaque, advice, caution },
+        version: glaze?.version ?? null,
+      }),
+    );
     if (saved !== null) return;
     drop();
     router.replace(`/glazes?at=${draft.id}`, { scroll: false });
@@ -45,16 +64,64 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
       }}
     >
       <h2>{glaze ? glaze.name : 'New glaze'}</h2>
-      <TextField label="Name" value={draft.name} onChange={(event) => change({ name: event.target.value })} error={Boolean(of('name'))} helperText={of('name')} />
+      <TextField
+        label="Name"
+        value={draft.name}
+        onChange={(event) => change({ name: event.target.value })}
+        error={Boolean(of('name'))}
+        helperText={of('name')}
+      />
       <div className={css.pair}>
-        <Choice label="Kind" options={GLAZE_KINDS} value={draft.kind} onChange={(kind) => change({ kind: kind ?? 'glaze' })} />
-        <ColourField label="Fired colour" value={draft.colour} onChange={(colour) => change({ colour })} fault={of('colour')} />
-        <Choice label="Surface" options={SURFACES} value={draft.surface as (typeof SURFACES)[number] | null} onChange={(surface) => change({ surface })} none="not known" />
-        <Choice label="Movement" options={MOVEMENTS} value={draft.movement as (typeof MOVEMENTS)[number] | null} onChange={(movement) => change({ movement })} none="not known" />
+        <Choice
+          label="Kind"
+          options={GLAZE_KINDS}
+          value={draft.kind}
+          onChange={(kind) => change({ kind: kind ?? 'glaze' })}
+        />
+        <ColourField
+          label="Fired colour"
+          value={draft.colour}
+          onChange={(colour) => change({ colour })}
+          fault={of('colour')}
+        />
+        <Choice
+          label="Surface"
+          options={SURFACES}
+          value={draft.surface as (typeof SURFACES)[number] | null}
+          onChange={(surface) => change({ surface })}
+          none="not known"
+        />
+        <Choice
+          label="Movement"
+          options={MOVEMENTS}
+          value={draft.movement as (typeof MOVEMENTS)[number] | null}
+          onChange={(movement) => change({ movement })}
+          none="not known"
+        />
       </div>
-      <FormControlLabel control={<Switch checked={draft.opaque} onChange={(event) => change({ opaque: event.target.checked })} />} label="Opaque" />
-      <TextField label="Advice at the bucket" value={draft.advice} onChange={(event) => change({ advice: event.target.value })} multiline minRows={2} error={Boolean(of('advice'))} helperText={of('advice')} />
-      <TextField label="Caution" value={draft.caution} onChange={(event) => change({ caution: event.target.value })} multiline error={Boolean(of('caution'))} helperText={of('caution')} />
+      <FormControlLabel
+        control={
+          <Switch checked={draft.opaque} onChange={(event) => change({ opaque: event.target.checked })} />
+        }
+        label="Opaque"
+      />
+      <TextField
+        label="Advice at the bucket"
+        value={draft.advice}
+        onChange={(event) => change({ advice: event.target.value })}
+        multiline
+        minRows={2}
+        error={Boolean(of('advice'))}
+        helperText={of('advice')}
+      />
+      <TextField
+        label="Caution"
+        value={draft.caution}
+        onChange={(event) => change({ caution: event.target.value })}
+        multiline
+        error={Boolean(of('caution'))}
+        helperText={of('caution')}
+      />
       <Faults faults={faults.filter((fault) => fault.field === '')} />
       <Button type="submit" variant="contained" disabled={busy}>
         {busy ? 'Saving' : glaze ? 'Save' : 'Add this glaze'}

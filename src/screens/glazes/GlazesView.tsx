@@ -32,11 +32,20 @@ export function GlazesView({ glazes, swatches, at, mayChange }: Props) {
           {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}
           {glazes.map((glaze) => (
             <li key={glaze.id}>
-              <Link href={`/glazes?at=${glaze.id}`} className={css.row} aria-current={glaze.id === at} scroll={false}>
+              <Link
+                href={`/glazes?at=${glaze.id}`}
+                className={css.row}
+                aria-current={glaze.id === at}
+                scroll={false}
+              >
                 <Swatch hash={swatches.get(glaze.id) ?? null} colour={glaze.colour} width={64} height={44} />
                 <span>
                   <b className={css.name}>{glaze.name}</b>
-                  <span className="small quiet">{[glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? null : 'see-through'].filter(Boolean).join(', ')}</span>
+                  <span className="small quiet">
+                    {[glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? null : 'see-through']
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
                 </span>
                 <span>
                   {glaze.advice} {glaze.caution && <span className="heat">{glaze.caution}</span>}
@@ -45,7 +54,9 @@ export function GlazesView({ glazes, swatches, at, mayChange }: Props) {
             </li>
           ))}
         </ul>
-        {mayChange && (chosen || at === 'new') && <GlazeCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} glaze={chosen} />}
+        {mayChange && (chosen || at === 'new') && (
+          <GlazeCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} glaze={chosen} />
+        )}
       </div>
     </>
   );

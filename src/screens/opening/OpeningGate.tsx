@@ -16,10 +16,16 @@ export function OpeningGate({ firing }: { firing: Firing }) {
       {firing.state === 'cooling' ? (
         <>
           <p>
-            <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
+            <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid
+            above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
           </p>
           <Faults faults={faults} />
-          <Button variant="contained" size="large" disabled={busy} onClick={() => void act(() => advance({ firingId: firing.id, to: 'open' }))}>
+          <Button
+            variant="contained"
+            size="large"
+            disabled={busy}
+            onClick={() => void act(() => advance({ firingId: firing.id, to: 'open' }))}
+          >
             It is cool: open it
           </Button>
         </>

@@ -20,13 +20,36 @@ import { savePieceReading } from './actions';
 import { nothingSaid, placeDefect, readingOf, tapDefect, toSend, withReading, type Said } from './draft';
 import css from './opening.module.css';
 
-const COMMON: readonly DefectId[] = ['pinholing', 'pitting', 'blistering', 'crazing', 'crawling', 'running', 'underfired', 'slip-lifting', 'speck'];
+const COMMON: readonly DefectId[] = [
+  'pinholing',
+  'pitting',
+  'blistering',
+  'crazing',
+  'crawling',
+  'running',
+  'underfired',
+  'slip-lifting',
+  'speck',
+];
 const SEVERITY = ['', 'only when looked for', 'plain', 'spoils it'];
 
 /** The walk through a cooled kiln: one piece fills the screen, top shelf first. */
-export function OpeningView({ firing, pieces, start }: { firing: Firing; pieces: readonly OpeningPiece[]; start: string | null }) {
+export function OpeningView({
+  firing,
+  pieces,
+  start,
+}: {
+  firing: Firing;
+  pieces: readonly OpeningPiece[];
+  start: string | null;
+}) {
   const router = useRouter();
-  const first = Math.max(0, start ? pieces.findIndex((piece) => piece.id === start) : pieces.findIndex((piece) => piece.state === 'loaded'));
+  const first = Math.max(
+    0,
+    start
+      ? pieces.findIndex((piece) => piece.id === start)
+      : pieces.findIndex((piece) => piece.state === 'loaded'),
+  );
   const [at, setAt] = useState(first);
   const piece = pieces[at];
   const done = pieces.filter((one) => one.state !== 'loaded').length;
@@ -43,24 +66,48 @@ export function OpeningView({ firing, pieces, start }: { firing: Firing; pieces:
           {firing.kilnName} {firing.number}
         </Link>
         <span className="quiet">
-          shelf {piece.shelf}, <span className="figures">{at + 1}</span> of <span className="figures">{pieces.length}</span>; {done} read
+          shelf {piece.shelf}, <span className="figures">{at + 1}</span> of{' '}
+          <span className="figures">{pieces.length}</span>; {done} read
         </span>
         <span className={css.step}>
           <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0} aria-label="Piece before">
             Before
           </Button>
-          <Button onClick={() => setAt(Math.min(pieces.length - 1, at + 1))} disabled={at === pieces.length - 1} aria-label="Piece after">
+          <Button
+            onClick={() => setAt(Math.min(pieces.length - 1, at + 1))}
+            disabled={at === pieces.length - 1}
+            aria-label="Piece after"
+          >
             After
           </Button>
         </span>
       </div>
-      <PieceReader key={piece.id} firing={firing} piece={piece} last={at === pieces.length - 1} onDone={next} />
+      <PieceReader
+        key={piece.id}
+        firing={firing}
+        piece={piece}
+        last={at === pieces.length - 1}
+        onDone={next}
+      />
     </>
   );
 }
 
-function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: OpeningPiece; last: boolean; onDone: () => void }) {
-  const [said, setSaid, found, drop] = useKept<Said>(`jiten.opening.${firing.id}.${piece.id}`, nothingSaid(piece));
+function PieceReader({
+  firing,
+  piece,
+  last,
+  onDone,
+}: {
+  firing: Firing;
+  piece: OpeningPiece;
+  last: boolean;
+  onDone: () => void;
+}) {
+  const [said, setSaid, found, drop] = useKept<Said>(
+    `jiten.opening.${firing.id}.${piece.id}`,
+    nothingSaid(piece),
+  );
   const [chosen, setChosen] = useState(piece.zones.at(-1)?.id ?? '');
   const [more, setMore] = useState(false);
   const [photo, setPhoto] = useState<string | null>(null);
@@ -81,8 +128,13 @@ function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: O
     setPhoto('Storing the photo');
     setPhoto((await sendPhoto(picked, piece.id, firing.id)) ?? 'Photo stored');
   };
-  const choice = <T extends string>(label: string, options: readonly T[], value: T | null, pick: (value: T) => void) => (
-    <div className={css.choice} role="group" aria-label={label}>
+  const choice = <T extends string>(
+    label: string,
+    options: readonly T[],
+    value: T | null,
+    pick: (value: T) => void,
+  ) => (
+    <div className={css.choice} data-few={options.length <= 3 || undefined} role="group" aria-label={label}>
       {options.map((option) => (
         <button key={option} type="button" aria-pressed={value === option} onClick={() => pick(option)}>
           {option}
@@ -90,14 +142,25 @@ function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: O
       ))}
     </div>
   );
-  const shown = more ? DEFECTS.map((defect) => defect.id) : [...new Set([...COMMON, ...reading.defects.map((one) => one.defect)])];
+  const shown = more
+    ? DEFECTS.map((defect) => defect.id)
+    : [...new Set([...COMMON, ...reading.defects.map((one) => one.defect)])];
   return (
     <article className={css.piece}>
       <div className={css.figure}>
-        <Silhouette {...drawnPiece(piece)} size={210} lit={zone} />
+        <Silhouette
+          {...drawnPiece(piece)}
+          size={Math.min(210, (190 * piece.heightMm) / piece.widthMm)}
+          lit={zone}
+        />
         <div className={css.zones} role="group" aria-label="Zones">
           {[...piece.zones].reverse().map((one) => (
-            <button key={one.id} type="button" aria-pressed={one.id === zone.id} onClick={() => setChosen(one.id)}>
+            <button
+              key={one.id}
+              type="button"
+              aria-pressed={one.id === zone.id}
+              onClick={() => setChosen(one.id)}
+            >
               <b>{one.headword}</b>
               <span>
                 {one.side !== 'outside' && `${one.side}, `}
@@ -111,7 +174,11 @@ function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: O
         <h1>
           <span className="figures">{piece.label}</span>
         </h1>
-        <p className="quiet">{zone.expected && zone.expected.proofs > 0 ? `Expected: ${[zone.expected.surface, ...zone.expected.defects.map((one) => `${one.defect} ${one.count} of ${zone.expected!.proofs}`)].filter(Boolean).join(', ')}` : 'New: nothing is known of this yet.'}</p>
+        <p className="quiet">
+          {zone.expected && zone.expected.proofs > 0
+            ? `Expected: ${[zone.expected.surface, ...zone.expected.defects.map((one) => `${one.defect} ${one.count} of ${zone.expected!.proofs}`)].filter(Boolean).join(', ')}`
+            : 'New: nothing is known of this yet.'}
+        </p>
         {choice('Surface', SURFACES, reading.surface, (surface) => change({ surface }))}
         {choice('Movement', MOVEMENTS, reading.movement, (movement) => change({ movement }))}
         <h2>What is wrong in {zone.headword}?</h2>
@@ -120,7 +187,12 @@ function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: O
             const on = reading.defects.find((one) => one.defect === id);
             const { name } = DEFECTS.find((defect) => defect.id === id)!;
             return (
-              <button key={id} type="button" aria-pressed={Boolean(on)} onClick={() => change({ defects: tapDefect(reading, id) })}>
+              <button
+                key={id}
+                type="button"
+                aria-pressed={Boolean(on)}
+                onClick={() => change({ defects: tapDefect(reading, id) })}
+              >
                 <DefectGlyph id={id} size={30} labelled />
                 {name}
                 {on && <small>{SEVERITY[on.severity]}</small>}
@@ -134,19 +206,36 @@ function PieceReader({ firing, piece, last, onDone }: { firing: Firing; piece: O
         {reading.defects.map((one) => (
           <div key={one.defect}>
             <p className="small">
-              Where is the {one.defect}? {DEFECTS.find((defect) => defect.id === one.defect)?.caution && <span className="heat">{DEFECTS.find((defect) => defect.id === one.defect)?.caution}</span>}
+              Where is the {one.defect}?{' '}
+              {DEFECTS.find((defect) => defect.id === one.defect)?.caution && (
+                <span className="heat">{DEFECTS.find((defect) => defect.id === one.defect)?.caution}</span>
+              )}
             </p>
-            {choice(`Place of ${one.defect}`, PLACES, one.place, (place) => change({ defects: placeDefect(reading, one.defect, place) }))}
+            {choice(`Place of ${one.defect}`, PLACES, one.place, (place) =>
+              change({ defects: placeDefect(reading, one.defect, place) }),
+            )}
           </div>
         ))}
-        <TextField label="Note" value={reading.note} onChange={(event) => change({ note: event.target.value })} multiline />
+        <TextField
+          label="Note"
+          value={reading.note}
+          onChange={(event) => change({ note: event.target.value })}
+          multiline
+        />
         <h2>Fate</h2>
         {choice('Fate', FATES, said.fate, (fate) => setSaid((before) => ({ ...before, fate })))}
         <Faults faults={faults} />
         {photo && <p role="status">{photo}</p>}
         {found && <p className="small quiet">Kept on this device, not sent yet.</p>}
         <div className={css.foot}>
-          <input ref={file} type="file" accept="image/*" hidden aria-label="Photo file" onChange={(event) => void take(event.target.files?.[0])} />
+          <input
+            ref={file}
+            type="file"
+            accept="image/*"
+            hidden
+            aria-label="Photo file"
+            onChange={(event) => void take(event.target.files?.[0])}
+          />
           <Button onClick={() => file.current?.click()}>Photo</Button>
           <Button variant="contained" disabled={busy} onClick={() => void save()}>
             {busy ? 'Saving' : last ? 'Save' : 'Save, next'}

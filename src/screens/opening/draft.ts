@@ -34,7 +34,11 @@ export function readingOf(said: Said, zone: OpeningPiece['zones'][number]): Read
 }
 
 /** Changes the reading of one zone. */
-export function withReading(said: Said, zone: OpeningPiece['zones'][number], change: Partial<ReadingDraft>): Said {
+export function withReading(
+  said: Said,
+  zone: OpeningPiece['zones'][number],
+  change: Partial<ReadingDraft>,
+): Said {
   return { ...said, zones: { ...said.zones, [zone.id]: { ...readingOf(said, zone), ...change } } };
 }
 
@@ -55,6 +59,9 @@ export function placeDefect(reading: ReadingDraft, defect: DefectId, place: Plac
 
 /** Everything tapped for a piece, ready to be sent; zones that were not touched are left as they were. */
 export function toSend(piece: OpeningPiece, firingId: string, said: Said): PieceReading {
-  const readings = said.state === 'missing' ? [] : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
+  const readings =
+    said.state === 'missing'
+      ? []
+      : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
   return { pieceId: piece.id, firingId, state: said.state, fate: said.fate, readings };
 }

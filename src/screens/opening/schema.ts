@@ -11,9 +11,14 @@ const readingSchema = z.object({
   stage: z.enum(['before', 'after']),
   surface: z.enum(SURFACES).nullable(),
   movement: z.enum(MOVEMENTS).nullable(),
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i, 'is no colour').nullable(),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i, 'is no colour')
+    .nullable(),
   note: z.string().max(2000, 'At most 2000 characters.'),
-  defects: z.array(z.object({ defect: defectId, severity: z.literal([1, 2, 3]), place: z.enum(PLACES) })).max(20),
+  defects: z
+    .array(z.object({ defect: defectId, severity: z.literal([1, 2, 3]), place: z.enum(PLACES) }))
+    .max(20),
 });
 
 export const pieceReadingSchema = z.object({

@@ -18,7 +18,14 @@ export function AddPhoto({ pieceId, firingId }: { pieceId: string; firingId: str
   };
   return (
     <div style={{ marginTop: 10 }}>
-      <input ref={field} type="file" accept="image/*" hidden aria-label="Photo file" onChange={(event) => void take(event.target.files?.[0])} />
+      <input
+        ref={field}
+        type="file"
+        accept="image/*"
+        hidden
+        aria-label="Photo file"
+        onChange={(event) => void take(event.target.files?.[0])}
+      />
       <Button onClick={() => field.current?.click()} disabled={state === 'busy'}>
         {state === 'busy' ? 'Storing the photo' : 'Add a photo'}
       </Button>

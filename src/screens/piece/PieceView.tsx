@@ -26,7 +26,9 @@ export function PieceView({ piece, mayChange }: { piece: PiecePage; mayChange: b
       <div className={css.head}>
         <h1 className="figures">{piece.label}</h1>
         <p className="quiet">
-          {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm, <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on {shortDay(piece.madeAt)}; {piece.stage}
+          {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
+          <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
+          {shortDay(piece.madeAt)}; {piece.stage}
           {piece.fate && (
             <>
               , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
@@ -42,7 +44,9 @@ export function PieceView({ piece, mayChange }: { piece: PiecePage; mayChange: b
       <div className={css.columns}>
         <div>
           <div className={css.pictures}>
-            {piece.photos[0] && <Photo hash={piece.photos[0].hash} alt={`Photo of ${piece.label}`} width="100%" height={420} />}
+            {piece.photos[0] && (
+              <Photo hash={piece.photos[0].hash} alt={`Photo of ${piece.label}`} width="100%" height={420} />
+            )}
             <div className={css.drawing}>
               <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />
             </div>
@@ -102,7 +106,15 @@ export function PieceView({ piece, mayChange }: { piece: PiecePage; mayChange: b
   );
 }
 
-function FiringResult({ firing, nameOf, pieceId }: { firing: PieceFiring; nameOf: (id: string) => string; pieceId: string }) {
+function FiringResult({
+  firing,
+  nameOf,
+  pieceId,
+}: {
+  firing: PieceFiring;
+  nameOf: (id: string) => string;
+  pieceId: string;
+}) {
   return (
     <section className={css.firing}>
       <h2>
@@ -111,7 +123,8 @@ function FiringResult({ firing, nameOf, pieceId }: { firing: PieceFiring; nameOf
         </Link>
       </h2>
       <p className="quiet">
-        {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.day)}, shelf {firing.shelf}; {firing.state}
+        {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.day)},
+        shelf {firing.shelf}; {firing.state}
       </p>
       <ul>
         {[...firing.zones].reverse().map((zone) => (
@@ -145,7 +158,8 @@ function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) =>
         </p>
         {live ? (
           <p>
-            {[live.surface, live.movement].filter(Boolean).join(', ')} {live.defects.length > 0 && <DefectLine defects={live.defects} />}
+            {[live.surface, live.movement].filter(Boolean).join(', ')}{' '}
+            {live.defects.length > 0 && <DefectLine defects={live.defects} />}
             {live.note && <i> “{live.note}”</i>}
           </p>
         ) : (
@@ -153,12 +167,14 @@ function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) =>
         )}
         {before.map((reading) => (
           <p key={reading.id} className="quiet small">
-            before: {[reading.surface, reading.movement].filter(Boolean).join(', ')} <DefectLine defects={reading.defects} /> ({reading.by}, {shortDay(reading.at)})
+            before: {[reading.surface, reading.movement].filter(Boolean).join(', ')}{' '}
+            <DefectLine defects={reading.defects} /> ({reading.by}, {shortDay(reading.at)})
           </p>
         ))}
         {zone.proofs > 0 && (
           <p className="small quiet">
-            <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of {zone.proofs} agree
+            <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of{' '}
+            {zone.proofs} agree
           </p>
         )}
       </div>

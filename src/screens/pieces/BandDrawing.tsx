@@ -1,5 +1,4 @@
 'use client';
-import { useRef } from 'react';
 import { formShape } from '@/core/coats';
 import type { PieceDraft } from '@/records/pieces';
 import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
@@ -21,11 +20,10 @@ const UNIT = SIZE / 104;
 
 /** The piece drawn large; the edges of the chosen coat are dragged, or moved with the arrow keys by 1 mm. */
 export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSelect, onEdge }: Props) {
-  const box = useRef<HTMLDivElement>(null);
   const { plan } = formShape(draft.form);
   const yOf = (t: number) => (2 + (plan ? 50 : 100) * (1 - t)) * UNIT;
-  const atOf = (clientY: number) => {
-    const top = box.current!.getBoundingClientRect().top;
+  const atOf = (clientY: number, drawing: Element) => {
+    const { top } = drawing.getBoundingClientRect();
     return 1 - ((clientY - top) / UNIT - 2) / (plan ? 50 : 100);
   };
   const width = drawnWidth(draft) * UNIT;
@@ -40,11 +38,27 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
     onEdge(selected, edge, at);
   };
   return (
-    <div className={css.drawing} ref={box} style={{ height: SIZE }}>
-      <Silhouette form={draft.form} heightMm={draft.heightMm} widthMm={draft.widthMm} bodyColour={bodyColour} coats={coats} size={SIZE} strip lit={null} />
+    <div className={css.drawing} style={{ height: SIZE }}>
+      <Silhouette
+        form={draft.form}
+        heightMm={draft.heightMm}
+        widthMm={draft.widthMm}
+        bodyColour={bodyColour}
+        coats={coats}
+        size={SIZE}
+        strip
+        lit={null}
+      />
       {draft.coats.map((one, i) =>
         i === selected ? null : (
-          <button key={i} type="button" className={css.grip} style={{ top: (yOf(one.to) + yOf(one.from)) / 2 - 12, left: width + 2 * UNIT - 30 }} onClick={() => onSelect(i)} title={`Choose coat ${i + 1}, ${nameOf(i)}`}>
+          <button
+            key={i}
+            type="button"
+            className={css.grip}
+            style={{ top: (yOf(one.to) + yOf(one.from)) / 2 - 12, left: width + 2 * UNIT - 30 }}
+            onClick={() => onSelect(i)}
+            title={`Choose coat ${i + 1}, ${nameOf(i)}`}
+          >
             {i + 1}
           </button>
         ),
@@ -66,7 +80,8 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
             onKeyDown={onKey(edge, coat[edge])}
             onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
             onPointerMove={(event) => {
-              if (event.currentTarget.hasPointerCapture(event.pointerId)) onEdge(selected, edge, atOf(event.clientY));
+              if (event.currentTarget.hasPointerCapture(event.pointerId))
+                onEdge(selected, edge, atOf(event.clientY, event.currentTarget.parentElement!));
             }}
           >
             <span className={css.edgeLabel}>{cm(coat[edge])}</span>

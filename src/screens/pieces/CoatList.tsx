@@ -27,7 +27,17 @@ interface Props {
 }
 
 /** The coats in the order they go on; the chosen one is open, the others are a line each. */
-export function CoatList({ draft, glazes, selected, firingNames, faultOf, onSelect, onChange, onMove, onRemove }: Props) {
+export function CoatList({
+  draft,
+  glazes,
+  selected,
+  firingNames,
+  faultOf,
+  onSelect,
+  onChange,
+  onMove,
+  onRemove,
+}: Props) {
   const glazeOf = (id: string) => glazes.find((glaze) => glaze.id === id);
   return (
     <ol className={css.coats}>
@@ -37,7 +47,12 @@ export function CoatList({ draft, glazes, selected, firingNames, faultOf, onSele
         return (
           <li key={i} className={css.coat} data-open={i === selected || undefined}>
             <div className={css.coatHead}>
-              <button type="button" className={css.coatName} onClick={() => onSelect(i)} aria-expanded={i === selected}>
+              <button
+                type="button"
+                className={css.coatName}
+                onClick={() => onSelect(i)}
+                aria-expanded={i === selected}
+              >
                 <span className="figures">{i + 1}</span>
                 <span className={css.chip} style={{ background: glaze?.colour ?? 'var(--bare)' }} />
                 <b>{glaze?.name ?? 'Choose a glaze'}</b>
@@ -49,19 +64,45 @@ export function CoatList({ draft, glazes, selected, firingNames, faultOf, onSele
               </button>
               {i === selected && (
                 <span className={css.coatTools}>
-                  <IconButton size="small" onClick={() => onMove(i, -1)} disabled={i === 0} aria-label="Apply earlier" title="Apply earlier">
+                  <IconButton
+                    size="small"
+                    onClick={() => onMove(i, -1)}
+                    disabled={i === 0}
+                    aria-label="Apply earlier"
+                    title="Apply earlier"
+                  >
                     <ArrowUpward fontSize="small" />
                   </IconButton>
-                  <IconButton size="small" onClick={() => onMove(i, 1)} disabled={i === draft.coats.length - 1} aria-label="Apply later" title="Apply later">
+                  <IconButton
+                    size="small"
+                    onClick={() => onMove(i, 1)}
+                    disabled={i === draft.coats.length - 1}
+                    aria-label="Apply later"
+                    title="Apply later"
+                  >
                     <ArrowDownward fontSize="small" />
                   </IconButton>
-                  <IconButton size="small" onClick={() => onRemove(i)} aria-label={`Take coat ${i + 1} off`} title="Take off">
+                  <IconButton
+                    size="small"
+                    onClick={() => onRemove(i)}
+                    aria-label={`Take coat ${i + 1} off`}
+                    title="Take off"
+                  >
                     <DeleteOutline fontSize="small" />
                   </IconButton>
                 </span>
               )}
             </div>
-            {i === selected && <CoatFields coat={coat} index={i} draft={draft} glaze={glaze} faultOf={faultOf} onChange={(change) => onChange(i, change)} />}
+            {i === selected && (
+              <CoatFields
+                coat={coat}
+                index={i}
+                draft={draft}
+                glaze={glaze}
+                faultOf={faultOf}
+                onChange={(change) => onChange(i, change)}
+              />
+            )}
           </li>
         );
       })}
@@ -69,24 +110,68 @@ export function CoatList({ draft, glazes, selected, firingNames, faultOf, onSele
   );
 }
 
-function CoatFields({ coat, index, draft, glaze, faultOf, onChange }: { coat: CoatDraft; index: number; draft: PieceDraft; glaze: GlazeChoice | undefined; faultOf: Props['faultOf']; onChange: (change: Partial<CoatDraft>) => void }) {
+function CoatFields({
+  coat,
+  index,
+  draft,
+  glaze,
+  faultOf,
+  onChange,
+}: {
+  coat: CoatDraft;
+  index: number;
+  draft: PieceDraft;
+  glaze: GlazeChoice | undefined;
+  faultOf: Props['faultOf'];
+  onChange: (change: Partial<CoatDraft>) => void;
+}) {
   const fault = (key: keyof CoatDraft) => faultOf(`coats.${index}.${key}`);
   const sides = sidesFor(draft);
   return (
     <div className={css.coatFields}>
-      <TextField select label="How" value={coat.method} onChange={(event) => onChange({ method: event.target.value as CoatDraft['method'] })}>
+      <TextField
+        select
+        label="How"
+        value={coat.method}
+        onChange={(event) => onChange({ method: event.target.value as CoatDraft['method'] })}
+      >
         {METHODS.map((method) => (
           <MenuItem key={method} value={method}>
             {method}
           </MenuItem>
         ))}
       </TextField>
-      <NumberField label="Times" value={coat.times} onChange={(times) => onChange({ times: times ?? 0 })} fault={fault('times')} />
-      <NumberField label="Seconds" value={coat.seconds} onChange={(seconds) => onChange({ seconds })} fault={fault('seconds')} />
-      <NumberField label="From, cm" value={tenth(coat.from * draft.heightMm)} onChange={(cm) => onChange({ from: fractionOf(cm, draft) })} fault={fault('from')} />
-      <NumberField label="To, cm" value={tenth(coat.to * draft.heightMm)} onChange={(cm) => onChange({ to: fractionOf(cm, draft) })} fault={fault('to')} />
+      <NumberField
+        label="Times"
+        value={coat.times}
+        onChange={(times) => onChange({ times: times ?? 0 })}
+        fault={fault('times')}
+      />
+      <NumberField
+        label="Seconds"
+        value={coat.seconds}
+        onChange={(seconds) => onChange({ seconds })}
+        fault={fault('seconds')}
+      />
+      <NumberField
+        label="From, cm"
+        value={tenth(coat.from * draft.heightMm)}
+        onChange={(cm) => onChange({ from: fractionOf(cm, draft) })}
+        fault={fault('from')}
+      />
+      <NumberField
+        label="To, cm"
+        value={tenth(coat.to * draft.heightMm)}
+        onChange={(cm) => onChange({ to: fractionOf(cm, draft) })}
+        fault={fault('to')}
+      />
       {sides.length > 1 && (
-        <TextField select label="Side" value={coat.side} onChange={(event) => onChange({ side: event.target.value as CoatDraft['side'] })}>
+        <TextField
+          select
+          label="Side"
+          value={coat.side}
+          onChange={(event) => onChange({ side: event.target.value as CoatDraft['side'] })}
+        >
           {sides.map((side) => (
             <MenuItem key={side} value={side}>
               {side === 'outside' && draft.split ? 'both halves' : side}
@@ -95,7 +180,12 @@ function CoatFields({ coat, index, draft, glaze, faultOf, onChange }: { coat: Co
         </TextField>
       )}
       {glaze && glaze.batches.length > 0 && (
-        <TextField select label="Batch" value={coat.batchId ?? ''} onChange={(event) => onChange({ batchId: event.target.value || null })}>
+        <TextField
+          select
+          label="Batch"
+          value={coat.batchId ?? ''}
+          onChange={(event) => onChange({ batchId: event.target.value || null })}
+        >
           <MenuItem value="">not known</MenuItem>
           {glaze.batches.map((batch) => (
             <MenuItem key={batch.id} value={batch.id}>
@@ -104,9 +194,29 @@ function CoatFields({ coat, index, draft, glaze, faultOf, onChange }: { coat: Co
           ))}
         </TextField>
       )}
-      <FormControlLabel className={css.wide} control={<Checkbox size="small" checked={coat.dryBefore ?? false} onChange={(event) => onChange({ dryBefore: event.target.checked })} />} label="Dry to the touch before it" />
+      <FormControlLabel
+        className={css.wide}
+        control={
+          <Checkbox
+            size="small"
+            checked={coat.dryBefore ?? false}
+            onChange={(event) => onChange({ dryBefore: event.target.checked })}
+          />
+        }
+        label="Dry to the touch before it"
+      />
       {(glaze?.kind === 'wash' || coat.wiped) && (
-        <FormControlLabel className={css.wide} control={<Checkbox size="small" checked={coat.wiped} onChange={(event) => onChange({ wiped: event.target.checked })} />} label="Wiped back" />
+        <FormControlLabel
+          className={css.wide}
+          control={
+            <Checkbox
+              size="small"
+              checked={coat.wiped}
+              onChange={(event) => onChange({ wiped: event.target.checked })}
+            />
+          }
+          label="Wiped back"
+        />
       )}
       {glaze?.advice && <p className={`${css.wide} small`}>{glaze.advice}</p>}
     </div>

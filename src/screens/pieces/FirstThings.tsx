@@ -5,7 +5,10 @@ export function FirstThings({ bodies, glazes }: { bodies: number; glazes: number
   return (
     <div style={{ display: 'flex', flexDirection: 'column', gap: 14, maxWidth: 460 }}>
       <h1>New piece</h1>
-      <p>A piece is made of a clay and carries glazes. Write down the ones in your studio first; it takes a minute.</p>
+      <p>
+        A piece is made of a clay and carries glazes. Write down the ones in your studio first; it takes a
+        minute.
+      </p>
       {bodies === 0 && (
         <LinkButton variant="contained" href="/clays?at=new">
           Add the first clay

@@ -20,7 +20,17 @@ import { readKept, useKept } from '@/ui/useKept';
 import { saveCorrection, saveNewPieces } from './actions';
 import { BandDrawing } from './BandDrawing';
 import { CoatList } from './CoatList';
-import { addCoat, drawnCoats, emptyDraft, movedCoat, withCoat, withEdge, withForm, withoutCoat, type GlazeChoice } from './draft';
+import {
+  addCoat,
+  drawnCoats,
+  emptyDraft,
+  movedCoat,
+  withCoat,
+  withEdge,
+  withForm,
+  withoutCoat,
+  type GlazeChoice,
+} from './draft';
 import css from './pieces.module.css';
 import { ZoneList } from './ZoneList';
 
@@ -44,7 +54,10 @@ const LAST = 'jiten.piece.last';
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
 export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }: Props) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
-  const [draft, setDraft, found, drop] = useKept<PieceDraft>(key, start ?? emptyDraft('tile', bodies[0]?.id ?? ''));
+  const [draft, setDraft, found, drop] = useKept<PieceDraft>(
+    key,
+    start ?? emptyDraft('tile', bodies[0]?.id ?? ''),
+  );
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
@@ -56,7 +69,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
   const nameOf = (id: string) => byId.get(id)?.name ?? '?';
   const coats = drawnCoats(draft, byId);
   const bodyColour = bodies.find((body) => body.id === draft.bodyId)?.colour ?? '#c8b8a0';
-  const faultOf = (field: string) => faults.find((fault) => fault.field.replace(/^draft\./, '') === field)?.message;
+  const faultOf = (field: string) =>
+    faults.find((fault) => fault.field.replace(/^draft\./, '') === field)?.message;
   const change = (next: (before: PieceDraft) => PieceDraft) => {
     setSaved(null);
     setDraft(next);
@@ -76,9 +90,19 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       localStorage.setItem(LAST, JSON.stringify(draft));
       drop();
       ids.current = [];
-      setSaved(editing ? [{ id: editing.id, label: editing.label }] : (outcome.value as { id: string; label: string }[]));
+      setSaved(
+        editing
+          ? [{ id: editing.id, label: editing.label }]
+          : (outcome.value as { id: string; label: string }[]),
+      );
     } catch {
-      setFaults([{ field: '', message: 'The server did not answer. What you drew is kept on this device; save again when the network is back.' }]);
+      setFaults([
+        {
+          field: '',
+          message:
+            'The server did not answer. What you drew is kept on this device; save again when the network is back.',
+        },
+      ]);
     } finally {
       setBusy(false);
     }
@@ -108,7 +132,15 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
         {found && !saved && (
           <span className="small quiet">
             Not saved yet; kept on this device.{' '}
-            <button type="button" className={css.link} onClick={() => { drop(); setDraft(start ?? emptyDraft('tile', bodies[0]?.id ?? '')); drop(); }}>
+            <button
+              type="button"
+              className={css.link}
+              onClick={() => {
+                drop();
+                setDraft(start ?? emptyDraft('tile', bodies[0]?.id ?? ''));
+                drop();
+              }}
+            >
               Start afresh
             </button>
           </span>
@@ -128,13 +160,25 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       )}
       {faults.length > 0 && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
-          {faultOf('') ?? `Not saved: ${faults.length === 1 ? 'one thing is' : `${faults.length} things are`} missing or wrong. Nothing was lost.`}
+          {faultOf('') ??
+            `Not saved: ${faults.length === 1 ? 'one thing is' : `${faults.length} things are`} missing or wrong. Nothing was lost.`}
         </Alert>
       )}
       <div className={css.editor}>
         <section className={css.what} aria-label="Form and clay">
-          <FormPicker draft={draft} bodyColour={bodyColour} onPick={(form) => change((before) => withForm(before, form))} />
-          <TextField select label="Clay" value={draft.bodyId} onChange={(event) => change((before) => ({ ...before, bodyId: event.target.value }))} error={Boolean(faultOf('bodyId'))} helperText={faultOf('bodyId')}>
+          <FormPicker
+            draft={draft}
+            bodyColour={bodyColour}
+            onPick={(form) => change((before) => withForm(before, form))}
+          />
+          <TextField
+            select
+            label="Clay"
+            value={draft.bodyId}
+            onChange={(event) => change((before) => ({ ...before, bodyId: event.target.value }))}
+            error={Boolean(faultOf('bodyId'))}
+            helperText={faultOf('bodyId')}
+          >
             {bodies.map((body) => (
               <MenuItem key={body.id} value={body.id}>
                 <span className={css.chip} style={{ background: body.colour, marginRight: 8 }} />
@@ -143,19 +187,56 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             ))}
           </TextField>
           <div className={css.pair}>
-            <NumberField label="Height, cm" value={draft.heightMm / 10} onChange={(cm) => change((b) => ({ ...b, heightMm: (cm ?? NaN) * 10 }))} fault={faultOf('heightMm')} />
-            <NumberField label="Width, cm" value={draft.widthMm / 10} onChange={(cm) => change((b) => ({ ...b, widthMm: (cm ?? NaN) * 10 }))} fault={faultOf('widthMm')} />
+            <NumberField
+              label="Height, cm"
+              value={draft.heightMm / 10}
+              onChange={(cm) => change((b) => ({ ...b, heightMm: (cm ?? NaN) * 10 }))}
+              fault={faultOf('heightMm')}
+            />
+            <NumberField
+              label="Width, cm"
+              value={draft.widthMm / 10}
+              onChange={(cm) => change((b) => ({ ...b, widthMm: (cm ?? NaN) * 10 }))}
+              fault={faultOf('widthMm')}
+            />
           </div>
           {formShape(draft.form).canSplit && (
             <FormControlLabel
-              control={<Switch checked={draft.split} onChange={(event) => change((b) => ({ ...b, split: event.target.checked, coats: b.coats.map((c) => ({ ...c, side: 'outside' as const })) }))} />}
+              control={
+                <Switch
+                  checked={draft.split}
+                  onChange={(event) =>
+                    change((b) => ({
+                      ...b,
+                      split: event.target.checked,
+                      coats: b.coats.map((c) => ({ ...c, side: 'outside' as const })),
+                    }))
+                  }
+                />
+              }
               label="Left and right differ"
             />
           )}
-          <TextField label="Note" multiline minRows={2} value={draft.note} onChange={(event) => change((b) => ({ ...b, note: event.target.value }))} error={Boolean(faultOf('note'))} helperText={faultOf('note')} />
+          <TextField
+            label="Note"
+            multiline
+            minRows={2}
+            value={draft.note}
+            onChange={(event) => change((b) => ({ ...b, note: event.target.value }))}
+            error={Boolean(faultOf('note'))}
+            helperText={faultOf('note')}
+          />
         </section>
         <section className={css.stage} aria-label="Bands">
-          <BandDrawing draft={draft} coats={coats} bodyColour={bodyColour} selected={selected} nameOf={(i) => nameOf(draft.coats[i]?.glazeId ?? '')} onSelect={setSelected} onEdge={(i, edge, at) => change((b) => withEdge(b, i, edge, at))} />
+          <BandDrawing
+            draft={draft}
+            coats={coats}
+            bodyColour={bodyColour}
+            selected={selected}
+            nameOf={(i) => nameOf(draft.coats[i]?.glazeId ?? '')}
+            onSelect={setSelected}
+            onEdge={(i, edge, at) => change((b) => withEdge(b, i, edge, at))}
+          />
         </section>
         <section className={css.how} aria-label="Coats and zones">
           <h3>Coats, first one first</h3>
@@ -167,8 +248,14 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             faultOf={faultOf}
             onSelect={setSelected}
             onChange={(i, c) => change((b) => withCoat(b, i, c))}
-            onMove={(i, by) => { change((b) => movedCoat(b, i, by)); setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by))); }}
-            onRemove={(i) => { change((b) => withoutCoat(b, i)); setSelected(Math.max(0, i - 1)); }}
+            onMove={(i, by) => {
+              change((b) => movedCoat(b, i, by));
+              setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by)));
+            }}
+            onRemove={(i) => {
+              change((b) => withoutCoat(b, i));
+              setSelected(Math.max(0, i - 1));
+            }}
           />
           <Autocomplete
             key={draft.coats.length}
@@ -184,12 +271,27 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
                 {glaze.name}
               </li>
             )}
-            renderInput={(params) => <TextField {...params} label={draft.coats.length ? 'Add a coat over it' : 'Add the first coat'} placeholder="Type two letters" />}
+            renderInput={(params) => (
+              <TextField
+                {...params}
+                label={draft.coats.length ? 'Add a coat over it' : 'Add the first coat'}
+                placeholder="Type two letters"
+              />
+            )}
           />
           <h3>What it will prove</h3>
           <ZoneList coats={coats} body={draft.bodyId} nameOf={nameOf} />
           <div className={css.saveRow}>
-            {!editing && <NumberField label="How many" value={twins} onChange={(n) => { setTwins(Math.max(1, Math.min(60, Math.round(n ?? 1)))); }} sx={{ width: 110 }} />}
+            {!editing && (
+              <NumberField
+                label="How many"
+                value={twins}
+                onChange={(n) => {
+                  setTwins(Math.max(1, Math.min(60, Math.round(n ?? 1))));
+                }}
+                sx={{ width: 110 }}
+              />
+            )}
             <Button variant="contained" onClick={() => void save()} disabled={busy} title="Save (Ctrl Enter)">
               {busy ? 'Saving' : editing ? 'Save the correction' : twins > 1 ? `Save ${twins} twins` : 'Save'}
             </Button>
@@ -200,12 +302,34 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
   );
 }
 
-function FormPicker({ draft, bodyColour, onPick }: { draft: PieceDraft; bodyColour: string; onPick: (form: PieceDraft['form']) => void }) {
+function FormPicker({
+  draft,
+  bodyColour,
+  onPick,
+}: {
+  draft: PieceDraft;
+  bodyColour: string;
+  onPick: (form: PieceDraft['form']) => void;
+}) {
   return (
     <div className={css.forms} role="radiogroup" aria-label="Form">
       {FORMS.map((form) => (
-        <button key={form} type="button" role="radio" aria-checked={draft.form === form} className={css.form} onClick={() => onPick(form)}>
-          <Silhouette form={form} {...formShape(form)} bodyColour={bodyColour} coats={[]} size={34} title="" />
+        <button
+          key={form}
+          type="button"
+          role="radio"
+          aria-checked={draft.form === form}
+          className={css.form}
+          onClick={() => onPick(form)}
+        >
+          <Silhouette
+            form={form}
+            {...formShape(form)}
+            bodyColour={bodyColour}
+            coats={[]}
+            size={34}
+            title=""
+          />
           {form}
         </button>
       ))}

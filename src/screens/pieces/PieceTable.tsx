@@ -42,22 +42,43 @@ const COLUMNS: GridColDef<PieceRow>[] = [
     renderCell: ({ row }) => (
       <span className={css.cellPicture}>
         {row.photoHash ? (
-          // eslint-disable-next-line @next/next/no-img-element -- pictures come from our own store, already sized
-          <img src={`/api/v1/photos/${row.photoHash}?width=96`} alt="" width={40} height={46} loading="lazy" />
+          <img
+            src={`/api/v1/photos/${row.photoHash}?width=96`}
+            alt=""
+            width={40}
+            height={46}
+            loading="lazy"
+          />
         ) : (
           <Silhouette {...drawnPiece(row)} size={Math.min(36, (36 * row.heightMm) / row.widthMm)} />
         )}
       </span>
     ),
   },
-  { field: 'number', headerName: 'Number', width: 110, renderCell: ({ row }) => <Link href={`/pieces/${row.label}`} className="figures">{row.label}</Link> },
-  { field: 'coats', headerName: 'On it', flex: 2, minWidth: 200, sortable: false, valueGetter: (_, row) => layersInWords(row) },
+  {
+    field: 'number',
+    headerName: 'Number',
+    width: 110,
+    renderCell: ({ row }) => (
+      <Link href={`/pieces/${row.label}`} className="figures">
+        {row.label}
+      </Link>
+    ),
+  },
+  {
+    field: 'coats',
+    headerName: 'On it',
+    flex: 2,
+    minWidth: 200,
+    sortable: false,
+    valueGetter: (_, row) => layersInWords(row),
+  },
   { field: 'body', headerName: 'Clay', flex: 1, minWidth: 130 },
   { field: 'form', headerName: 'Form', width: 100 },
   { field: 'stage', headerName: 'Stage', width: 90 },
   { field: 'fate', headerName: 'Fate', width: 90, sortable: false },
   { field: 'maker', headerName: 'By', width: 150, sortable: false },
-  { field: 'madeAt', headerName: 'Made', width: 120, valueFormatter: (value: Date) => shortDay(value), cellClassName: 'figures' },
+  { field: 'madeAt', headerName: 'Made', width: 130, valueFormatter: (value: Date) => shortDay(value) },
 ];
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
@@ -72,7 +93,13 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
     router.replace(`${path}?${next}`, { scroll: false });
   };
   const filter = (key: string, label: string, options: readonly { value: string; name: string }[]) => (
-    <TextField select label={label} value={params.get(key) ?? ''} onChange={(event) => go({ [key]: event.target.value })} sx={{ width: 150 }}>
+    <TextField
+      select
+      label={label}
+      value={params.get(key) ?? ''}
+      onChange={(event) => go({ [key]: event.target.value })}
+      sx={{ width: 150 }}
+    >
       <MenuItem value="">any</MenuItem>
       {options.map(({ value, name }) => (
         <MenuItem key={value} value={value}>
@@ -121,7 +148,16 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         onRowClick={({ row }) => router.push(`/pieces/${row.label}`)}
         disableColumnMenu
         disableRowSelectionOnClick
-        sx={{ border: 0, borderTop: '1px solid var(--ink)', borderRadius: 0, '--DataGrid-containerBackground': 'var(--page)', '& .MuiDataGrid-row': { cursor: 'pointer' }, '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650 } }}
+        sx={{
+          border: 0,
+          borderTop: '1px solid var(--ink)',
+          borderRadius: 0,
+          '--DataGrid-t-header-background-base': 'var(--page)',
+          backgroundColor: 'transparent',
+          '& .MuiDataGrid-row': { borderBottom: '1px solid var(--hairline)' },
+          '& .MuiDataGrid-row:hover': { cursor: 'pointer' },
+          '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650 },
+        }}
         localeText={{ noRowsLabel: 'No piece like that. Clear a filter, or log a new piece.' }}
       />
     </>

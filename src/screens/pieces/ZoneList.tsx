@@ -3,7 +3,15 @@ import type { DrawnCoat } from '@/ui/Silhouette';
 import css from './pieces.module.css';
 
 /** The zones the bands make, named in words: what each will prove. */
-export function ZoneList({ coats, body, nameOf }: { coats: readonly DrawnCoat[]; body: string; nameOf: (id: string) => string }) {
+export function ZoneList({
+  coats,
+  body,
+  nameOf,
+}: {
+  coats: readonly DrawnCoat[];
+  body: string;
+  nameOf: (id: string) => string;
+}) {
   const sides = sidesOf(coats);
   const zones = zonesOf(coats);
   return (
@@ -24,7 +32,8 @@ export function ZoneList({ coats, body, nameOf }: { coats: readonly DrawnCoat[];
                       <b className={css.headword}>{headwordOf(stack, nameOf)}</b>
                       <span className="small quiet">
                         {stack.length > 0 && `${stackWords(stack, nameOf)}`}
-                        {ground.slips.length > 0 && `${stack.length ? '; on ' : 'slip: '}${ground.slips.map(nameOf).join(' and ')}`}
+                        {ground.slips.length > 0 &&
+                          `${stack.length ? '; on ' : 'slip: '}${ground.slips.map(nameOf).join(' and ')}`}
                       </span>
                     </span>
                   </li>

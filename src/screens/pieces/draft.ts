@@ -46,7 +46,8 @@ const FRESH: readonly (readonly [number, number])[] = [
 export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
   const below = draft.coats.filter((coat) => coat.firingId === null && coat.to - coat.from < 0.99).length;
   const [from, to] = glaze.kind === 'slip' ? [0, 1] : FRESH[Math.min(below, FRESH.length - 1)]!;
-  const method: Method = glaze.kind === 'wash' || glaze.kind === 'underglaze' || glaze.kind === 'resist' ? 'brush' : 'dip';
+  const method: Method =
+    glaze.kind === 'wash' || glaze.kind === 'underglaze' || glaze.kind === 'resist' ? 'brush' : 'dip';
   const side = draft.coats.at(-1)?.side ?? sidesFor(draft)[0]!;
   const coat: CoatDraft = {
     glazeId: glaze.id,
@@ -90,7 +91,10 @@ const LEAST = 0.01;
 export function withEdge(draft: PieceDraft, index: number, edge: 'from' | 'to', at: number): PieceDraft {
   const coat = draft.coats[index]!;
   const mm = Math.round(at * draft.heightMm) / draft.heightMm;
-  const value = edge === 'from' ? Math.min(Math.max(0, mm), coat.to - LEAST) : Math.max(Math.min(1, mm), coat.from + LEAST);
+  const value =
+    edge === 'from'
+      ? Math.min(Math.max(0, mm), coat.to - LEAST)
+      : Math.max(Math.min(1, mm), coat.from + LEAST);
   return withCoat(draft, index, { [edge]: value });
 }
 
@@ -98,7 +102,8 @@ export function withEdge(draft: PieceDraft, index: number, edge: 'from' | 'to', 
 export function drawnCoats(draft: PieceDraft, glazes: ReadonlyMap<string, GlazeChoice>): DrawnCoat[] {
   return draft.coats.flatMap((coat) => {
     const glaze = glazes.get(coat.glazeId);
-    if (!glaze || !(coat.from >= 0 && coat.to <= 1 && coat.to - coat.from > 1e-6) || !(coat.times >= 1)) return [];
+    if (!glaze || !(coat.from >= 0 && coat.to <= 1 && coat.to - coat.from > 1e-6) || !(coat.times >= 1))
+      return [];
     const mark = glaze.kind === 'resist' ? ('resist' as const) : coat.wiped ? ('wiped' as const) : undefined;
     return {
       glaze: coat.glazeId,

@@ -4,7 +4,10 @@ import { EDGE_TOLERANCE, FORMS, METHODS, SIDES } from '@/core/coats';
 /** A row id made by the client. */
 export const idSchema = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'is not an id');
 
-const fraction = z.number('Type a length.').min(0, 'Cannot start below the foot.').max(1, 'Cannot end above the rim.');
+const fraction = z
+  .number('Type a length.')
+  .min(0, 'Cannot start below the foot.')
+  .max(1, 'Cannot end above the rim.');
 
 export const coatSchema = z
   .object({
@@ -20,7 +23,10 @@ export const coatSchema = z
     wiped: z.boolean(),
     firingId: idSchema.nullable(),
   })
-  .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, { path: ['to'], message: 'The upper edge must lie above the lower one.' });
+  .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, {
+    path: ['to'],
+    message: 'The upper edge must lie above the lower one.',
+  });
 
 export const pieceSchema = z.object({
   form: z.enum(FORMS),
@@ -32,5 +38,8 @@ export const pieceSchema = z.object({
   coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
 });
 
-export const newPieceSchema = z.object({ ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'), draft: pieceSchema });
+export const newPieceSchema = z.object({
+  ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'),
+  draft: pieceSchema,
+});
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });

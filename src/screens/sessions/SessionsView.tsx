@@ -13,7 +13,15 @@ interface Session {
 }
 
 /** Where a member is signed in, each with a button that ends it. */
-export function SessionsView({ sessions, current, now }: { sessions: readonly Session[]; current: string | null; now: Date }) {
+export function SessionsView({
+  sessions,
+  current,
+  now,
+}: {
+  sessions: readonly Session[];
+  current: string | null;
+  now: Date;
+}) {
   const { act, busy, faults } = useAct();
   return (
     <>
@@ -22,7 +30,16 @@ export function SessionsView({ sessions, current, now }: { sessions: readonly Se
       <Faults faults={faults} />
       <ul style={{ borderTop: '1px solid var(--ink)', marginTop: 16, maxWidth: 720 }}>
         {sessions.map((session) => (
-          <li key={session.id} style={{ display: 'flex', gap: 16, alignItems: 'center', padding: '10px 0', borderBottom: '1px solid var(--hairline)' }}>
+          <li
+            key={session.id}
+            style={{
+              display: 'flex',
+              gap: 16,
+              alignItems: 'center',
+              padding: '10px 0',
+              borderBottom: '1px solid var(--hairline)',
+            }}
+          >
             <span style={{ flex: 1 }}>
               <b>{/mobile|android|iphone/i.test(session.agent) ? 'A phone' : 'A computer'}</b>
               {session.id === current && ', this one'}

@@ -15,7 +15,21 @@ interface Field {
 type Action = (before: unknown, form: FormData) => Promise<Outcome<null>>;
 
 /** The sheet somebody signs in on, or makes the first sign-in of a studio. */
-export function SignInForm({ title, lead, fields, button, action, children }: { title: string; lead: string; fields: readonly Field[]; button: string; action: Action; children?: ReactNode }) {
+export function SignInForm({
+  title,
+  lead,
+  fields,
+  button,
+  action,
+  children,
+}: {
+  title: string;
+  lead: string;
+  fields: readonly Field[];
+  button: string;
+  action: Action;
+  children?: ReactNode;
+}) {
   const [outcome, submit, busy] = useActionState<Outcome<null> | null, FormData>(action, null);
   const faults = outcome && !outcome.ok ? outcome.faults : [];
   const of = (name: string) => faults.find((fault) => fault.field === name)?.message;
@@ -31,7 +45,17 @@ export function SignInForm({ title, lead, fields, button, action, children }: { 
         <h2>{title}</h2>
         <p className="quiet">{lead}</p>
         {fields.map(({ name, label, type, autoComplete }, i) => (
-          <TextField key={name} name={name} label={label} type={type ?? 'text'} autoComplete={autoComplete} autoFocus={i === 0} error={Boolean(of(name))} helperText={of(name)} size="medium" />
+          <TextField
+            key={name}
+            name={name}
+            label={label}
+            type={type ?? 'text'}
+            autoComplete={autoComplete}
+            autoFocus={i === 0}
+            error={Boolean(of(name))}
+            helperText={of(name)}
+            size="medium"
+          />
         ))}
         <p role="alert" className="heat">
           {of('')}

@@ -25,7 +25,11 @@ const byAddress = new RateLimiterMemory({ points: 30, duration: 900 });
 async function addressOf(): Promise<string> {
   const list = await headers();
   const behindProxy = process.env.JITEN_PROXY === '1';
-  return (behindProxy && list.get('x-forwarded-for')?.split(',').at(-1)?.trim()) || list.get('x-jiten-address') || 'local';
+  return (
+    (behindProxy && list.get('x-forwarded-for')?.split(',').at(-1)?.trim()) ||
+    list.get('x-jiten-address') ||
+    'local'
+  );
 }
 
 async function open(memberId: string): Promise<void> {

@@ -36,12 +36,20 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
       </div>
       {job && (
         <p className={css.job} role="status">
-          {job.name}: <span className="figures">{job.done}</span> of <span className="figures">{job.total}</span>. The rest appear as they are done.
+          {job.name}: <span className="figures">{job.done}</span> of{' '}
+          <span className="figures">{job.total}</span>. The rest appear as they are done.
         </p>
       )}
       <section className={css.kilns} aria-label="Kilns">
         {kilns.map((kiln) => (
-          <KilnCard key={kiln.id} name={kiln.name} litres={kiln.litres} live={firings.filter((firing) => firing.kilnId === kiln.id)} last={lastClosed.find((firing) => firing.kilnId === kiln.id)} now={now} />
+          <KilnCard
+            key={kiln.id}
+            name={kiln.name}
+            litres={kiln.litres}
+            live={firings.filter((firing) => firing.kilnId === kiln.id)}
+            last={lastClosed.find((firing) => firing.kilnId === kiln.id)}
+            now={now}
+          />
         ))}
         {kilns.length === 0 && (
           <div className={css.kiln}>
@@ -54,16 +62,34 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
       </section>
       <div className={css.columns}>
         <div>
-          <Waiting title="Wait for a reading" empty="Every opened piece has been read." pieces={unread.pieces} count={unread.count} href="/pieces?stage=fired" />
-          <Waiting title="Wait for a kiln" empty="No glazed piece is waiting." pieces={glazed.pieces} count={glazed.count} href="/pieces?stage=glazed" />
-          <Waiting title="Wait to be fired again" empty="Nothing to refire." pieces={refires.pieces} count={refires.count} href="/pieces?fate=refire" />
+          <Waiting
+            title="Wait for a reading"
+            empty="Every opened piece has been read."
+            pieces={unread.pieces}
+            count={unread.count}
+            href="/pieces?stage=fired"
+          />
+          <Waiting
+            title="Wait for a kiln"
+            empty="No glazed piece is waiting."
+            pieces={glazed.pieces}
+            count={glazed.count}
+            href="/pieces?stage=glazed"
+          />
+          <Waiting
+            title="Wait to be fired again"
+            empty="Nothing to refire."
+            pieces={refires.pieces}
+            count={refires.count}
+            href="/pieces?fate=refire"
+          />
         </div>
         <section aria-label="Least certain">
           <h2 className={css.heading}>Least certain</h2>
           {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
           <ul>
             {weak.map((entry) => (
-              <li key={`${entry.headword_id}${entry.ground}${entry.cone}`}>
+              <li key={entry.id}>
                 <Link href={`/entry/${entry.headword_id}`} className={css.weak}>
                   <Swatch hash={entry.swatch_hash} colour={null} width={64} height={48} />
                   <span>
@@ -72,7 +98,10 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
                       on {entry.ground}, cone {entry.cone}
                     </span>
                     <span className="small">
-                      <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} /> {entry.agreeing < entry.proofs ? `${entry.proofs - entry.agreeing} of ${entry.proofs} differ` : 'one piece only'}
+                      <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />{' '}
+                      {entry.agreeing < entry.proofs
+                        ? `${entry.proofs - entry.agreeing} of ${entry.proofs} differ`
+                        : 'one piece only'}
                       {entry.worst_defect && `, ${defectName(entry.worst_defect)}`}
                     </span>
                   </span>
@@ -86,7 +115,19 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
   );
 }
 
-function KilnCard({ name, litres, live, last, now }: { name: string; litres: number; live: readonly Firing[]; last: Firing | undefined; now: Date }) {
+function KilnCard({
+  name,
+  litres,
+  live,
+  last,
+  now,
+}: {
+  name: string;
+  litres: number;
+  live: readonly Firing[];
+  last: Firing | undefined;
+  now: Date;
+}) {
   return (
     <div className={css.kiln}>
       <div className={css.kilnHead}>
@@ -99,14 +140,22 @@ function KilnCard({ name, litres, live, last, now }: { name: string; litres: num
         return (
           <div key={firing.id} className={css.live}>
             <p>
-              <b className={firing.state === 'loading' ? undefined : firing.state === 'open' ? 'good' : 'heat'}>{step.word}</b>
+              <b
+                className={firing.state === 'loading' ? undefined : firing.state === 'open' ? 'good' : 'heat'}
+              >
+                {step.word}
+              </b>
               {since && firing.state !== 'open' && ` since ${ageWords(since, now)}`}
               <br />
               <span className="quiet">
-                {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, <span className="figures">{firing.pieces}</span> pieces
+                {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />,{' '}
+                <span className="figures">{firing.pieces}</span> pieces
               </span>
             </p>
-            <LinkButton variant={firing.state === 'cooling' || firing.state === 'open' ? 'contained' : 'outlined'} href={step.href(firing.id)}>
+            <LinkButton
+              variant={firing.state === 'cooling' || firing.state === 'open' ? 'contained' : 'outlined'}
+              href={step.href(firing.id)}
+            >
               {step.act}
             </LinkButton>
           </div>
@@ -114,23 +163,36 @@ function KilnCard({ name, litres, live, last, now }: { name: string; litres: num
       })}
       {live.length === 0 && (
         <div className={css.live}>
-          <p className="quiet">
-            at rest{last && <>, last fired {dayWords(new Date(last.plannedOn))}</>}
-          </p>
-          <LinkButton href="/kilns">
-            Plan a firing
-          </LinkButton>
+          <p className="quiet">at rest{last && <>, last fired {dayWords(new Date(last.plannedOn))}</>}</p>
+          <LinkButton href="/kilns">Plan a firing</LinkButton>
         </div>
       )}
     </div>
   );
 }
 
-function Waiting({ title, empty, pieces, count, href }: { title: string; empty: string; pieces: readonly PieceRow[]; count: number; href: string }) {
+function Waiting({
+  title,
+  empty,
+  pieces,
+  count,
+  href,
+}: {
+  title: string;
+  empty: string;
+  pieces: readonly PieceRow[];
+  count: number;
+  href: string;
+}) {
   return (
     <section aria-label={title} className={css.waiting}>
       <h2 className={css.heading}>
-        {title} {count > 0 && <Link href={href} className={`figures ${css.count}`}>{count}</Link>}
+        {title}{' '}
+        {count > 0 && (
+          <Link href={href} className={`figures ${css.count}`}>
+            {count}
+          </Link>
+        )}
       </h2>
       {count === 0 ? (
         <p className="quiet">{empty}</p>

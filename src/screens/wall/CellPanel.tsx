@@ -8,7 +8,19 @@ import type { Cell } from './cells';
 import css from './wall.module.css';
 
 /** The chosen cell, large, in words: what it looks like on each ground, how well proved, and the other order. */
-export function CellPanel({ cell, mirror, base, top, grounds }: { cell: Cell | null; mirror: Cell | null; base: string; top: string; grounds: readonly string[] }) {
+export function CellPanel({
+  cell,
+  mirror,
+  base,
+  top,
+  grounds,
+}: {
+  cell: Cell | null;
+  mirror: Cell | null;
+  base: string;
+  top: string;
+  grounds: readonly string[];
+}) {
   const single = base === top;
   return (
     <section className={css.panel} aria-label="Chosen cell" aria-live="polite">
@@ -25,7 +37,12 @@ export function CellPanel({ cell, mirror, base, top, grounds }: { cell: Cell | n
       {cell?.quarters.map((quarter, i) => (
         <div key={i}>
           <p className="small quiet">on {grounds[i]}</p>
-          {([['twice', quarter.twice], ['once', quarter.once]] as const).map(([word, entry]) => entry && <EntryLine key={word} word={word} entry={entry} />)}
+          {(
+            [
+              ['twice', quarter.twice],
+              ['once', quarter.once],
+            ] as const
+          ).map(([word, entry]) => entry && <EntryLine key={word} word={word} entry={entry} />)}
         </div>
       ))}
       {cell?.headwordId && (
@@ -56,7 +73,13 @@ function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
   const look = [entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
   return (
     <div className={css.line}>
-      <Swatch hash={entry.swatchHash} colour={entry.colour} width={104} height={78} alt={`${word}: ${look}`} />
+      <Swatch
+        hash={entry.swatchHash}
+        colour={entry.colour}
+        width={104}
+        height={78}
+        alt={`${word}: ${look}`}
+      />
       <p>
         <b>{word}</b>: {look || 'not described'}
         <br />

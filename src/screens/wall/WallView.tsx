@@ -58,10 +58,18 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
     grid.current?.querySelector<HTMLElement>(`[data-place="${r}.${c}"]`)?.focus();
   };
   const onKey = (event: React.KeyboardEvent) => {
-    const [dr, dc] = ({ ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] } as Record<string, [number, number]>)[event.key] ?? [0, 0];
+    const [dr, dc] = (
+      { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key] ?? [0, 0];
     if (!dr && !dc) return;
     event.preventDefault();
-    choose(Math.min(shown.length - 1, Math.max(0, row + dr)), Math.min(shown.length - 1, Math.max(0, column + dc)));
+    choose(
+      Math.min(shown.length - 1, Math.max(0, row + dr)),
+      Math.min(shown.length - 1, Math.max(0, column + dc)),
+    );
   };
   const open = (cell: Cell | undefined) => cell?.headwordId && router.push(`/entry/${cell.headwordId}`);
 
@@ -79,7 +87,15 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
       <h1 className="sr">Wall</h1>
       <div className={css.columns}>
         <div className={css.scroll}>
-          <div className={css.grid} style={{ gridTemplateColumns: `128px repeat(${shown.length}, minmax(58px, 1fr))` }} role="grid" aria-label="Glazes over glazes" ref={grid} onKeyDown={onKey} onMouseLeave={() => setHovered(null)}>
+          <div
+            className={css.grid}
+            style={{ gridTemplateColumns: `128px repeat(${shown.length}, minmax(58px, 1fr))` }}
+            role="grid"
+            aria-label="Glazes over glazes"
+            ref={grid}
+            onKeyDown={onKey}
+            onMouseLeave={() => setHovered(null)}
+          >
             <div role="row" className={css.contents}>
               <div role="columnheader" className={css.corner}>
                 over →<br />
@@ -123,7 +139,16 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
           </div>
         </div>
         <aside className={css.side}>
-          <ToggleButtonGroup exclusive fullWidth size="small" aria-label="Cone and atmosphere" value={`${choice.cone} ${choice.atmosphere}`} onChange={(_, value: string | null) => value && go({ cone: value.split(' ')[0]!, atmosphere: value.split(' ')[1]! })}>
+          <ToggleButtonGroup
+            exclusive
+            fullWidth
+            size="small"
+            aria-label="Cone and atmosphere"
+            value={`${choice.cone} ${choice.atmosphere}`}
+            onChange={(_, value: string | null) =>
+              value && go({ cone: value.split(' ')[0]!, atmosphere: value.split(' ')[1]! })
+            }
+          >
             {settings.map(({ cone, atmosphere }) => (
               <ToggleButton key={cone + atmosphere} value={`${cone} ${atmosphere}`}>
                 Cone {cone} {atmosphere}
@@ -132,7 +157,13 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
           </ToggleButtonGroup>
           <div className={css.grounds}>
             {(['left', 'right'] as const).map((side, i) => (
-              <TextField key={side} select label={side === 'left' ? 'Left half on' : 'Right half on'} value={choice.grounds[i] ?? ''} onChange={(event) => go({ [side]: event.target.value })}>
+              <TextField
+                key={side}
+                select
+                label={side === 'left' ? 'Left half on' : 'Right half on'}
+                value={choice.grounds[i] ?? ''}
+                onChange={(event) => go({ [side]: event.target.value })}
+              >
                 {grounds.map((ground) => (
                   <MenuItem key={ground.id} value={ground.id}>
                     {ground.name}
@@ -141,7 +172,15 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
               </TextField>
             ))}
           </div>
-          {base && top && <CellPanel cell={cells.get(cellKey(base.id, top.id)) ?? null} mirror={cells.get(cellKey(top.id, base.id)) ?? null} base={base.name} top={top.name} grounds={choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '')} />}
+          {base && top && (
+            <CellPanel
+              cell={cells.get(cellKey(base.id, top.id)) ?? null}
+              mirror={cells.get(cellKey(top.id, base.id)) ?? null}
+              base={base.name}
+              top={top.name}
+              grounds={choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '')}
+            />
+          )}
         </aside>
       </div>
     </>
@@ -163,10 +202,19 @@ function CellPicture({ cell }: { cell: Cell }) {
           <span key={i} className={css.half}>
             {[twice, once].map((entry, level) =>
               entry?.swatchHash ? (
-                // eslint-disable-next-line @next/next/no-img-element -- pictures come from our own store, already sized
-                <img key={level} src={`/api/v1/photos/${entry.swatchHash}`} alt="" loading="lazy" decoding="async" />
+                <img
+                  key={level}
+                  src={`/api/v1/photos/${entry.swatchHash}`}
+                  alt=""
+                  loading="lazy"
+                  decoding="async"
+                />
               ) : (
-                <span key={level} className={entry ? undefined : css.bare} style={entry?.colour ? { background: entry.colour } : undefined} />
+                <span
+                  key={level}
+                  className={entry ? undefined : css.bare}
+                  style={entry?.colour ? { background: entry.colour } : undefined}
+                />
               ),
             )}
           </span>

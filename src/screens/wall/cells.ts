@@ -32,7 +32,9 @@ export function cellsOf(entries: readonly WallEntry[], grounds: readonly string[
 
 function cellOf(own: readonly WallEntry[], grounds: readonly string[]): Cell {
   const { baseId, topId } = own[0]!;
-  const ranked = [...own].sort((a, b) => a.baseTimes - b.baseTimes || a.topTimes - b.topTimes || b.proofs - a.proofs);
+  const ranked = [...own].sort(
+    (a, b) => a.baseTimes - b.baseTimes || a.topTimes - b.topTimes || b.proofs - a.proofs,
+  );
   const quarters = grounds.map((ground) => {
     const here = ranked.filter((entry) => entry.groundId === ground);
     return {

@@ -19,13 +19,19 @@ const wallSchema = z.object({
  */
 export function chooseWall(params: unknown, choices: Choices): WallChoice {
   const asked = wallSchema.parse(params);
-  const best = choices.find((one) => (!asked.cone || one.cone === asked.cone) && (!asked.atmosphere || one.atmosphere === asked.atmosphere)) ?? choices[0];
+  const best =
+    choices.find(
+      (one) =>
+        (!asked.cone || one.cone === asked.cone) &&
+        (!asked.atmosphere || one.atmosphere === asked.atmosphere),
+    ) ?? choices[0];
   const { cone, atmosphere } = best ?? { cone: '6', atmosphere: 'oxidation' as const };
   const here = choices.filter((one) => one.cone === cone && one.atmosphere === atmosphere);
   const known = (id: string | undefined) => (here.some((one) => one.groundId === id) ? id : undefined);
   const pair = here.slice(0, 2).sort((a, b) => lightness(b) - lightness(a));
   const left = known(asked.left) ?? pair[0]?.groundId;
-  const right = known(asked.right) ?? pair.find((one) => one.groundId !== left)?.groundId ?? pair[1]?.groundId;
+  const right =
+    known(asked.right) ?? pair.find((one) => one.groundId !== left)?.groundId ?? pair[1]?.groundId;
   return { cone, atmosphere, grounds: [...new Set([left, right])].filter((id) => id !== undefined) };
 }
 

@@ -10,21 +10,40 @@ export function Bench() {
   const { held, open, setOpen, toggle, clear } = useBench();
   const ids = held.map((piece) => piece.id).join(',');
   return (
-    <section className={css.bench} aria-label="Bench">
-      <button type="button" className={css.tool} onClick={() => setOpen(!open)} aria-expanded={open} title="Bench (b)">
-        Bench <span className="figures" style={{ marginLeft: 6 }}>{held.length}</span>
+    <section className={css.bench} data-empty={held.length === 0 || undefined} aria-label="Bench">
+      <button
+        type="button"
+        className={css.tool}
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        title="Bench (b)"
+      >
+        Bench{' '}
+        <span className="figures" style={{ marginLeft: 6 }}>
+          {held.length}
+        </span>
       </button>
-      {open && held.length === 0 && <span className="quiet small">Pick pieces up with p to compare them or make them again.</span>}
+      {open && held.length === 0 && (
+        <span className="quiet small">Pick pieces up with p to compare them or make them again.</span>
+      )}
       {open && held.length > 0 && (
         <>
           <ul className={css.benchItems}>
             {held.map((piece) => (
               <li key={piece.id} className={css.benchItem}>
                 <Link href={`/pieces/${piece.label}`} title={piece.label}>
-                  {/* eslint-disable-next-line @next/next/no-img-element -- pictures come from our own store, already sized */}
-                  {piece.photoHash ? <img src={`/api/v1/photos/${piece.photoHash}?width=96`} alt={piece.label} /> : <span className="small figures">{piece.label.split('-')[1]}</span>}
+                  {piece.photoHash ? (
+                    <img src={`/api/v1/photos/${piece.photoHash}?width=96`} alt={piece.label} />
+                  ) : (
+                    <span className="small figures">{piece.label.split('-')[1]}</span>
+                  )}
                 </Link>
-                <button type="button" className={css.drop} onClick={() => toggle(piece)} aria-label={`Put ${piece.label} back`}>
+                <button
+                  type="button"
+                  className={css.drop}
+                  onClick={() => toggle(piece)}
+                  aria-label={`Put ${piece.label} back`}
+                >
                   ×
                 </button>
               </li>

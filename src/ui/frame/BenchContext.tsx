@@ -40,7 +40,12 @@ export function BenchProvider({ children }: { children: ReactNode }) {
       held,
       open,
       setOpen,
-      toggle: (piece) => change((before) => (before.some((one) => one.id === piece.id) ? before.filter((one) => one.id !== piece.id) : [...before, piece])),
+      toggle: (piece) =>
+        change((before) =>
+          before.some((one) => one.id === piece.id)
+            ? before.filter((one) => one.id !== piece.id)
+            : [...before, piece],
+        ),
       clear: () => change(() => []),
     }),
     [held, open, change],

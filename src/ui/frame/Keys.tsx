@@ -30,18 +30,25 @@ export function Keys() {
   const [sheet, setSheet] = useState(false);
   const compare = bench.held.map((piece) => piece.id).join(',');
 
-  useHotkeys('/', (event) => {
-    event.preventDefault();
-    document.getElementById('look-up')?.focus();
-  }, { useKey: true });
+  useHotkeys(
+    '/',
+    (event) => {
+      event.preventDefault();
+      document.getElementById('look-up')?.focus();
+    },
+    { useKey: true },
+  );
   useHotkeys('?', () => setSheet(true), { useKey: true });
   useHotkeys('n', () => router.push('/pieces/new'));
   useHotkeys('b', () => bench.setOpen(!bench.open));
   useHotkeys('c', () => router.push(`/compare?pieces=${compare}`), { enabled: bench.held.length > 1 });
-  useHotkeys(TABS.map(({ key }) => `g>${key}`), (_, { keys }) => {
-    const tab = TABS.find(({ key }) => key === keys?.at(-1));
-    if (tab) router.push(tab.href);
-  });
+  useHotkeys(
+    TABS.map(({ key }) => `g>${key}`),
+    (_, { keys }) => {
+      const tab = TABS.find(({ key }) => key === keys?.at(-1));
+      if (tab) router.push(tab.href);
+    },
+  );
   return (
     <Dialog open={sheet} onClose={() => setSheet(false)} maxWidth="sm" fullWidth>
       <DialogTitle sx={{ fontFamily: 'var(--serif)', fontWeight: 600 }}>Keys</DialogTitle>

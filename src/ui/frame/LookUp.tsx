@@ -24,7 +24,9 @@ export function LookUp() {
     const stop = new AbortController();
     const timer = setTimeout(async () => {
       try {
-        const response = await fetch(`/api/v1/look-up?for=${encodeURIComponent(text)}`, { signal: stop.signal });
+        const response = await fetch(`/api/v1/look-up?for=${encodeURIComponent(text)}`, {
+          signal: stop.signal,
+        });
         setAnswers((await response.json()) as Answer[]);
         setAt(0);
       } catch {
@@ -76,12 +78,23 @@ export function LookUp() {
       {text && answers && (
         <div className={css.answers} id="answers" role="listbox" aria-label="Answers">
           {answers.map((answer, i) => (
-            <Link key={answer.href} href={answer.href} className={css.answer} role="option" aria-selected={i === at} onClick={close}>
+            <Link
+              key={answer.href}
+              href={answer.href}
+              className={css.answer}
+              role="option"
+              aria-selected={i === at}
+              onClick={close}
+            >
               <b>{answer.text}</b>
               <span>{answer.detail}</span>
             </Link>
           ))}
-          {answers.length === 0 && <p style={{ padding: 12 }}>Nothing called “{text}”. A piece is found by its number, an entry by its glazes.</p>}
+          {answers.length === 0 && (
+            <p style={{ padding: 12 }}>
+              Nothing called “{text}”. A piece is found by its number, an entry by its glazes.
+            </p>
+          )}
         </div>
       )}
     </div>

@@ -11,7 +11,15 @@ import { LookUp } from './LookUp';
 import css from './frame.module.css';
 
 /** The line at the top of every page: guide words, look-up, kilns, theme, member. */
-export function RunningHead({ member, kilns, signOut }: { member: { name: string; role: string }; kilns: ReactNode; signOut: () => Promise<void> }) {
+export function RunningHead({
+  member,
+  kilns,
+  signOut,
+}: {
+  member: { name: string; role: string };
+  kilns: ReactNode;
+  signOut: () => Promise<void>;
+}) {
   const words = useGuideWords();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
@@ -29,7 +37,12 @@ export function RunningHead({ member, kilns, signOut }: { member: { name: string
       <div className={css.kilns}>{kilns}</div>
       <div className={css.tools}>
         <ThemeSwitch />
-        <button type="button" className={css.tool} onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
+        <button
+          type="button"
+          className={css.tool}
+          onClick={(event) => setAnchor(event.currentTarget)}
+          aria-haspopup="menu"
+        >
           {member.name.split(' ')[0]}
         </button>
       </div>
@@ -50,7 +63,13 @@ function ThemeSwitch() {
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
-    <button type="button" className={css.tool} onClick={() => setMode(dark ? 'light' : 'dark')} aria-label={dark ? 'Light theme' : 'Kiln-room theme (dark)'} title={dark ? 'Light theme' : 'Kiln-room theme (dark)'}>
+    <button
+      type="button"
+      className={css.tool}
+      onClick={() => setMode(dark ? 'light' : 'dark')}
+      aria-label={dark ? 'Light theme' : 'Kiln-room theme (dark)'}
+      title={dark ? 'Light theme' : 'Kiln-room theme (dark)'}
+    >
       {dark ? <LightModeOutlined fontSize="small" /> : <DarkModeOutlined fontSize="small" />}
     </button>
   );

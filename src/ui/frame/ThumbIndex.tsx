@@ -16,7 +16,14 @@ export function ThumbIndex() {
     <>
       <nav className={css.index} aria-label="Thumb index">
         {TABS.map(({ href, name, key }, i) => (
-          <Link key={href} href={href} className={css.tab} aria-current={current(href)} style={{ '--step': `${i * 2}px` } as React.CSSProperties} title={`${name} (g ${key})`}>
+          <Link
+            key={href}
+            href={href}
+            className={css.tab}
+            aria-current={current(href)}
+            style={{ '--step': `${i * 2}px` } as React.CSSProperties}
+            title={`${name} (g ${key})`}
+          >
             {name}
           </Link>
         ))}
@@ -32,7 +39,13 @@ export function ThumbIndex() {
         </button>
         <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
           {TABS.slice(5).map(({ href, name }) => (
-            <MenuItem key={href} component={Link} href={href} onClick={() => setAnchor(null)} sx={{ minHeight: 48 }}>
+            <MenuItem
+              key={href}
+              component={Link}
+              href={href}
+              onClick={() => setAnchor(null)}
+              sx={{ minHeight: 48 }}
+            >
               {name}
             </MenuItem>
           ))}

@@ -8,5 +8,11 @@ export const metadata = { title: 'Clays' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
   const member = await memberOfPage();
-  return <ClaysView bodies={await listBodies(db())} at={(await searchParams).at ?? null} mayChange={mayDo(member.role, 'teacher')} />;
+  return (
+    <ClaysView
+      bodies={await listBodies(db())}
+      at={(await searchParams).at ?? null}
+      mayChange={mayDo(member.role, 'teacher')}
+    />
+  );
 }

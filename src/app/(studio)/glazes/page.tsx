@@ -9,5 +9,12 @@ export const metadata = { title: 'Glazes' };
 export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
   const member = await memberOfPage();
   const [glazes, swatches] = await Promise.all([listGlazes(db()), glazeSwatches(db())]);
-  return <GlazesView glazes={glazes} swatches={swatches} at={(await searchParams).at ?? null} mayChange={mayDo(member.role, 'teacher')} />;
+  return (
+    <GlazesView
+      glazes={glazes}
+      swatches={swatches}
+      at={(await searchParams).at ?? null}
+      mayChange={mayDo(member.role, 'teacher')}
+    />
+  );
 }

@@ -9,5 +9,12 @@ export const metadata = { title: 'Kilns' };
 export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
   const member = await memberOfPage();
   const [kilns, firings] = await Promise.all([listKilns(db()), listFirings(db(), { limit: 200 })]);
-  return <KilnsView kilns={kilns} firings={firings} mayPlan={mayDo(member.role, 'teacher')} adding={(await searchParams).at === 'new'} />;
+  return (
+    <KilnsView
+      kilns={kilns}
+      firings={firings}
+      mayPlan={mayDo(member.role, 'teacher')}
+      adding={(await searchParams).at === 'new'}
+    />
+  );
 }

@@ -8,5 +8,7 @@ export const metadata = { title: 'Where I am signed in' };
 export default async function Page() {
   const member = await memberOfPage();
   const { sessionId } = await sealedSession();
-  return <SessionsView sessions={await sessionsOf(db(), member.id)} current={sessionId ?? null} now={new Date()} />;
+  return (
+    <SessionsView sessions={await sessionsOf(db(), member.id)} current={sessionId ?? null} now={new Date()} />
+  );
 }

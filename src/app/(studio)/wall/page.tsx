@@ -13,7 +13,9 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const [choices, glazes] = await Promise.all([wallChoices(db()), listGlazes(db())]);
   const choice = chooseWall(params, choices);
   const here = choices.filter((one) => one.cone === choice.cone && one.atmosphere === choice.atmosphere);
-  const settings = [...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values()];
+  const settings = [
+    ...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values(),
+  ];
   return (
     <WallView
       key={`${choice.cone}${choice.atmosphere}${choice.grounds}`}

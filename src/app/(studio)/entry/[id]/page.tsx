@@ -9,6 +9,9 @@ export const metadata = { title: 'Entry' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   await memberOfPage();
-  const [headword, glazes] = await Promise.all([orNotFound(headwordPage(db(), (await params).id)), listGlazes(db())]);
+  const [headword, glazes] = await Promise.all([
+    orNotFound(headwordPage(db(), (await params).id)),
+    listGlazes(db()),
+  ]);
   return <EntryView headword={headword} glazes={glazes} />;
 }

@@ -12,6 +12,17 @@ export const metadata = { title: 'Firing' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const member = await memberOfPage();
   const { firing, pieces } = await orNotFound(openingOf(db(), (await params).id));
-  const [kilns, waiting] = await Promise.all([listKilns(db()), firing.state === 'loading' ? waitingPieces(db()) : []]);
-  return <FiringView firing={firing} kilns={kilns} pieces={pieces} waiting={waiting} mayPlan={mayDo(member.role, 'teacher')} />;
+  const [kilns, waiting] = await Promise.all([
+    listKilns(db()),
+    firing.state === 'loading' ? waitingPieces(db()) : [],
+  ]);
+  return (
+    <FiringView
+      firing={firing}
+      kilns={kilns}
+      pieces={pieces}
+      waiting={waiting}
+      mayPlan={mayDo(member.role, 'teacher')}
+    />
+  );
 }

@@ -14,6 +14,9 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function Page({ params }: Props) {
   const member = await memberOfPage();
   const piece = await orNotFound(piecePage(db(), decodeURIComponent((await params).label)));
-  const mayChange = member.role === 'technician' || member.role === 'teacher' || (member.role === 'student' && piece.memberId === member.id);
+  const mayChange =
+    member.role === 'technician' ||
+    member.role === 'teacher' ||
+    (member.role === 'student' && piece.memberId === member.id);
   return <PieceView piece={piece} mayChange={mayChange} />;
 }

@@ -12,8 +12,20 @@ export const metadata = { title: 'New piece' };
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
   await memberOfPage();
   const { like } = await searchParams;
-  const [bodies, glazes, [model]] = await Promise.all([listBodies(db()), listGlazes(db()), piecesById(db(), like ? [like] : [])]);
-  if (bodies.length === 0 || glazes.length === 0) return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
+  const [bodies, glazes, [model]] = await Promise.all([
+    listBodies(db()),
+    listGlazes(db()),
+    piecesById(db(), like ? [like] : []),
+  ]);
+  if (bodies.length === 0 || glazes.length === 0)
+    return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
   const choices = bodies.map(({ id, name, colourOxidation }) => ({ id, name, colour: colourOxidation }));
-  return <PieceEditor key={like ?? 'new'} bodies={choices} glazes={glazes} start={model ? draftLike(model) : null} />;
+  return (
+    <PieceEditor
+      key={like ?? 'new'}
+      bodies={choices}
+      glazes={glazes}
+      start={model ? draftLike(model) : null}
+    />
+  );
 }

@@ -12,18 +12,31 @@ const photoSchema = z.object({
   id: idSchema,
   pieceId: idSchema,
   firingId: idSchema.nullable(),
-  file: z.instanceof(File, { message: 'Choose a picture.' }).refine((file) => file.size <= MOST_BYTES, 'At most 30 MB.'),
+  file: z
+    .instanceof(File, { message: 'Choose a picture.' })
+    .refine((file) => file.size <= MOST_BYTES, 'At most 30 MB.'),
 });
 
 /** Adds a photo to a piece. The id is the client's: sent twice, it is one photo. Same origin only. */
 export async function POST(request: Request): Promise<Response> {
   const origin = request.headers.get('origin');
-  if (origin && new URL(origin).host !== request.headers.get('host')) return new Response('Other origin.', { status: 403 });
+  if (origin && new URL(origin).host !== request.headers.get('host'))
+    return new Response('Other origin.', { status: 403 });
   const form = await request.formData().catch(() => null);
   const input = form ? { ...Object.fromEntries(form), firingId: form.get('firingId') || null } : null;
-  const outcome = await withMember('student', photoSchema, input, async (member, { id, pieceId, firingId, file }) => {
-    if (file.size === 0) throw new Refusal('file', 'This picture is empty.');
-    return addPhoto(db(), store(), member.id, { id, pieceId, firingId, bytes: Buffer.from(await file.arrayBuffer()) });
-  });
+  const outcome = await withMember(
+    'student',
+    photoSchema,
+    input,
+    async (member, { id, pieceId, firingId, file }) => {
+      if (file.size === 0) throw new Refusal('file', 'This picture is empty.');
+      return addPhoto(db(), store(), member.id, {
+        id,
+        pieceId,
+        firingId,
+        bytes: Buffer.from(await file.arrayBuffer()),
+      });
+    },
+  );
   return Response.json(outcome, { status: outcome.ok ? 200 : 422 });
 }

@@ -17,14 +17,37 @@ export async function GET(request: Request): Promise<Response> {
       const { rows } = await listPieces(db(), { ...filter, offset, limit: CHUNK });
       const lines = rows.flatMap((piece) =>
         (piece.coats.length ? piece.coats : [null]).map((coat, i) => ({
-          piece: piece.label, form: piece.form, height_cm: piece.heightMm / 10, width_cm: piece.widthMm / 10, clay: piece.body, stage: piece.stage, fate: piece.fate ?? '', made: piece.madeAt.toISOString().slice(0, 10), by: piece.maker,
-          coat: coat ? i + 1 : '', glaze: coat?.glazeName ?? '', method: coat?.method ?? '', times: coat?.times ?? '', side: coat?.side ?? '', from: coat?.from ?? '', to: coat?.to ?? '', note: piece.note,
+          piece: piece.label,
+          form: piece.form,
+          height_cm: piece.heightMm / 10,
+          width_cm: piece.widthMm / 10,
+          clay: piece.body,
+          stage: piece.stage,
+          fate: piece.fate ?? '',
+          made: piece.madeAt.toISOString().slice(0, 10),
+          by: piece.maker,
+          coat: coat ? i + 1 : '',
+          glaze: coat?.glazeName ?? '',
+          method: coat?.method ?? '',
+          times: coat?.times ?? '',
+          side: coat?.side ?? '',
+          from: coat?.from ?? '',
+          to: coat?.to ?? '',
+          note: piece.note,
         })),
       );
-      if (lines.length) controller.enqueue(encoder.encode(`${Papa.unparse(lines, { header: offset === 0, escapeFormulae: true })}\r\n`));
+      if (lines.length)
+        controller.enqueue(
+          encoder.encode(`${Papa.unparse(lines, { header: offset === 0, escapeFormulae: true })}\r\n`),
+        );
       offset += CHUNK;
       if (rows.length < CHUNK) controller.close();
     },
   });
-  return new Response(body, { headers: { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': 'attachment; filename="pieces.csv"' } });
+  return new Response(body, {
+    headers: {
+      'Content-Type': 'text/csv; charset=utf-8',
+      'Content-Disposition': 'attachment; filename="pieces.csv"',
+    },
+  });
 }

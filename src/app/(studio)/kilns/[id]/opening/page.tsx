@@ -7,7 +7,13 @@ import { OpeningGate } from '@/screens/opening/OpeningGate';
 
 export const metadata = { title: 'Opening' };
 
-export default async function Page({ params, searchParams }: { params: Promise<{ id: string }>; searchParams: Promise<{ piece?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ piece?: string }>;
+}) {
   await memberOfPage();
   const { firing, pieces } = await orNotFound(openingOf(db(), (await params).id));
   if (firing.state !== 'open' && firing.state !== 'closed') return <OpeningGate firing={firing} />;

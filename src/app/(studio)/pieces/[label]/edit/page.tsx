@@ -11,8 +11,14 @@ export const metadata = { title: 'Correct a piece' };
 
 export default async function Page({ params }: { params: Promise<{ label: string }> }) {
   await memberOfPage();
-  const [piece, bodies, glazes] = await Promise.all([orNotFound(piecePage(db(), decodeURIComponent((await params).label))), listBodies(db()), listGlazes(db())]);
-  const firingNames = Object.fromEntries(piece.firings.map((firing) => [firing.firingId, `${firing.kiln} ${firing.number}`]));
+  const [piece, bodies, glazes] = await Promise.all([
+    orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
+    listBodies(db()),
+    listGlazes(db()),
+  ]);
+  const firingNames = Object.fromEntries(
+    piece.firings.map((firing) => [firing.firingId, `${firing.kiln} ${firing.number}`]),
+  );
   return (
     <PieceEditor
       key={piece.version}
