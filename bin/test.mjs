@@ -2,13 +2,15 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startDatabase } from './lib/database.mjs';
+import { freePort, startDatabase } from './lib/database.mjs';
 import { haveDebian, haveModules } from './lib/packages.mjs';
-import { run } from './lib/run.mjs';
+import { must, run } from './lib/run.mjs';
 import { CannotGoOn, say } from './lib/say.mjs';
+import { haveBuild, serverEnv, startServer, untilReady } from './lib/serve.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'jiten-test-'));
-let database = null;
+const databases = [];
+let endServer = () => {};
 let passed = 0;
 let failed = 0;
 
@@ -20,10 +22,18 @@ async function step(name, command, args) {
   console.log(output.trim().split('\n').slice(-60).join('\n'));
 }
 
+/** A private throw-away database in a folder of its own. */
+async function freshDatabase(name) {
+  mkdirSync(join(folder, name), { recursive: true });
+  const database = await startDatabase(join(folder, name));
+  databases.push(database);
+  return database.url;
+}
+
 async function jest() {
-  say('Unit, checks and records tests');
   const report = join(folder, 'jest.json');
-  const env = { ...process.env, DATABASE_URL: database.url, NODE_OPTIONS: '' };
+  const env = { ...process.env, DATABASE_URL: await freshDatabase('records'), NODE_OPTIONS: '' };
+  say('Unit, checks and records tests');
   const { output } = await run('npx', ['jest', '--json', `--outputFile=${report}`, '--ci'], {
     quiet: true,
     env,
@@ -40,19 +50,56 @@ async function jest() {
   if (numFailedTests + numRuntimeErrorTestSuites > 0) console.log(output.slice(0, 20_000));
 }
 
+/** The real interface on the demo's records, sign-in to result, on desk and phone sizes. */
+async function browser() {
+  await haveBuild();
+  const env = serverEnv(join(folder, 'browser'), await freshDatabase('browser'));
+  await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env });
+  await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
+  const port = await freePort();
+  endServer = startServer(env, '127.0.0.1', port);
+  await untilReady(port);
+  say('Browser tests');
+  const report = join(folder, 'browser.json');
+  const { output } = await run('npx', ['playwright', 'test'], {
+    quiet: true,
+    env: { ...process.env, JITEN_URL: `http://127.0.0.1:${port}`, JITEN_REPORT: report },
+  });
+  if (!existsSync(report)) {
+    failed++;
+    return console.log(output);
+  }
+  const { stats, suites, errors } = JSON.parse(readFileSync(report, 'utf8'));
+  passed += stats.expected;
+  failed += stats.unexpected + stats.flaky + errors.length;
+  for (const error of errors) console.log(error.message);
+  for (const suite of suites) showFailures(suite, suite.title);
+}
+
+function showFailures(suite, title) {
+  for (const spec of suite.specs ?? []) {
+    const wrong = spec.tests.flatMap((test) => test.results.flatMap((result) => result.errors ?? []));
+    if (!spec.ok) console.log(`${title}: ${spec.title}\n${wrong.map((error) => error.message).join('\n')}`);
+  }
+  for (const inner of suite.suites ?? []) showFailures(inner, inner.title);
+}
+
 try {
-  mkdirSync(folder, { recursive: true });
-  await haveDebian('mariadbd');
+  await haveDebian('mariadbd', 'chromium');
   await haveModules();
-  database = await startDatabase(folder);
   await step('Route types', 'npx', ['next', 'typegen']);
   await step('Types', 'npx', ['tsc', '--noEmit', '-p', '.']);
+  await step('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await step('Format', 'npx', ['prettier', '--check', 'src', 'demo', 'bin', 'tests', '*.mjs', '*.ts']);
+  await step('Floors of the house', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']);
   await jest();
+  await browser();
 } catch (error) {
   failed++;
   console.error(error instanceof CannotGoOn ? error.message : error);
 } finally {
-  await database?.stop();
+  endServer();
+  for (const database of databases) await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }
 console.log(`${passed} passed, ${failed} failed`);

@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { addCoat, choose, photo, signIn } from './steps';
+
+test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in the overlap, wall and entry', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'New piece' }).click();
+  await choose(page, 'Clay', 'Buffer White');
+  await addCoat(page, 'Sleeper');
+  await addCoat(page, 'Limewash');
+  const edge = page.getByRole('slider', { name: 'Lower edge of coat 2, Limewash' });
+  await edge.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
+  await expect(page.getByText('Sleeper once, then Limewash once')).toBeVisible();
+  await page.keyboard.press('Control+Enter');
+  const label = (await page.getByRole('alert').getByRole('link').textContent())!;
+  expect(label).toMatch(/^SW-\d{4}$/);
+
+  await page.getByRole('link', { name: 'Kilns' }).first().click();
+  await page
+    .getByRole('region', { name: 'Number Two' })
+    .getByRole('button', { name: 'Plan a firing' })
+    .click();
+  await page.getByRole('button', { name: 'Plan this firing' }).click();
+  await page.getByRole('checkbox', { name: label }).check();
+  await page.getByRole('button', { name: /Put 1 on shelf/ }).click();
+  await page.getByRole('button', { name: 'Start the firing' }).click();
+  await page.getByRole('button', { name: 'The firing has ended' }).click();
+  await page.getByRole('link', { name: 'Open the kiln' }).click();
+  await page.getByRole('button', { name: /open it/ }).click();
+
+  await page.getByRole('button', { name: /Limewash over Sleeper/ }).click();
+  await page.getByRole('button', { name: 'satin' }).click();
+  await page.getByRole('button', { name: 'pinholes' }).click();
+  await page
+    .getByRole('group', { name: 'Place of pinholing' })
+    .getByRole('button', { name: 'overlap' })
+    .click();
+  await page.getByRole('group', { name: 'Fate' }).getByRole('button', { name: 'keep' }).click();
+  await page.getByLabel('Photo file').setInputFiles(await photo());
+  await expect(page.getByText('Photo stored')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('1 read')).toBeVisible();
+
+  await page.goto('/wall');
+  await choose(page, 'Left half on', 'Buffer White');
+  const cell = page.getByRole('gridcell', { name: /^Limewash over Sleeper/ });
+  await cell.click();
+  await expect(page.getByRole('region', { name: 'Chosen cell' })).toContainText('pinholing');
+  await expect(page.getByRole('gridcell', { name: /^Sleeper over Limewash/ })).toHaveAttribute(
+    'data-mirror',
+    'true',
+  );
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Limewash over Sleeper');
+  const sense = page.getByRole('listitem').filter({ hasText: 'On Buffer White' }).filter({ hasText: label });
+  await expect(sense).toContainText('Satin');
+  await expect(sense).toContainText('pinholing');
+  await expect(sense.getByRole('img', { name: new RegExp(`${label}, a proof`) })).toBeVisible();
+});
+
+test('what was drawn survives a dead network and a closed tab', async ({ page, context }) => {
+  await signIn(page);
+  await page.goto('/pieces/new');
+  await addCoat(page, 'Rust Yard');
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('kept on this device');
+  await context.setOffline(false);
+  await page.close();
+  const again = await context.newPage();
+  await again.goto('/pieces/new');
+  await expect(again.getByText('Rust Yard once')).toBeVisible();
+  await again.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(again.getByRole('alert')).toContainText('Saved');
+});

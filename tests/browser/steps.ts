@@ -1,0 +1,48 @@
+import { expect, type Page } from '@playwright/test';
+import sharp from 'sharp';
+import { BODY_LOOKS, GLAZE_LOOKS, paint } from '../../demo/paint';
+
+/** Signs one of the demo's people in. */
+export async function signIn(page: Page, who = 'technician', password = 'signal-box-one'): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('Sign-in name').fill(who);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('navigation', { name: 'Thumb index' }).first()).toBeAttached();
+}
+
+/** Chooses a word in one of the interface's drop-downs. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+/** Adds a coat of a glaze on top, by typing the start of its name. */
+export async function addCoat(page: Page, glaze: string): Promise<void> {
+  const field = page.getByRole('combobox', { name: /Add (the first coat|a coat over it)/ });
+  await field.fill(glaze.slice(0, 5));
+  await page.getByRole('option', { name: glaze }).click();
+}
+
+/** A photo of a fired tile as a camera would hand it over. */
+export async function photo(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const picture = paint({
+    seed: 'browser test',
+    form: 'tile',
+    heightMm: 100,
+    widthMm: 60,
+    body: BODY_LOOKS['Buffer White']!,
+    reduction: false,
+    coats: [
+      { look: GLAZE_LOOKS.Sleeper!, side: 'outside', from: 0, to: 0.66, dips: 1, slip: false },
+      { look: GLAZE_LOOKS.Limewash!, side: 'outside', from: 0.34, to: 1, dips: 1, slip: false },
+    ],
+    zones: [],
+  });
+  const raw = { width: picture.width, height: picture.height, channels: 3 as const };
+  return {
+    name: 'tile.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await sharp(picture.data, { raw }).jpeg().toBuffer(),
+  };
+}
