@@ -8,6 +8,7 @@ const config = {
   },
   transformIgnorePatterns: ['/node_modules/(?!culori|ulid)'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  testPathIgnorePatterns: ['/tests/browser/'],
   testTimeout: 30_000,
 };
 

@@ -92,8 +92,7 @@ export function Silhouette(props: SilhouetteProps) {
       height={size}
       width={(size * (total + 4)) / (TALL + 4)}
       viewBox={`-2 -2 ${total + 4} ${TALL + 4}`}
-      role="img"
-      aria-label={name}
+      {...(name ? { role: 'img', 'aria-label': name } : { 'aria-hidden': true })}
     >
       <path d={bandPath(form, width, 'whole', 0, 1)} fill={bodyColour} />
       {zones.map((zone) => {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { signIn } from './steps';
+import { signIn, told } from './steps';
 
 test('a wrong password is refused in words; signing out ends the session on the server', async ({
   page,
@@ -31,7 +31,7 @@ test('a student reads all, and may not plan a firing or change another’s piece
   await page.goto('/pieces/SW-0001/edit');
   await page.getByRole('textbox', { name: 'Note' }).fill('not mine');
   await page.getByRole('button', { name: 'Save the correction' }).click();
-  await expect(page.getByRole('alert')).toContainText('own pieces only');
+  await expect(told(page)).toContainText('own pieces only');
 });
 
 test('scripts and styles need a nonce, and the main pages have no accessibility faults in either theme', async ({

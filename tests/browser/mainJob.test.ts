@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addCoat, choose, photo, signIn } from './steps';
+import { addCoat, choose, photo, signIn, told } from './steps';
 
 test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in the overlap, wall and entry', async ({
   page,
@@ -15,7 +15,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
   await expect(page.getByText('Sleeper once, then Limewash once')).toBeVisible();
   await page.keyboard.press('Control+Enter');
-  const label = (await page.getByRole('alert').getByRole('link').textContent())!;
+  const label = (await told(page).getByRole('link').textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
 
   await page.getByRole('link', { name: 'Kilns' }).first().click();
@@ -67,12 +67,12 @@ test('what was drawn survives a dead network and a closed tab', async ({ page, c
   await addCoat(page, 'Rust Yard');
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('kept on this device');
+  await expect(told(page)).toContainText('kept on this device');
   await context.setOffline(false);
   await page.close();
   const again = await context.newPage();
   await again.goto('/pieces/new');
   await expect(again.getByText('Rust Yard once')).toBeVisible();
   await again.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(again.getByRole('alert')).toContainText('Saved');
+  await expect(told(again)).toContainText('Saved');
 });

@@ -7,7 +7,7 @@ test('a kiln is opened with one thumb: a defect, a photo and a fate, kept throug
   await signIn(page);
   await page.getByRole('link', { name: 'Open the kiln' }).first().click();
   await page.getByRole('button', { name: /open it/ }).click();
-  const label = (await page.getByRole('heading', { level: 1 }).textContent())!;
+  const label = (await page.getByRole('heading', { name: /^SW-/ }).textContent())!;
   await page.getByRole('button', { name: 'gloss' }).click();
   await page.getByRole('button', { name: 'pits' }).click();
   await page.reload();

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { BODY_LOOKS, GLAZE_LOOKS, paint } from '../../demo/paint';
 
@@ -22,6 +22,11 @@ export async function addCoat(page: Page, glaze: string): Promise<void> {
   const field = page.getByRole('combobox', { name: /Add (the first coat|a coat over it)/ });
   await field.fill(glaze.slice(0, 5));
   await page.getByRole('option', { name: glaze }).click();
+}
+
+/** What the page tells about a save; Next's own route announcer left out. */
+export function told(page: Page): Locator {
+  return page.locator('[role=alert]:not(#__next-route-announcer__)');
 }
 
 /** A photo of a fired tile as a camera would hand it over. */
