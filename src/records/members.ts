@@ -106,11 +106,20 @@ export async function sessionsOf(base: Db, memberId: string) {
     );
 }
 
-/** Makes the first technician of an empty studio; refused once anybody is there. */
-export async function addFirstMember(base: Db, first: { name: string; signIn: string; password: string }) {
+/** Makes the first technician of an empty studio, and names its series of piece numbers; null once anybody is there. */
+export async function addFirstMember(
+  base: Db,
+  first: { name: string; signIn: string; password: string; prefix: string },
+) {
   return base.transaction(async (trx) => {
     if (await trx('member').forUpdate().first('id')) return null;
-    const id = await addMember(trx, { ...first, role: 'technician' });
+    const id = await addMember(trx, {
+      name: first.name,
+      signIn: first.signIn,
+      password: first.password,
+      role: 'technician',
+    });
+    await trx('series').update({ prefix: first.prefix });
     await noteChange(trx, id, 'member', id, null, { name: first.name, role: 'technician' });
     return id;
   });

@@ -3,7 +3,7 @@ import { wayOf, type Form } from '@/core/coats';
 import { noteChange } from './changes';
 import type { CoatDraft } from './coats';
 import { inTransaction, newId, type Db } from './db';
-import { NotThere, Refusal } from './faults';
+import { Conflict, NotThere, Refusal } from './faults';
 import { changeRow, newestVersions } from './glazes';
 import { relayZones } from './zones';
 
@@ -16,9 +16,6 @@ export interface PieceDraft {
   readonly note: string;
   readonly coats: readonly CoatDraft[];
 }
-
-/** The studio's own series of piece numbers. */
-export const SERIES = 'SW';
 
 /**
  * Saves a piece and its twins: one row an id, each with the next number of the studio's series. An id that
@@ -34,7 +31,8 @@ export async function savePieces(
   madeAt = new Date(),
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
-    let next = await lockSeries(trx);
+    const { prefix, next: first } = await lockSeries(trx);
+    let next = first;
     const known = await trx('piece')
       .whereIn('id', ids)
       .select<{ id: string; label: string }[]>('id', 'label');
@@ -44,20 +42,20 @@ export async function savePieces(
     const stage = draft.coats.length ? 'glazed' : 'made';
     const coats = await coatRows(trx, draft.coats);
     for (const id of fresh) {
-      const label = `${SERIES}-${String(next).padStart(4, '0')}`;
+      const label = `${prefix}-${String(next).padStart(4, '0')}`;
       await trx('piece').insert({ id, label, number: next++, stage, ...row });
       await insertCoats(trx, id, coats);
       await noteChange(trx, memberId, 'piece', id, null, { label, ...draft });
       labels.set(id, label);
     }
-    await trx('series').where({ prefix: SERIES }).update({ next });
+    await trx('series').update({ next });
     return ids.map((id) => ({ id, label: labels.get(id)! }));
   });
 }
 
-/** The next number of the series, its row locked until the transaction ends. */
-async function lockSeries(trx: Db): Promise<number> {
-  return (await trx('series').where({ prefix: SERIES }).forUpdate().first()).next;
+/** The studio's one series of piece numbers, its row locked until the transaction ends. */
+async function lockSeries(trx: Db): Promise<{ prefix: string; next: number }> {
+  return trx('series').forUpdate().first('prefix', 'next');
 }
 
 function pieceRow(draft: PieceDraft) {
@@ -140,8 +138,9 @@ export async function correctPiece(
   await inTransaction(base, async (trx) => {
     const coats = await coatRows(trx, draft.coats);
     const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position');
-    const before = await trx('piece').where({ id }).first('stage');
+    const before = await trx('piece').where({ id }).forUpdate().first();
     if (!before) throw new NotThere('This piece');
+    if (before.version !== version) throw new Conflict({ ...before, coats: rows.length }, before.version);
     const unfired = coats.some((coat) => coat.firing_id === null);
     const stage =
       before.stage === 'loaded'

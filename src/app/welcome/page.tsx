@@ -19,6 +19,7 @@ export default async function Page() {
         { name: 'name', label: 'Your name', autoComplete: 'name' },
         { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
         { name: 'password', label: 'Password', type: 'password', autoComplete: 'new-password' },
+        { name: 'prefix', label: 'Letters before your piece numbers, for example SW', autoComplete: 'off' },
       ]}
     />
   );

@@ -8,6 +8,7 @@ import { DefectLine } from '@/ui/DefectLine';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { Photo } from '@/ui/Photo';
+import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import css from './entry.module.css';
@@ -121,6 +122,12 @@ function SenseRow({
             {words?.proved}
           </dd>
         </dl>
+        {best && (
+          <PickUp
+            piece={{ id: best.pieceId, label: best.label, photoHash: best.photoHash }}
+            hotkey={number === 1}
+          />
+        )}
         <p className="small">
           {counted.map((proof) => (
             <Link

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { placeWords } from '@/core/coats';
 import { DEFECTS, FATES, MOVEMENTS, PLACES, SURFACES, type DefectId } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
@@ -12,12 +13,23 @@ import { DefectGlyph } from '@/ui/DefectGlyph';
 import { drawnPiece } from '@/ui/drawn';
 import { Faults } from '@/ui/Faults';
 import { GuideWords } from '@/ui/frame';
+import { ColourField } from '@/ui/ColourField';
+import type { ReadingDraft } from '@/records/readings';
 import { sendPhoto } from '@/ui/sendPhoto';
 import { Silhouette } from '@/ui/Silhouette';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { savePieceReading } from './actions';
-import { nothingSaid, placeDefect, readingOf, tapDefect, toSend, withReading, type Said } from './draft';
+import {
+  gradeLast,
+  nothingSaid,
+  placeDefect,
+  readingOf,
+  tapDefect,
+  toSend,
+  withReading,
+  type Said,
+} from './draft';
 import css from './opening.module.css';
 
 const COMMON: readonly DefectId[] = [
@@ -53,11 +65,13 @@ export function OpeningView({
   const [at, setAt] = useState(first);
   const piece = pieces[at];
   const done = pieces.filter((one) => one.state !== 'loaded').length;
-  if (!piece) return <p>Nothing was put in this firing.</p>;
+  useHotkeys('left', () => setAt(Math.max(0, at - 1)));
+  useHotkeys('right', () => setAt(Math.min(pieces.length - 1, at + 1)));
   const next = () => {
     router.refresh();
     setAt(Math.min(pieces.length - 1, at + 1));
   };
+  if (!piece) return <p>Nothing was put in this firing.</p>;
   return (
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} last={piece.label} />
@@ -115,14 +129,18 @@ function PieceReader({
   const { act, busy, faults } = useAct();
   const zone = piece.zones.find((one) => one.id === chosen) ?? piece.zones[0];
   const reading = useMemo(() => (zone ? readingOf(said, zone) : null), [said, zone]);
-  if (!zone || !reading) return <p>This piece has no zones.</p>;
-  const change = (part: Partial<typeof reading>) => setSaid((before) => withReading(before, zone, part));
+  const change = (part: Partial<ReadingDraft>) =>
+    setSaid((before) => (zone ? withReading(before, zone, part) : before));
   const save = async () => {
     const saved = await act(() => savePieceReading(toSend(piece, firing.id, said)));
     if (saved !== null) return;
     drop();
     onDone();
   };
+  useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true });
+  useHotkeys('1,2,3', (event) => change({ defects: gradeLast(reading!, Number(event.key) as 1 | 2 | 3) }), {
+    enabled: Boolean(reading?.defects.length),
+  });
   const take = async (picked: File | undefined) => {
     if (!picked) return;
     setPhoto('Storing the photo');
@@ -142,6 +160,7 @@ function PieceReader({
       ))}
     </div>
   );
+  if (!zone || !reading) return <p>This piece has no zones.</p>;
   const shown = more
     ? DEFECTS.map((defect) => defect.id)
     : [...new Set([...COMMON, ...reading.defects.map((one) => one.defect)])];
@@ -216,6 +235,18 @@ function PieceReader({
             )}
           </div>
         ))}
+        <div className={css.colour}>
+          <ColourField
+            label={reading.colour ? 'Colour, as picked' : zone.colour ? 'Colour, from the photo' : 'Colour'}
+            value={reading.colour ?? zone.colour ?? '#888888'}
+            onChange={(colour) => change({ colour })}
+          />
+          {reading.colour && (
+            <Button variant="text" onClick={() => change({ colour: null })}>
+              Take it from the photo
+            </Button>
+          )}
+        </div>
         <TextField
           label="Note"
           value={reading.note}

@@ -52,6 +52,11 @@ export function tapDefect(reading: ReadingDraft, defect: DefectId): ReadingDraft
   return reading.defects.map((one) => (one.defect === defect ? { ...one, severity } : one));
 }
 
+/** Grades the defect tapped last: 1 only when looked for, 2 plain, 3 spoils the piece. */
+export function gradeLast(reading: ReadingDraft, severity: 1 | 2 | 3): ReadingDraft['defects'] {
+  return reading.defects.map((one, i) => (i === reading.defects.length - 1 ? { ...one, severity } : one));
+}
+
 /** Sets where a defect sits. */
 export function placeDefect(reading: ReadingDraft, defect: DefectId, place: Place): ReadingDraft['defects'] {
   return reading.defects.map((one) => (one.defect === defect ? { ...one, place } : one));

@@ -16,6 +16,8 @@ import type { PieceDraft } from '@/records/pieces';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
 import { Silhouette } from '@/ui/Silhouette';
+import { Theirs } from '@/ui/Theirs';
+import { useUndo } from '@/ui/Undo';
 import { readKept, useKept } from '@/ui/useKept';
 import { saveCorrection, saveNewPieces } from './actions';
 import { BandDrawing } from './BandDrawing';
@@ -61,6 +63,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const [theirs, setTheirs] = useState<Readonly<Record<string, unknown>> | null>(null);
+  const { offer, bar } = useUndo();
   const [saved, setSaved] = useState<readonly { id: string; label: string }[] | null>(null);
   const [busy, setBusy] = useState(false);
   const ids = useRef<string[]>([]);
@@ -76,15 +80,16 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
     setDraft(next);
   };
 
-  const save = async () => {
+  const save = async (version = editing?.version ?? 0) => {
     if (busy) return;
     setBusy(true);
     // A repeated submit after a lost answer must be the same rows, so ids live until one was acknowledged.
     ids.current = Array.from({ length: twins }, (_, i) => ids.current[i] ?? ulid());
     try {
       const outcome = editing
-        ? await saveCorrection({ id: editing.id, version: editing.version, draft })
+        ? await saveCorrection({ id: editing.id, version, draft })
         : await saveNewPieces({ ids: ids.current, draft });
+      setTheirs(outcome.ok ? null : (outcome.theirs ?? null));
       if (!outcome.ok) return setFaults(outcome.faults);
       setFaults([]);
       localStorage.setItem(LAST, JSON.stringify(draft));
@@ -158,7 +163,13 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
           . Write {saved.length === 1 ? 'the number' : 'the numbers'} under the foot.
         </Alert>
       )}
-      {faults.length > 0 && (
+      {theirs && (
+        <Theirs
+          rows={differing(draft, theirs, bodies)}
+          onKeepMine={() => void save(Number(theirs.version))}
+        />
+      )}
+      {faults.length > 0 && !theirs && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           {faultOf('') ??
             `Not saved: ${faults.length === 1 ? 'one thing is' : `${faults.length} things are`} missing or wrong. Nothing was lost.`}
@@ -253,6 +264,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
               setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by)));
             }}
             onRemove={(i) => {
+              const before = draft;
+              offer(`${nameOf(draft.coats[i]!.glazeId)} taken off`, () => setDraft(before));
               change((b) => withoutCoat(b, i));
               setSelected(Math.max(0, i - 1));
             }}
@@ -298,8 +311,27 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
           </div>
         </section>
       </div>
+      {bar}
     </>
   );
+}
+
+/** What two versions of a piece say differently, in words. */
+function differing(
+  mine: PieceDraft,
+  theirs: Readonly<Record<string, unknown>>,
+  bodies: readonly BodyChoice[],
+) {
+  const body = (id: unknown) => bodies.find((one) => one.id === id)?.name ?? '?';
+  const rows = [
+    { name: 'Form', mine: mine.form, theirs: String(theirs.form) },
+    { name: 'Clay', mine: body(mine.bodyId), theirs: body(theirs.body_id) },
+    { name: 'Height, cm', mine: String(mine.heightMm / 10), theirs: String(Number(theirs.height_mm) / 10) },
+    { name: 'Width, cm', mine: String(mine.widthMm / 10), theirs: String(Number(theirs.width_mm) / 10) },
+    { name: 'Note', mine: mine.note || 'none', theirs: String(theirs.note || 'none') },
+    { name: 'Coats', mine: String(mine.coats.length), theirs: String(theirs.coats) },
+  ];
+  return rows.filter((row) => row.mine !== row.theirs);
 }
 
 function FormPicker({

@@ -13,6 +13,11 @@ const signInSchema = z.object({
 });
 
 const firstSchema = z.object({
+  prefix: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .regex(/^[A-Z]{1,6}$/, 'One to six letters.'),
   name: z.string().trim().min(1, 'Type your name.').max(120),
   signIn: z.string().trim().min(2, 'At least 2 letters.').max(120),
   password: z.string().min(10, 'At least 10 characters; a short sentence is good.').max(400),

@@ -2,12 +2,14 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { LinkButton } from '@/ui/LinkButton';
+import { useUndo } from '@/ui/Undo';
 import { useBench } from './BenchContext';
 import css from './frame.module.css';
 
 /** The strip at the foot of every page with what was picked up and what can be done with it. */
 export function Bench() {
-  const { held, open, setOpen, toggle, clear } = useBench();
+  const { held, open, setOpen, toggle, clear, lay } = useBench();
+  const { offer, bar } = useUndo();
   const ids = held.map((piece) => piece.id).join(',');
   return (
     <section className={css.bench} data-empty={held.length === 0 || undefined} aria-label="Bench">
@@ -57,11 +59,19 @@ export function Bench() {
           <LinkButton size="small" href={`/pieces/new?like=${held.at(-1)!.id}`}>
             Make one like it
           </LinkButton>
-          <Button size="small" variant="text" onClick={clear}>
+          <Button
+            size="small"
+            variant="text"
+            onClick={() => {
+              offer('Bench cleared', () => lay(held));
+              clear();
+            }}
+          >
             Clear
           </Button>
         </>
       )}
+      {bar}
     </section>
   );
 }

@@ -15,6 +15,8 @@ interface Bench {
   /** Picks a piece up, or puts it back when it is on the bench. */
   readonly toggle: (piece: Held) => void;
   readonly clear: () => void;
+  /** Lays these on the bench instead of what is on it. */
+  readonly lay: (pieces: readonly Held[]) => void;
 }
 
 const Context = createContext<Bench | null>(null);
@@ -47,6 +49,7 @@ export function BenchProvider({ children }: { children: ReactNode }) {
             : [...before, piece],
         ),
       clear: () => change(() => []),
+      lay: (pieces) => change(() => pieces),
     }),
     [held, open, change],
   );

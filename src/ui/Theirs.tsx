@@ -1,0 +1,38 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+
+interface Props {
+  /** What differs, each with both values in words. */
+  readonly rows: readonly { readonly name: string; readonly mine: string; readonly theirs: string }[];
+  readonly onKeepMine: () => void;
+}
+
+/** Two people changed the same thing: both values, and the choice. */
+export function Theirs({ rows, onKeepMine }: Props) {
+  return (
+    <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
+      <p>
+        <b>Somebody else saved this while you were writing.</b> Nothing of either is lost.
+      </p>
+      <table>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.name}>
+              <th scope="row" style={{ textAlign: 'left', paddingRight: 16 }}>
+                {row.name}
+              </th>
+              <td style={{ paddingRight: 16 }}>yours: {row.mine}</td>
+              <td>theirs: {row.theirs}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Button size="small" onClick={onKeepMine} sx={{ mr: 1, mt: 1 }}>
+        Save mine over theirs
+      </Button>
+      <Button size="small" sx={{ mt: 1 }} onClick={() => window.location.reload()}>
+        Look at theirs
+      </Button>
+    </Alert>
+  );
+}
