@@ -12,8 +12,23 @@ const host = process.env.HOST ?? '127.0.0.1';
 const folder = resolve(process.env.JITEN_DATA ?? (demo ? '.jiten/demo' : '.jiten/studio'));
 let database = null;
 let endServer = () => {};
+let ending = false;
+
+/** Starts the private database, and again when it was killed; the application waits for it. */
+async function keepDatabase(port) {
+  const started = await startDatabase(folder, {
+    port,
+    onExit: async () => {
+      if (ending) return;
+      say('The database was killed; starting it again. Every acknowledged write is on disk.');
+      database = await keepDatabase(started.port);
+    },
+  });
+  return started;
+}
 
 async function stop(code) {
+  ending = true;
   endServer();
   await database?.stop();
   process.exit(code);
@@ -28,7 +43,7 @@ try {
   if (!own) await haveDebian('mariadbd');
   await haveModules();
   await haveBuild();
-  if (!own) database = await startDatabase(folder);
+  if (!own) database = await keepDatabase();
   const env = serverEnv(folder, own || database.url);
   say(
     `Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`,
@@ -38,15 +53,18 @@ try {
     await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
   }
   endServer = startServer(env, host, port);
-  await untilReady(port);
-  say(`Ready: http://${host}:${port}`);
-  if (host !== '127.0.0.1')
+  const secure = env.JITEN_SECURE === '1';
+  await untilReady(port, Boolean(env.JITEN_CERT));
+  say(`Ready: ${env.JITEN_CERT ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
+  if (host !== '127.0.0.1' && !secure)
     say(
       'This address is not secure (no HTTPS): a phone may not open its camera live or work offline. Everything else works.',
     );
   if (demo) {
     say('Sign in as technician / signal-box-one, teacher / signal-box-two or student / signal-box-three');
-    await run('npx', ['tsx', 'demo/main.ts', 'paint'], { env });
+    // Pictures that are done stay; a painter that fell over takes up where it was.
+    for (let tries = 0; tries < 3; tries++)
+      if ((await run('npx', ['tsx', 'demo/main.ts', 'paint'], { env })).code === 0) break;
   }
 } catch (error) {
   console.error(error instanceof CannotGoOn ? error.message : error);

@@ -51,7 +51,7 @@ function isOurs(pid, data) {
  * Every commit is on disk before it is acknowledged (innodb_flush_log_at_trx_commit = 1), so a killed
  * server loses nothing that was said to be saved. Returns { url, stop, pid }.
  */
-export async function startDatabase(folder, { name = 'jiten', onExit = () => {} } = {}) {
+export async function startDatabase(folder, { name = 'jiten', port: wanted, onExit = () => {} } = {}) {
   const data = resolve(folder, 'db');
   const password = secretIn(join(folder, 'db-secret'));
   const state = join(folder, 'db.json');
@@ -59,7 +59,12 @@ export async function startDatabase(folder, { name = 'jiten', onExit = () => {} 
   const before = existsSync(state) ? JSON.parse(readFileSync(state, 'utf8')) : null;
   if (before && isOurs(before.pid, data) && (await answers(before.port))) {
     say('Joining the database an earlier run left running');
-    return { url: urlOf(before.port), pid: before.pid, stop: () => stopDatabase(before.pid, state, data) };
+    return {
+      url: urlOf(before.port),
+      port: before.port,
+      pid: before.pid,
+      stop: () => stopDatabase(before.pid, state, data),
+    };
   }
   refuseFullDisk(folder);
   const user = process.getuid?.() === 0 ? ['--user=root'] : [];
@@ -76,7 +81,7 @@ export async function startDatabase(folder, { name = 'jiten', onExit = () => {} 
   }
   const init = join(folder, 'db-init.sql');
   writeFileSync(init, accountsFor(name, password), { mode: 0o600 });
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   const socket = join(tmpdir(), `jiten-${createHash('sha256').update(data).digest('hex').slice(0, 12)}.sock`);
   const log = openSync(join(folder, 'db.log'), 'a');
   const child = spawn(
@@ -105,7 +110,7 @@ export async function startDatabase(folder, { name = 'jiten', onExit = () => {} 
     if (await answers(port)) {
       writeFileSync(state, JSON.stringify({ pid: child.pid, port }));
       child.unref();
-      return { url: urlOf(port), pid: child.pid, stop: () => stopDatabase(child.pid, state, data) };
+      return { url: urlOf(port), port, pid: child.pid, stop: () => stopDatabase(child.pid, state, data) };
     }
     await sleep(100);
   }

@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import { join } from 'node:path';
 import { secretIn, answers } from './database.mjs';
 import { must } from './run.mjs';
@@ -37,8 +39,16 @@ export async function refuseBusyPort(port) {
     );
 }
 
-/** The environment the application server runs in. */
+/** The environment the application server runs in; a certificate and key make its cookies Secure. */
 export function serverEnv(folder, url, env = process.env) {
+  const { JITEN_CERT: cert, JITEN_KEY: key } = env;
+  if (Boolean(cert) !== Boolean(key))
+    throw new CannotGoOn(
+      'HTTPS needs both: set JITEN_CERT and JITEN_KEY to the files of a certificate and its key.',
+    );
+  for (const file of [cert, key])
+    if (file && !existsSync(file))
+      throw new CannotGoOn(`There is no file ${file}. Mend JITEN_CERT or JITEN_KEY.`);
   return {
     ...env,
     DATABASE_URL: url,
@@ -46,6 +56,7 @@ export function serverEnv(folder, url, env = process.env) {
     JITEN_SECRET: secretIn(join(folder, 'secret')),
     NODE_ENV: 'production',
     NEXT_TELEMETRY_DISABLED: '1',
+    ...(cert && { JITEN_SECURE: '1' }),
   };
 }
 
@@ -54,10 +65,9 @@ export function startServer(env, host, port) {
   let child = null;
   let ending = false;
   const go = () => {
-    child = spawn('npx', ['next', 'start', '-H', host, '-p', String(port)], {
-      env,
+    child = spawn(process.execPath, ['bin/app-server.mjs'], {
+      env: { ...env, HOST: host, PORT: String(port) },
       stdio: ['ignore', 'ignore', 'inherit'],
-      detached: true,
     });
     child.on('exit', () => {
       if (ending) return;
@@ -68,19 +78,29 @@ export function startServer(env, host, port) {
   go();
   return () => {
     ending = true;
-    try {
-      process.kill(-child.pid, 'SIGTERM');
-    } catch {
-      // It has ended already.
-    }
+    child.kill('SIGKILL');
   };
 }
 
+/** Whether the application answers on its own address; its own certificate need not be known to this machine. */
+function healthy(port, secure) {
+  const { get } = secure ? https : http;
+  return new Promise((done) => {
+    const request = get(
+      { host: '127.0.0.1', port, path: '/api/v1/health', rejectUnauthorized: false, timeout: 5000 },
+      (answer) => {
+        answer.resume();
+        done(answer.statusCode === 200);
+      },
+    );
+    request.on('error', () => done(false));
+  });
+}
+
 /** Waits until the application answers. */
-export async function untilReady(port) {
+export async function untilReady(port, secure = false) {
   for (let i = 0; i < 120; i++) {
-    const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`).catch(() => null);
-    if (answer?.ok) return;
+    if (await healthy(port, secure)) return;
     await new Promise((done) => setTimeout(done, 500));
   }
   throw new CannotGoOn('The application did not come up within a minute.');

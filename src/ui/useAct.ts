@@ -2,15 +2,17 @@
 import { useCallback, useState } from 'react';
 import type { Fault, Outcome } from '@/door';
 
-/** Runs writes one at a time and keeps what was wrong; a dead network is a fault like any other. */
+/** Runs writes one at a time and keeps what was wrong and what somebody else wrote first; a dead network is a fault like any other. */
 export function useAct() {
   const [busy, setBusy] = useState(false);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const [theirs, setTheirs] = useState<Readonly<Record<string, unknown>> | null>(null);
   const act = useCallback(async <T>(write: () => Promise<Outcome<T>>): Promise<T | undefined> => {
     setBusy(true);
     try {
       const outcome = await write();
       setFaults(outcome.ok ? [] : outcome.faults);
+      setTheirs(outcome.ok ? null : (outcome.theirs ?? null));
       return outcome.ok ? outcome.value : undefined;
     } catch {
       setFaults([
@@ -24,5 +26,5 @@ export function useAct() {
       setBusy(false);
     }
   }, []);
-  return { act, busy, faults };
+  return { act, busy, faults, theirs };
 }

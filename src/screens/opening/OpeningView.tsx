@@ -17,10 +17,12 @@ import { ColourField } from '@/ui/ColourField';
 import type { ReadingDraft } from '@/records/readings';
 import { sendPhoto } from '@/ui/sendPhoto';
 import { Silhouette } from '@/ui/Silhouette';
+import { Theirs } from '@/ui/Theirs';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { savePieceReading } from './actions';
 import {
+  followed,
   gradeLast,
   nothingSaid,
   placeDefect,
@@ -126,13 +128,13 @@ function PieceReader({
   const [more, setMore] = useState(false);
   const [photo, setPhoto] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
-  const { act, busy, faults } = useAct();
+  const { act, busy, faults, theirs } = useAct();
   const zone = piece.zones.find((one) => one.id === chosen) ?? piece.zones[0];
   const reading = useMemo(() => (zone ? readingOf(said, zone) : null), [said, zone]);
   const change = (part: Partial<ReadingDraft>) =>
     setSaid((before) => (zone ? withReading(before, zone, part) : before));
-  const save = async () => {
-    const saved = await act(() => savePieceReading(toSend(piece, firing.id, said)));
+  const save = async (what: Said = said) => {
+    const saved = await act(() => savePieceReading(toSend(piece, firing.id, what)));
     if (saved !== null) return;
     drop();
     onDone();
@@ -255,7 +257,11 @@ function PieceReader({
         />
         <h2>Fate</h2>
         {choice('Fate', FATES, said.fate, (fate) => setSaid((before) => ({ ...before, fate })))}
-        <Faults faults={faults} />
+        {theirs ? (
+          <Theirs rows={otherReading(said, theirs)} onKeepMine={() => void save(followed(said, theirs))} />
+        ) : (
+          <Faults faults={faults} />
+        )}
         {photo && <p role="status">{photo}</p>}
         {found && <p className="small quiet">Kept on this device, not sent yet.</p>}
         <div className={css.foot}>
@@ -275,4 +281,18 @@ function PieceReader({
       </div>
     </article>
   );
+}
+
+/** What somebody else read on the same zone, beside what was tapped here. */
+function otherReading(said: Said, theirs: Readonly<Record<string, unknown>>) {
+  const mine = said.zones[String(theirs.zone_id)];
+  const defects = (list: unknown) =>
+    (list as { defect: string }[] | undefined)?.map((one) => one.defect).join(', ') || 'none';
+  const word = (value: unknown) => String(value || 'not said');
+  return [
+    { name: 'Surface', mine: word(mine?.surface), theirs: word(theirs.surface) },
+    { name: 'Movement', mine: word(mine?.movement), theirs: word(theirs.movement) },
+    { name: 'Defects', mine: defects(mine?.defects), theirs: defects(theirs.defects) },
+    { name: 'Note', mine: word(mine?.note), theirs: word(theirs.note) },
+  ].filter((row) => row.mine !== row.theirs);
 }

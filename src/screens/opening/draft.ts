@@ -70,3 +70,10 @@ export function toSend(piece: OpeningPiece, firingId: string, said: Said): Piece
       : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
   return { pieceId: piece.id, firingId, state: said.state, fate: said.fate, readings };
 }
+
+/** The same taps, now knowing of the other reading of a zone, so that they may follow it. */
+export function followed(said: Said, theirs: Readonly<Record<string, unknown>>): Said {
+  const mine = said.zones[String(theirs.zone_id)];
+  if (!mine) return said;
+  return { ...said, zones: { ...said.zones, [mine.zoneId]: { ...mine, follows: String(theirs.id) } } };
+}

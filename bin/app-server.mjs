@@ -1,0 +1,32 @@
+// The application server: Next.js behind plain HTTP, or HTTPS when a certificate and key are given.
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import next from 'next';
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT);
+const { JITEN_CERT: cert, JITEN_KEY: key } = process.env;
+
+const app = next({ dev: false, hostname: host, port });
+await app.prepare();
+const handle = app.getRequestHandler();
+
+/** Tells the application who is calling; what a caller says about that itself is dropped. */
+function answer(request, response) {
+  request.headers['x-jiten-address'] = request.socket.remoteAddress ?? 'unknown';
+  void handle(request, response);
+}
+
+const server =
+  cert && key
+    ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(key) }, answer)
+    : createServer(answer);
+server.on('error', (error) => {
+  console.error(
+    error.code === 'EACCES' ? `You may not listen on port ${port}; choose one above 1024.` : error.message,
+  );
+  process.exit(1);
+});
+server.listen(port, host);
+process.on('SIGTERM', () => server.close(() => process.exit(0)));

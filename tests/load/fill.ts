@@ -1,0 +1,161 @@
+import { random } from '../../demo/random';
+import { newId, type Db } from '../../src/records/db';
+import { loadPieces, saveFiring } from '../../src/records/firings';
+import { savePieces } from '../../src/records/pieces';
+
+interface Facts {
+  readonly member: string;
+  readonly bodyId: string;
+  readonly kilnId: string;
+  readonly glazes: readonly string[];
+}
+
+const ROWS = 2000;
+
+/**
+ * Fills a studio with generated pieces, two read zones each: one real piece for every pair of glazes makes
+ * the entries, the rest are rows written straight beside them.
+ */
+export async function fillStudio(base: Db, facts: Facts, count: number): Promise<void> {
+  const entries = await entriesFor(base, facts);
+  const [firing] = await base('firing').orderBy('id', 'desc').limit(1);
+  const next = random('fill');
+  const [{ last }] = (await base('piece').max('number as last')) as [{ last: number }];
+  const at = new Date();
+  for (let done = 0; done < count; done += ROWS) {
+    const pieces = Array.from({ length: Math.min(ROWS, count - done) }, (_, i) =>
+      pieceRow(facts, last + 1 + done + i, at),
+    );
+    const zones = pieces.flatMap(({ id }) =>
+      [0, 0.5].map((low) => zoneRow(id, firing.id, entries[Math.floor(next() * entries.length)]!, low)),
+    );
+    const readings = zones.map((zone) => readingRow(zone, facts.member, next(), at));
+    await base.transaction(async (trx) => {
+      await trx('piece').insert(pieces);
+      await trx('firing_piece').insert(
+        pieces.map(({ id }, i) => ({
+          firing_id: firing.id,
+          piece_id: id,
+          shelf: 1,
+          place: 1000 + done + i,
+          state: 'read',
+          at,
+        })),
+      );
+      await trx('zone').insert(zones);
+      await trx('reading').insert(readings);
+    });
+  }
+  await base('series').update({ next: last + count + 1 });
+  await base.raw(
+    "update entry set proofs = (select count(*) from zone where zone.entry_id = entry.id), agreeing = proofs, summary = '{}'",
+  );
+  await base.raw('analyze table entry, zone, reading, piece');
+}
+
+async function entriesFor(base: Db, { member, bodyId, kilnId, glazes }: Facts): Promise<string[]> {
+  const firingId = newId();
+  await saveFiring(
+    base,
+    member,
+    {
+      id: firingId,
+      kilnId,
+      kind: 'glaze',
+      cone: '6',
+      atmosphere: 'oxidation',
+      plannedOn: '2026-02-01',
+      programme: '',
+      remarks: '',
+    },
+    null,
+  );
+  const ids: string[] = [];
+  for (const below of glazes) {
+    for (const over of glazes) {
+      const coat = (glazeId: string, from: number) => ({
+        glazeId,
+        batchId: null,
+        method: 'dip' as const,
+        times: 1,
+        seconds: null,
+        side: 'outside' as const,
+        from,
+        to: 1,
+        dryBefore: null,
+        wiped: false,
+        firingId: null,
+      });
+      const id = newId();
+      ids.push(id);
+      await savePieces(
+        base,
+        member,
+        {
+          form: 'tile',
+          heightMm: 100,
+          widthMm: 60,
+          bodyId,
+          split: false,
+          note: '',
+          coats: [coat(below, 0), coat(over, 0.5)],
+        },
+        [id],
+      );
+    }
+  }
+  await loadPieces(
+    base,
+    member,
+    firingId,
+    ids.map((pieceId) => ({ pieceId, shelf: 1 })),
+  );
+  return (await base('entry').select('id')).map((row) => row.id);
+}
+
+function pieceRow({ bodyId, member }: Facts, number: number, at: Date) {
+  return {
+    id: newId(),
+    label: `SW-${number}`,
+    number,
+    form: 'tile',
+    height_mm: 100,
+    width_mm: 60,
+    body_id: bodyId,
+    split: false,
+    twin_key: 'x'.repeat(43),
+    member_id: member,
+    made_at: at,
+    note: '',
+    stage: 'read',
+  };
+}
+
+function zoneRow(pieceId: string, firingId: string, entryId: string, low: number) {
+  return {
+    id: newId(),
+    piece_id: pieceId,
+    firing_id: firingId,
+    entry_id: entryId,
+    side: 'outside',
+    low,
+    high: low + 0.5,
+    versions: '[]',
+  };
+}
+
+function readingRow(zone: ReturnType<typeof zoneRow>, memberId: string, chance: number, at: Date) {
+  return {
+    id: newId(),
+    zone_id: zone.id,
+    firing_id: zone.firing_id,
+    piece_id: zone.piece_id,
+    stage: 'after',
+    surface: chance < 0.8 ? 'gloss' : 'satin',
+    movement: 'stable',
+    colour: '#808080',
+    note: '',
+    member_id: memberId,
+    at,
+  };
+}
