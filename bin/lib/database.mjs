@@ -125,8 +125,8 @@ function accountsFor(name, password) {
     `ALTER USER root@localhost IDENTIFIED BY '${password}';`,
     `CREATE USER IF NOT EXISTS jiten@localhost IDENTIFIED BY '${password}';`,
     `CREATE USER IF NOT EXISTS jiten@'127.0.0.1' IDENTIFIED BY '${password}';`,
-    `GRANT ALL ON ${name}.* TO jiten@localhost;`,
-    `GRANT ALL ON ${name}.* TO jiten@'127.0.0.1';`,
+    `GRANT ALL ON \`${name}%\`.* TO jiten@localhost;`,
+    `GRANT ALL ON \`${name}%\`.* TO jiten@'127.0.0.1';`,
     '',
   ].join('\n');
 }

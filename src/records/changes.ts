@@ -1,5 +1,5 @@
 import type { Db } from './db';
-import { newId } from './db';
+import { fromJson, newId } from './db';
 
 /** Notes in the change table who changed what, from what, to what. `before` is null for a new row. */
 export async function noteChange(
@@ -21,13 +21,27 @@ export async function noteChange(
   });
 }
 
+/** One change of a row: who, when, from what, to what. */
+export interface Change {
+  readonly id: string;
+  readonly at: Date;
+  readonly by: string | null;
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
 /** The changes of one row, newest first, with the names of those who made them. */
-export async function changesOf(base: Db, what: string, rowId: string) {
-  return base('change as c')
+export async function changesOf(base: Db, what: string, rowId: string): Promise<Change[]> {
+  const rows = await base('change as c')
     .leftJoin('member as m', 'm.id', 'c.member_id')
     .where({ 'c.what': what, 'c.row_id': rowId })
-    .orderBy('c.at', 'desc')
-    .select<
-      { id: string; at: Date; name: string | null; before_json: string | null; after_json: string | null }[]
-    >('c.id', 'c.at', 'm.name', 'c.before_json', 'c.after_json');
+    .orderBy('c.id', 'desc')
+    .select('c.id', 'c.at', 'm.name', 'c.before_json', 'c.after_json');
+  return rows.map((row) => ({
+    id: row.id,
+    at: row.at,
+    by: row.name,
+    before: fromJson<unknown>(row.before_json),
+    after: fromJson<unknown>(row.after_json),
+  }));
 }

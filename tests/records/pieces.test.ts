@@ -1,172 +1,216 @@
-import { connect, newId } from '@/records/db';
+import { fromJson, newId } from '@/records/db';
+import { Conflict, NotThere } from '@/records/faults';
+import { loadPieces, unloadPiece } from '@/records/firings';
 import { migrate, unmigrate } from '@/records/migrate';
-import { addMember } from '@/records/members';
-import { saveBody } from '@/records/bodies';
-import { listGlazes, saveGlaze } from '@/records/glazes';
-import { addKiln, advanceFiring, loadPieces, saveFiring } from '@/records/firings';
 import { openingOf } from '@/records/openings';
-import { piecePage } from '@/records/piecePages';
-import { correctPiece, savePieces, type PieceDraft } from '@/records/pieces';
-import { recordPiece } from '@/records/readings';
+import { listPieces, piecePage, waitingPieces } from '@/records/piecePages';
+import { correctPiece, savePieces } from '@/records/pieces';
+import { recordPiece, type ReadingDraft } from '@/records/readings';
 import { wallEntries } from '@/records/wall';
-import { Conflict } from '@/records/faults';
+import { dip, emptyFiring, fired, freshBase, freshStudio, tile, type Studio } from './studio';
 
-const base = connect(process.env.DATABASE_URL!);
-let member = '';
-const [bodyId, sleeper, limewash, kilnId] = [newId(), newId(), newId(), newId()];
-
+let studio: Studio;
 beforeAll(async () => {
-  await migrate(base);
-  await unmigrate(base);
-  await migrate(base);
-  member = await addMember(base, {
-    name: 'A Technician',
-    signIn: 'tech',
-    password: 'a long password',
-    role: 'technician',
-  });
-  await saveBody(
-    base,
-    member,
-    {
-      id: bodyId,
-      name: 'White',
-      colourOxidation: '#ffffff',
-      colourReduction: '#eeeeee',
-      iron: 'none',
-      coarse: false,
-      coneFrom: '5',
-      coneTo: '7',
-      shrinkage: null,
-      absorption: null,
-      expansion: null,
-      note: '',
-    },
-    null,
-  );
-  for (const [id, name] of [
-    [sleeper, 'Sleeper'],
-    [limewash, 'Limewash'],
-  ] as const) {
-    await saveGlaze(
-      base,
-      member,
-      {
-        id,
-        name,
-        kind: 'glaze',
-        colour: '#333333',
-        surface: null,
-        movement: null,
-        opaque: true,
-        advice: '',
-        caution: '',
-      },
-      null,
-    );
-  }
-  await addKiln(base, member, { id: kilnId, name: 'Two', heat: 'electric', litres: 100, shelves: 3 });
+  studio = await freshStudio('pieces');
 });
-afterAll(() => base.destroy());
+afterAll(() => studio.base.destroy());
 
-const coat = (glazeId: string, from: number, to: number): PieceDraft['coats'][number] => ({
-  glazeId,
-  batchId: null,
-  method: 'dip',
-  times: 1,
-  seconds: 3,
-  side: 'outside',
-  from,
-  to,
-  dryBefore: null,
-  wiped: false,
-  firingId: null,
-});
-const draft = (): PieceDraft => ({
-  form: 'tile',
-  heightMm: 100,
-  widthMm: 60,
-  bodyId,
-  split: false,
+const reading = (zoneId: string, more: Partial<ReadingDraft> = {}): ReadingDraft => ({
+  id: newId(),
+  zoneId,
+  follows: null,
+  stage: 'after',
+  surface: 'satin',
+  movement: 'stable',
+  colour: '#cccccc',
   note: '',
-  coats: [coat(sleeper, 0, 0.66), coat(limewash, 0.34, 1)],
+  defects: [{ defect: 'pinholing', severity: 2, place: 'overlap' }],
+  ...more,
+});
+
+test('the schema goes up and down without a rest', async () => {
+  const base = await freshBase('migrations');
+  await unmigrate(base);
+  const [left] = await base.raw('show tables');
+  expect(
+    left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
+  ).toEqual([]);
+  expect(await migrate(base)).toHaveLength(3);
+  expect(await migrate(base)).toEqual([]);
+  await base.destroy();
 });
 
 test('numbers are never given twice, also with twenty people saving at once, and a repeated submit is the same piece', async () => {
+  const { base, member } = studio;
   const ids = Array.from({ length: 20 }, () => newId());
-  const saved = (await Promise.all(ids.map((id) => savePieces(base, member, draft(), [id])))).flat();
+  const saved = (await Promise.all(ids.map((id) => savePieces(base, member, tile(studio), [id])))).flat();
   expect(new Set(saved.map((piece) => piece.label)).size).toBe(20);
-  expect(await savePieces(base, member, draft(), [ids[0]!])).toEqual([saved[0]]);
+  expect(await savePieces(base, member, tile(studio), [ids[0]!])).toEqual([saved[0]]);
+  const [first, again] = await Promise.all(
+    [1, 2].map(() =>
+      savePieces(base, member, tile(studio), ids.slice(0, 3).concat('01J00000000000000000000000')),
+    ),
+  );
+  expect(first).toEqual(again);
 });
 
-test('a piece goes from bucket to wall, and two people reading one zone are told', async () => {
-  const [{ id, label }] = (await savePieces(base, member, draft(), [newId()])) as [
-    { id: string; label: string },
-  ];
-  const firingId = newId();
-  await saveFiring(
-    base,
-    member,
-    {
-      id: firingId,
-      kilnId,
-      kind: 'glaze',
-      cone: '6',
-      atmosphere: 'oxidation',
-      plannedOn: '2026-01-05',
-      programme: '',
-      remarks: '',
-    },
-    null,
-  );
-  await loadPieces(base, member, firingId, [{ pieceId: id, shelf: 2 }]);
-  await advanceFiring(base, member, firingId, 'open');
+test('a piece goes from bucket to wall', async () => {
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio)]);
   const { pieces } = await openingOf(base, firingId);
-  const zones = pieces[0]!.zones;
-  expect(zones.map((zone) => zone.headword)).toEqual(['Sleeper', 'Limewash over Sleeper', 'Limewash']);
-  const reading = (zoneId: string) => ({
-    id: newId(),
-    zoneId,
-    follows: null,
-    stage: 'after' as const,
-    surface: 'satin' as const,
-    movement: 'stable' as const,
-    colour: '#cccccc',
-    note: '',
-    defects: [{ defect: 'pinholing' as const, severity: 2 as const, place: 'overlap' as const }],
+  expect(pieces[0]!.zones.map((zone) => zone.headword)).toEqual([
+    'Sleeper',
+    'Limewash over Sleeper',
+    'Limewash',
+  ]);
+  await recordPiece(base, member, {
+    pieceId: ids[0]!,
+    firingId,
+    state: 'read',
+    fate: 'keep',
+    readings: [reading(pieces[0]!.zones[1]!.id)],
   });
+  const ground = await base('ground').first('id');
+  expect(await wallEntries(base, { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' })).toMatchObject(
+    [
+      {
+        baseId: glazes.Sleeper,
+        topId: glazes.Limewash,
+        proofs: 1,
+        agreeing: 1,
+        worstDefect: 'pinholing',
+        worstSeverity: 2,
+        surface: 'satin',
+        colour: '#cccccc',
+      },
+    ],
+  );
+  expect(await piecePage(base, ids[0]!)).toMatchObject({ stage: 'read', fate: 'keep' });
+});
+
+test('a reading sent twice is one; two people reading one zone are told, with the other reading', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio)]);
+  const zone = (await openingOf(base, firingId)).pieces[0]!.zones[0]!;
   const said = {
-    pieceId: id,
+    pieceId: ids[0]!,
     firingId,
     state: 'read' as const,
-    fate: 'keep' as const,
-    readings: [reading(zones[1]!.id)],
+    fate: null,
+    readings: [reading(zone.id)],
   };
   await recordPiece(base, member, said);
   await recordPiece(base, member, said);
-  await expect(recordPiece(base, member, { ...said, readings: [reading(zones[1]!.id)] })).rejects.toThrow(
-    Conflict,
-  );
-  const ground = await base('ground').first('id');
-  const choice = { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' as const };
-  expect(await wallEntries(base, choice)).toMatchObject([
-    { baseId: sleeper, topId: limewash, proofs: 1, agreeing: 1, worstDefect: 'pinholing', worstSeverity: 2 },
-  ]);
-  const page = await piecePage(base, label);
-  await correctPiece(base, member, id, page.version, {
-    ...draft(),
-    coats: page.coats.map((one) => ({ ...one, times: 2 })),
+  expect(await base('reading').where({ zone_id: zone.id })).toHaveLength(1);
+  const other = { ...said, readings: [reading(zone.id, { surface: 'gloss' })] };
+  await expect(recordPiece(base, member, other)).rejects.toMatchObject({
+    theirs: { surface: 'satin', defects: [{ defect: 'pinholing' }] },
   });
-  const after = await piecePage(base, label);
-  expect(after.firings[0]!.zones[1]!.readings.filter((one) => !one.ended)).toHaveLength(1);
-  expect(after.firings[0]!.zones[1]!.stack.map((layer) => layer.times)).toEqual([2, 2]);
-  expect(await wallEntries(base, choice)).toMatchObject([{ baseTimes: 2, proofs: 1 }]);
-  await expect(correctPiece(base, member, id, page.version, draft())).rejects.toThrow(Conflict);
+  const after = {
+    ...said,
+    readings: [reading(zone.id, { surface: 'gloss', follows: said.readings[0]!.id })],
+  };
+  await recordPiece(base, member, after);
+  const { readings } = (await piecePage(base, ids[0]!)).firings[0]!.zones[0]!;
+  expect(readings.map((one) => [one.surface, one.ended])).toEqual([
+    ['gloss', false],
+    ['satin', true],
+  ]);
 });
 
-test('glazes are listed with their newest version', async () => {
-  expect((await listGlazes(base)).map((glaze) => [glaze.name, glaze.versionNumber])).toEqual([
-    ['Sleeper', 1],
-    ['Limewash', 1],
+test('correcting the coats carries the readings along and keeps what was there', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio)]);
+  const zone = (await openingOf(base, firingId)).pieces[0]!.zones[1]!;
+  await recordPiece(base, member, {
+    pieceId: ids[0]!,
+    firingId,
+    state: 'read',
+    fate: null,
+    readings: [reading(zone.id)],
+  });
+  const page = await piecePage(base, ids[0]!);
+  await correctPiece(base, member, page.id, page.version, {
+    ...tile(studio),
+    coats: page.coats.map((coat) => ({ ...coat, times: 2 })),
+  });
+  const overlap = (await piecePage(base, ids[0]!)).firings[0]!.zones[1]!;
+  expect(overlap.stack.map((layer) => layer.times)).toEqual([2, 2]);
+  expect(overlap.readings.filter((one) => !one.ended)).toMatchObject([
+    { surface: 'satin', defects: [{ defect: 'pinholing' }] },
   ]);
+  expect(await base('coat').where({ piece_id: page.id }).whereNotNull('ended_at')).toHaveLength(2);
+  expect(await base('change').where({ what: 'coats', row_id: page.id })).toHaveLength(1);
+  await expect(correctPiece(base, member, page.id, page.version, tile(studio))).rejects.toThrow(Conflict);
+});
+
+test('what a refiring gives is an entry of its own, and what is reglazed lies on fired glaze', async () => {
+  const { base, member, glazes } = studio;
+  const { ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
+  await base('piece').where({ id: ids[0]! }).update({ stage: 'read', fate: 'reglaze' });
+  expect((await waitingPieces(base)).map((piece) => piece.id)).toContain(ids[0]);
+  const page = await piecePage(base, ids[0]!);
+  await correctPiece(
+    base,
+    member,
+    page.id,
+    page.version,
+    tile(studio, [...page.coats, dip(glazes.Limewash, 0, 1)]),
+  );
+  const refire = await emptyFiring(studio, { kind: 'refire' });
+  await loadPieces(base, member, refire, [{ pieceId: ids[0]!, shelf: 1 }]);
+  const [first, second] = (await piecePage(base, ids[0]!)).firings;
+  expect(first!.zones[0]!.headword).toBe('Sleeper');
+  expect(second!.zones[0]!.headword).toBe('Limewash over Sleeper');
+  const entries = await base('entry as e')
+    .join('zone as z', 'z.entry_id', 'e.id')
+    .where({ 'z.piece_id': ids[0]!, 'z.ended_at': null })
+    .orderBy('e.firings')
+    .select('e.firings', 'e.stack');
+  expect(entries.map((entry) => entry.firings)).toEqual([1, 2]);
+  expect(fromJson<object[]>(entries[1]!.stack)[1]).toMatchObject({ glaze: glazes.Limewash, firing: 1 });
+});
+
+test('slip is ground, wax says so, and a split tile proves two grounds', async () => {
+  const { base, glazes } = studio;
+  const coats = [
+    dip(glazes.Whitestrip, 0, 1, { side: 'left' }),
+    dip(glazes['Foot wax'], 0, 0.1, { method: 'brush' }),
+    dip(glazes.Sleeper, 0, 1),
+  ];
+  const { ids } = await fired(studio, [{ ...tile(studio, coats), split: true }]);
+  const { zones } = (await piecePage(base, ids[0]!)).firings[0]!;
+  expect(zones.map((zone) => [zone.side, zone.ground, zone.headword])).toEqual([
+    ['left', 'Whitestrip over Cutting Red', 'Sleeper over Foot wax (resist)'],
+    ['left', 'Whitestrip over Cutting Red', 'Sleeper'],
+    ['right', 'Cutting Red', 'Sleeper over Foot wax (resist)'],
+    ['right', 'Cutting Red', 'Sleeper'],
+  ]);
+});
+
+test('a piece can be taken out of a load again, and is in one firing at a time', async () => {
+  const { base, member } = studio;
+  const [{ id, label }] = (await savePieces(base, member, tile(studio), [newId()])) as [
+    { id: string; label: string },
+  ];
+  const [one, two] = [await emptyFiring(studio), await emptyFiring(studio)];
+  await loadPieces(base, member, one, [{ pieceId: id, shelf: 2 }]);
+  await loadPieces(base, member, one, [{ pieceId: id, shelf: 2 }]);
+  await expect(loadPieces(base, member, two, [{ pieceId: id, shelf: 1 }])).rejects.toThrow(
+    `${label} is already in another firing`,
+  );
+  await unloadPiece(base, member, one, id);
+  expect(await piecePage(base, id)).toMatchObject({ stage: 'glazed', firings: [] });
+  expect(await base('zone').where({ piece_id: id })).toEqual([]);
+});
+
+test('the list filters by what is on a piece and counts all of them', async () => {
+  const { base, glazes } = studio;
+  const waxed = await listPieces(base, { glazeId: glazes['Foot wax'] });
+  expect(waxed.total).toBe(1);
+  const page = await listPieces(base, { limit: 2, sort: 'number', order: 'asc' });
+  expect(page.rows.map((piece) => piece.number)).toEqual([1, 2]);
+  expect(page.total).toBeGreaterThan(20);
+  expect((await listPieces(base, { text: '7' })).rows.map((piece) => piece.number)).toEqual([7]);
+  await expect(piecePage(base, 'SW-9999')).rejects.toThrow(NotThere);
 });

@@ -100,7 +100,15 @@ function commonest(values: readonly (string | null)[]): string | null {
   )[0];
 }
 
-function middleColour(colours: readonly Lab[]): Lab | null {
+/** Colours compared with each other; more of them are sampled evenly, for the work grows with their square. */
+const MOST_COMPARED = 48;
+
+function middleColour(all: readonly Lab[]): Lab | null {
+  const step = Math.max(1, all.length / MOST_COMPARED);
+  const colours = Array.from(
+    { length: Math.min(all.length, MOST_COMPARED) },
+    (_, i) => all[Math.floor(i * step)]!,
+  );
   const far = (one: Lab) => colours.reduce((sum, other) => sum + deltaE00(one, other), 0);
   const ranked = colours.map((lab) => ({ lab, far: far(lab) })).sort((a, b) => a.far - b.far);
   return ranked[0]?.lab ?? null;

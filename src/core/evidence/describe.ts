@@ -57,8 +57,8 @@ const HUES: readonly (readonly [number, string])[] = [
   [165, 'green'],
   [205, 'blue-green'],
   [245, 'turquoise blue'],
-  [290, 'blue'],
-  [320, 'violet'],
+  [308, 'blue'],
+  [328, 'violet'],
   [345, 'plum'],
   [361, 'pink'],
 ];
@@ -88,5 +88,8 @@ export function colourWords(hex: string): string {
   }
   const tone = l > 75 ? 'pale ' : l < 25 ? 'very dark ' : l < 42 ? 'dark ' : '';
   const grey = chroma < 16 ? 'greyed ' : '';
-  return `${tone}${grey}${HUES.find(([end]) => hue < end)![1]}`;
+  const name = HUES.find(([end]) => hue < end)![1];
+  // Pink is a pale red: dark ones are called by their hue.
+  const dark = name === 'pink' && l < 60;
+  return `${tone}${grey}${dark ? (hue < 180 ? 'red' : 'plum') : name}`;
 }

@@ -1,0 +1,56 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { resolve } from 'node:path';
+
+const JITEN = resolve('bin/jiten');
+
+function zones(input: unknown) {
+  return JSON.parse(
+    execFileSync(JITEN, ['zones'], { cwd: tmpdir(), input: JSON.stringify(input), encoding: 'utf8' }),
+  ).zones;
+}
+
+// Common practice, no source: foot up two thirds in one, rim down two thirds in the other makes three tests.
+test('zones, from any folder: two bands are three tests', () => {
+  const coats = [
+    { glaze: 'A', side: 'outside', from: 0, to: 2 / 3, times: 1 },
+    { glaze: 'B', side: 'outside', from: 1 / 3, to: 1, times: 1 },
+  ];
+  expect(
+    zones({ coats }).map((zone: { stack: { glaze: string }[] }) =>
+      zone.stack.map((layer) => layer.glaze).join('+'),
+    ),
+  ).toEqual(['A', 'A+B', 'B']);
+  expect(zones({ coats: [] })).toEqual([{ side: 'outside', from: 0, to: 1, stack: [] }]);
+});
+
+test('bad input ends with 2 and one line a fault', () => {
+  const coats = [{ glaze: '', side: 'outside', from: -1, to: 2, times: 0.5 }];
+  const { status, stderr, stdout } = spawnSync(JITEN, ['zones'], {
+    input: JSON.stringify({ coats }),
+    encoding: 'utf8',
+  });
+  expect(status).toBe(2);
+  expect(stdout).toBe('');
+  expect(stderr.trim().split('\n')).toEqual([
+    'coats[0].glaze: must not be empty',
+    'coats[0].from: must be ≥ 0',
+    'coats[0].to: must be ≤ 1',
+    'coats[0].times: must be a whole number',
+  ]);
+});
+
+test.each([
+  [['zones'], '{', /^input: not JSON/],
+  [['zones'], '[]', /^input: /],
+  [['melt'], '{}', /^usage: jiten COMMAND/],
+  [
+    ['zones'],
+    '{"coats":[{"glaze":"A","side":"outside","from":0.5,"to":0.5,"times":1}]}',
+    /^coats\[0\]\.from: must be below to/,
+  ],
+])('%j with %s says what is wrong', (args, input, message) => {
+  const { status, stderr } = spawnSync(JITEN, args, { input, encoding: 'utf8' });
+  expect(status).toBe(2);
+  expect(stderr).toMatch(message);
+});

@@ -1,0 +1,158 @@
+import { mkdtemp, readdir, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { headwordPage } from '@/records/dictionary';
+import { newId } from '@/records/db';
+import { Refusal } from '@/records/faults';
+import { advanceFiring } from '@/records/firings';
+import { lookUp } from '@/records/lookup';
+import { openingOf } from '@/records/openings';
+import { addPhoto, pictureAt } from '@/records/photos';
+import { piecePage } from '@/records/piecePages';
+import { recordPiece } from '@/records/readings';
+import { folderStore, type Store } from '@/records/store';
+import { todayIn } from '@/records/today';
+import { dip, fired, freshStudio, tile, type Studio } from './studio';
+
+let studio: Studio;
+let folder: string;
+let store: Store;
+beforeAll(async () => {
+  studio = await freshStudio('results');
+  folder = await mkdtemp(join(tmpdir(), 'jiten-photos-'));
+  store = folderStore(folder);
+});
+afterAll(async () => {
+  await studio.base.destroy();
+  await rm(folder, { recursive: true });
+});
+
+/** A tile in two colours on grey, with a location in its metadata. */
+async function snapshot(): Promise<Buffer> {
+  const half = (background: string) =>
+    sharp({ create: { width: 120, height: 150, channels: 3, background } })
+      .png()
+      .toBuffer();
+  return sharp({ create: { width: 300, height: 400, channels: 3, background: '#c9c9c9' } })
+    .composite([
+      { input: await half('#f0e8d8'), left: 90, top: 50 },
+      { input: await half('#2b1a14'), left: 90, top: 200 },
+    ])
+    .withExif({ IFD0: { Copyright: 'somebody' }, IFD3: { GPSLatitude: '51/1 30/1 0/1' } })
+    .jpeg()
+    .toBuffer();
+}
+
+async function readAll(firingId: string, surface: 'gloss' | 'satin'): Promise<void> {
+  for (const piece of (await openingOf(studio.base, firingId)).pieces) {
+    const readings = piece.zones.map((zone) => ({
+      id: newId(),
+      zoneId: zone.id,
+      follows: null,
+      stage: 'after' as const,
+      surface,
+      movement: null,
+      colour: null,
+      note: '',
+      defects: [],
+    }));
+    await recordPiece(studio.base, studio.member, {
+      pieceId: piece.id,
+      firingId,
+      state: 'read',
+      fate: 'keep',
+      readings,
+    });
+  }
+}
+
+test('a photo loses its metadata, gives each zone its swatch and colour, and is stored once', async () => {
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [
+    tile(studio, [dip(glazes.Sleeper, 0, 0.5), dip(glazes.Limewash, 0.5, 1)]),
+  ]);
+  await readAll(firingId, 'satin');
+  const photo = { id: newId(), pieceId: ids[0]!, firingId, bytes: await snapshot() };
+  const { hash, frame } = await addPhoto(base, store, member, photo);
+  await addPhoto(base, store, member, photo);
+  expect(await base('photo').where({ piece_id: ids[0]! })).toHaveLength(1);
+  expect(frame.left).toBeCloseTo(0.3, 1);
+  expect(frame.foot).toBeCloseTo(0.875, 1);
+  const kept = await sharp((await store.get(hash))!).metadata();
+  expect(kept).toMatchObject({ format: 'webp', width: 300, height: 400 });
+  expect(kept.exif).toBeUndefined();
+  const zones = (await piecePage(base, ids[0]!)).firings[0]!.zones;
+  expect(zones.map((zone) => [zone.headword, zone.colour])).toEqual([
+    ['Sleeper', expect.stringMatching(/^#2.1.1.$/)],
+    ['Limewash', expect.stringMatching(/^#[ef].e.d.$/)],
+  ]);
+  const [entry] = await base('entry as e')
+    .join('zone as z', 'z.entry_id', 'e.id')
+    .where('z.id', zones[0]!.id)
+    .select('e.swatch_hash', 'e.colour');
+  expect(entry.swatch_hash).toBe(zones[0]!.swatchHash);
+  const small = await pictureAt(store, hash, 96);
+  expect((await sharp(small!).metadata()).width).toBe(96);
+  expect(await pictureAt(store, 'x'.repeat(43), 96)).toBeNull();
+  expect((await readdir(folder, { recursive: true })).some((name) => name.endsWith('.half'))).toBe(false);
+});
+
+test('bytes that are no picture are refused in words', async () => {
+  const { ids, firingId } = await fired(studio, [tile(studio)]);
+  const wrong = addPhoto(studio.base, store, studio.member, {
+    id: newId(),
+    pieceId: ids[0]!,
+    firingId,
+    bytes: Buffer.from('not a picture'),
+  });
+  await expect(wrong).rejects.toThrow(Refusal);
+  await expect(wrong).rejects.toMatchObject({ field: 'photo' });
+});
+
+test('proofs of a firing more than half a cone off are shown apart and not counted', async () => {
+  const { base, member, glazes } = studio;
+  const draft = tile(studio, [dip(glazes.Limewash, 0, 1, { times: 3 })]);
+  const [good, hot] = [await fired(studio, [draft, draft]), await fired(studio, [draft])];
+  await readAll(good.firingId, 'satin');
+  await readAll(hot.firingId, 'gloss');
+  const sense = async () => {
+    const row = await base('headword').where({ text: 'Limewash' }).first('id');
+    return (await headwordPage(base, row.id)).senses.find((one) => one.stack[0]!.times === 3)!;
+  };
+  expect((await sense()).summary).toMatchObject({ proofs: 3, agreeing: 2 });
+  await advanceFiring(base, member, hot.firingId, 'open', { achievedCone: 7 });
+  const after = await sense();
+  expect(after.summary).toMatchObject({ proofs: 2, agreeing: 2, surface: 'satin' });
+  expect(after.proofs.filter((proof) => !proof.counts)).toHaveLength(1);
+  await base('glaze_version').insert({
+    id: newId(),
+    glaze_id: glazes.Limewash,
+    number: 2,
+    note: '',
+    created_at: new Date(),
+  });
+  expect((await sense()).proofs.every((proof) => !proof.counts)).toBe(true);
+});
+
+test('one field looks everything up', async () => {
+  const { base } = studio;
+  const answers = async (text: string) =>
+    (await lookUp(base, text)).map((answer) => `${answer.kind} ${answer.text}`);
+  expect(await answers('limew')).toEqual(expect.arrayContaining(['entry Limewash', 'glaze Limewash']));
+  expect(await answers('sw-0001')).toContain('piece SW-0001');
+  expect(await answers('crazed')).toEqual(['defect crazed']);
+  expect(await answers('red')).toContain('clay Cutting Red');
+  expect(await answers('number two 1')).toContain('firing Number Two 1');
+  expect(await answers('100%_')).toEqual([]);
+  expect(await answers('  ')).toEqual([]);
+});
+
+test('today says what waits', async () => {
+  const { base, glazes } = studio;
+  const { ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
+  const today = await todayIn(base);
+  expect(today.unread.pieces.map((piece) => piece.id)).toContain(ids[0]);
+  expect(today.kilns.map((kiln) => kiln.name)).toEqual(['Number Two']);
+  expect(today.firings.every((firing) => firing.state !== 'closed')).toBe(true);
+});

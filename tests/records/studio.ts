@@ -1,0 +1,144 @@
+import { saveBody } from '@/records/bodies';
+import type { CoatDraft } from '@/records/coats';
+import { connect, newId, type Db } from '@/records/db';
+import { addKiln, advanceFiring, loadPieces, saveFiring } from '@/records/firings';
+import { saveGlaze } from '@/records/glazes';
+import { addMember } from '@/records/members';
+import { migrate } from '@/records/migrate';
+import { savePieces, type PieceDraft } from '@/records/pieces';
+
+/** A small studio in a database of its own, for one test file. */
+export interface Studio {
+  readonly base: Db;
+  readonly member: string;
+  readonly bodyId: string;
+  readonly kilnId: string;
+  readonly glazes: Readonly<Record<'Sleeper' | 'Limewash' | 'Whitestrip' | 'Foot wax', string>>;
+}
+
+/** Makes an empty, migrated database of that name on the test server. */
+export async function freshBase(name: string): Promise<Db> {
+  const url = new URL(process.env.DATABASE_URL!);
+  const root = connect(url.href);
+  await root.raw('drop database if exists ??', [`jiten_${name}`]);
+  await root.raw('create database ??', [`jiten_${name}`]);
+  await root.destroy();
+  url.pathname = `/jiten_${name}`;
+  const base = connect(url.href);
+  await migrate(base);
+  return base;
+}
+
+/** Makes a studio with one clay, one kiln, two glazes, a slip and a wax. */
+export async function freshStudio(name: string): Promise<Studio> {
+  const base = await freshBase(name);
+  const member = await addMember(base, {
+    name: 'Ines Varga',
+    signIn: 'ines',
+    password: 'a long password',
+    role: 'technician',
+  });
+  const [bodyId, kilnId] = [newId(), newId()];
+  const body = {
+    name: 'Cutting Red',
+    colourOxidation: '#874a30',
+    colourReduction: '#5d3423',
+    iron: 'high' as const,
+    coarse: true,
+    coneFrom: '1',
+    coneTo: '6',
+    shrinkage: 12,
+    absorption: null,
+    expansion: null,
+    note: '',
+  };
+  await saveBody(base, member, { id: bodyId, ...body }, null);
+  const glazes = { Sleeper: newId(), Limewash: newId(), Whitestrip: newId(), 'Foot wax': newId() };
+  for (const [glaze, id] of Object.entries(glazes)) {
+    const kind = glaze === 'Whitestrip' ? 'slip' : glaze === 'Foot wax' ? 'resist' : 'glaze';
+    await saveGlaze(
+      base,
+      member,
+      {
+        id,
+        name: glaze,
+        kind,
+        colour: '#333333',
+        surface: null,
+        movement: null,
+        opaque: true,
+        advice: '',
+        caution: '',
+      },
+      null,
+    );
+  }
+  await addKiln(base, member, { id: kilnId, name: 'Number Two', heat: 'electric', litres: 190, shelves: 4 });
+  return { base, member, bodyId, kilnId, glazes };
+}
+
+/** One dip of a glaze over a stretch. */
+export function dip(glazeId: string, from: number, to: number, more: Partial<CoatDraft> = {}): CoatDraft {
+  return {
+    glazeId,
+    batchId: null,
+    method: 'dip',
+    times: 1,
+    seconds: 3,
+    side: 'outside',
+    from,
+    to,
+    dryBefore: null,
+    wiped: false,
+    firingId: null,
+    ...more,
+  };
+}
+
+/** A tile with Sleeper from the foot up two thirds and Limewash from the rim down two thirds. */
+export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): PieceDraft {
+  return {
+    form: 'tile',
+    heightMm: 100,
+    widthMm: 60,
+    bodyId,
+    split: false,
+    note: '',
+    coats: coats ?? [dip(glazes.Sleeper, 0, 0.66), dip(glazes.Limewash, 0.34, 1)],
+  };
+}
+
+/** Saves pieces, fires them at cone 6 in oxidation and opens the kiln; gives the firing and the pieces' ids. */
+export async function fired(
+  studio: Studio,
+  drafts: readonly PieceDraft[],
+  more: { cone?: string; kind?: 'glaze' | 'refire' } = {},
+): Promise<{ firingId: string; ids: string[] }> {
+  const { base, member } = studio;
+  const ids: string[] = [];
+  for (const draft of drafts) ids.push((await savePieces(base, member, draft, [newId()]))[0]!.id);
+  const firingId = await emptyFiring(studio, more);
+  await loadPieces(
+    base,
+    member,
+    firingId,
+    ids.map((pieceId) => ({ pieceId, shelf: 1 })),
+  );
+  await advanceFiring(base, member, firingId, 'open');
+  return { firingId, ids };
+}
+
+/** A firing that is being loaded. */
+export async function emptyFiring(
+  { base, member, kilnId }: Studio,
+  { cone = '6', kind = 'glaze' }: { cone?: string; kind?: 'glaze' | 'refire' } = {},
+): Promise<string> {
+  const id = newId();
+  await saveFiring(
+    base,
+    member,
+    { id, kilnId, kind, cone, atmosphere: 'oxidation', plannedOn: '2026-01-05', programme: '', remarks: '' },
+    null,
+  );
+  return id;
+}
