@@ -1,5 +1,11 @@
 import { NextResponse, type NextRequest } from 'next/server';
 
+/** Style elements that packages add without a nonce: an empty one, and the rules of the photo zoom. */
+const KNOWN_STYLES = [
+  "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='",
+  "'sha256-/aQdAPrD+kc0v7HnGQTuKBtoP6ZN+lnzOGVJ1Qt6dfw='",
+];
+
 /**
  * Sets the content security policy, with a nonce of its own for each answer. Style attributes are allowed
  * (positions and sizes of drawings); style elements and scripts need the nonce.
@@ -10,7 +16,7 @@ export function proxy(request: NextRequest): NextResponse {
   const policy = [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`,
-    `style-src 'self' ${dev ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
+    `style-src 'self' ${dev ? "'unsafe-inline'" : `'nonce-${nonce}' ${KNOWN_STYLES.join(' ')}`}`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' blob: data:",
     "font-src 'self'",

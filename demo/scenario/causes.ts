@@ -76,8 +76,7 @@ export function resultOf(facts: Circumstances, next: Random): Result {
     add(dips >= 2 ? 0.97 : 0.8, 'crazing', dips >= 2 ? 3 : 2);
   if (top.glaze === 'Fogman' && stack.length > 1) add(0.88, 'blistering', 3, 'overlap');
   if (top.glaze === 'Slate Bank' && stack[0]?.glaze === 'Ash Tip') add(0.8, 'blistering', 2, 'overlap');
-  if (body === 'Cutting Red' && ground === body && top.glaze === 'Limewash' && dips >= 3)
-    add(0.75, 'pinholing', 2);
+  if (body === 'Cutting Red' && ground === body && own('Limewash') >= 2) add(0.4, 'pinholing', 2);
   if (body === 'Cutting Red' && facts.cone === '10') add(0.7, 'bloating', 3);
   if (has('Lamp Clear') && dips >= 3) add(0.7, 'clouding', 2, 'thick');
   if (facts.reduction && facts.underReduced && (has('Plum Siding') || has('Guard Green')))

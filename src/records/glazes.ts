@@ -140,14 +140,14 @@ export async function changeRow(
   await noteChange(trx, memberId, table, id, old, values);
 }
 
-/** The newest swatch of each glaze alone, by glaze, where one was photographed. */
+/** The swatch of the best proved entry of each glaze alone, by glaze, where one was photographed. */
 export async function glazeSwatches(base: Db): Promise<Map<string, string>> {
   const rows: { glaze: string; swatch: string }[] = await base('headword as h')
     .join('entry as e', 'e.headword_id', 'h.id')
     .where('h.depth', 1)
     .whereNotNull('e.swatch_hash')
     .whereNotNull('h.top_glaze_id')
-    .orderBy('e.first_at')
+    .orderBy('e.proofs')
     .select('h.top_glaze_id as glaze', 'e.swatch_hash as swatch');
   return new Map(rows.map(({ glaze, swatch }) => [glaze, swatch]));
 }

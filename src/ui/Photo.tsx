@@ -3,6 +3,15 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
 
+// The zoom package would put these in a style element, which the content security policy refuses.
+const WRAPPER = { position: 'relative', overflow: 'hidden', width: '100vw', height: '100dvh' } as const;
+const CONTENT = {
+  display: 'flex',
+  width: 'fit-content',
+  height: 'fit-content',
+  transformOrigin: '0% 0%',
+} as const;
+
 /** A photo on neutral grey; a click opens it to be zoomed to its pixels. */
 export function Photo({
   hash,
@@ -63,7 +72,7 @@ export function Photo({
           Close
         </button>
         <TransformWrapper maxScale={12} centerOnInit>
-          <TransformComponent wrapperStyle={{ width: '100vw', height: '100dvh' }}>
+          <TransformComponent wrapperStyle={WRAPPER} contentStyle={CONTENT}>
             <img
               src={`/api/v1/photos/${hash}`}
               alt={alt}

@@ -196,12 +196,12 @@ function AchievedCone({
   return (
     <TextField
       select
-      label="Cone the witness cones show"
+      label="Cone reached"
       value={firing.achievedCone ?? ''}
       disabled={disabled}
       onChange={(event) => onPick(event.target.value === '' ? null : Number(event.target.value))}
       sx={{ my: 2 }}
-      helperText="Proofs more than half a cone off are kept apart."
+      helperText="As the witness cones show. Proofs more than half a cone off are kept apart."
     >
       <MenuItem value="">not read</MenuItem>
       {[...CONES].reverse().map((cone) => (

@@ -1,4 +1,6 @@
 'use client';
+import ArrowBack from '@mui/icons-material/ArrowBack';
+import ArrowForward from '@mui/icons-material/ArrowForward';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
@@ -87,14 +89,14 @@ export function OpeningView({
         </span>
         <span className={css.step}>
           <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0} aria-label="Piece before">
-            Before
+            <ArrowBack />
           </Button>
           <Button
             onClick={() => setAt(Math.min(pieces.length - 1, at + 1))}
             disabled={at === pieces.length - 1}
             aria-label="Piece after"
           >
-            After
+            <ArrowForward />
           </Button>
         </span>
       </div>

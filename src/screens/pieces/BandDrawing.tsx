@@ -14,19 +14,21 @@ interface Props {
   readonly onEdge: (index: number, edge: 'from' | 'to', at: number) => void;
 }
 
-/** Height of the drawing in px; the silhouette keeps 2 of 104 units free above and below. */
-const SIZE = 430;
-const UNIT = SIZE / 104;
+/** Most px the drawing may take, the silhouette keeping 2 units free on each side of its 100 of height. */
+const TALLEST = 430;
+const WIDEST = 340;
 
 /** The piece drawn large; the edges of the chosen coat are dragged, or moved with the arrow keys by 1 mm. */
 export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSelect, onEdge }: Props) {
   const { plan } = formShape(draft.form);
-  const yOf = (t: number) => (2 + (plan ? 50 : 100) * (1 - t)) * UNIT;
+  const size = Math.min(TALLEST, (WIDEST * 104) / (drawnWidth(draft) + 16));
+  const unit = size / 104;
+  const yOf = (t: number) => (2 + (plan ? 50 : 100) * (1 - t)) * unit;
   const atOf = (clientY: number, drawing: Element) => {
     const { top } = drawing.getBoundingClientRect();
-    return 1 - ((clientY - top) / UNIT - 2) / (plan ? 50 : 100);
+    return 1 - ((clientY - top) / unit - 2) / (plan ? 50 : 100);
   };
-  const width = drawnWidth(draft) * UNIT;
+  const width = drawnWidth(draft) * unit;
   const coat = draft.coats[selected];
   const cm = (t: number) => `${((t * draft.heightMm) / 10).toFixed(1)} cm`;
   const onKey = (edge: 'from' | 'to', value: number) => (event: React.KeyboardEvent) => {
@@ -38,14 +40,14 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
     onEdge(selected, edge, at);
   };
   return (
-    <div className={css.drawing} style={{ height: SIZE }}>
+    <div className={css.drawing} style={{ height: size }}>
       <Silhouette
         form={draft.form}
         heightMm={draft.heightMm}
         widthMm={draft.widthMm}
         bodyColour={bodyColour}
         coats={coats}
-        size={SIZE}
+        size={size}
         strip
         lit={null}
       />
@@ -55,7 +57,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
             key={i}
             type="button"
             className={css.grip}
-            style={{ top: (yOf(one.to) + yOf(one.from)) / 2 - 12, left: width + 2 * UNIT - 30 }}
+            style={{ top: (yOf(one.to) + yOf(one.from)) / 2 - 12, left: width + 2 * unit - 30 }}
             onClick={() => onSelect(i)}
             title={`Choose coat ${i + 1}, ${nameOf(i)}`}
           >
@@ -76,7 +78,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
             aria-valuenow={Math.round(coat[edge] * 100)}
             aria-valuetext={cm(coat[edge])}
             className={css.edge}
-            style={{ top: yOf(coat[edge]) - 16, width: width + 4 * UNIT + 66 }}
+            style={{ top: yOf(coat[edge]) - 16, width: width + 4 * unit + 66 }}
             onKeyDown={onKey(edge, coat[edge])}
             onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
             onPointerMove={(event) => {

@@ -11,6 +11,7 @@ import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
+import { useNonce } from '@/ui/Providers';
 import { Silhouette } from '@/ui/Silhouette';
 import css from './pieces.module.css';
 
@@ -84,6 +85,7 @@ const COLUMNS: GridColDef<PieceRow>[] = [
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }: Props) {
   const router = useRouter();
+  const nonce = useNonce();
   const path = usePathname();
   const params = useSearchParams();
   const go = (changes: Readonly<Record<string, string | null>>) => {
@@ -134,6 +136,7 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         {filter('glaze', 'Glaze on it', byId(glazes))}
       </div>
       <DataGrid
+        {...(nonce && { nonce })}
         rows={rows as PieceRow[]}
         columns={COLUMNS}
         rowCount={total}

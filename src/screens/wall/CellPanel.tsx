@@ -73,13 +73,7 @@ function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
   const look = [entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
   return (
     <div className={css.line}>
-      <Swatch
-        hash={entry.swatchHash}
-        colour={entry.colour}
-        width={104}
-        height={78}
-        alt={`${word}: ${look}`}
-      />
+      <Swatch hash={entry.swatchHash} colour={entry.colour} width={84} height={62} alt={`${word}: ${look}`} />
       <p>
         <b>{word}</b>: {look || 'not described'}
         <br />
