@@ -1,7 +1,7 @@
 /** Unit tests stand beside their files; checks and records tests under tests/. */
 const config = {
   testEnvironment: 'node',
-  roots: ['<rootDir>/src', '<rootDir>/tests'],
+  roots: ['<rootDir>/src', '<rootDir>/tests', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
   transform: {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' } }],
