@@ -122,13 +122,14 @@ function SenseRow({
             {words?.proved}
           </dd>
         </dl>
-        {best && (
-          <PickUp
-            piece={{ id: best.pieceId, label: best.label, photoHash: best.photoHash }}
-            hotkey={number === 1}
-          />
-        )}
-        <p className="small">
+        <p className={css.proofs}>
+          {best && (
+            <PickUp
+              piece={{ id: best.pieceId, label: best.label, photoHash: best.photoHash }}
+              hotkey={number === 1}
+              small
+            />
+          )}
           {counted.map((proof) => (
             <Link
               key={proof.zoneId}
