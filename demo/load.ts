@@ -2,7 +2,7 @@ import { groundOf } from '../src/core/coats';
 import { saveBody } from '../src/records/bodies';
 import { newId, type Db } from '../src/records/db';
 import { addKiln, advanceFiring, loadPieces, saveFiring } from '../src/records/firings';
-import { saveGlaze } from '../src/records/glazes';
+import { addBatch, saveGlaze } from '../src/records/glazes';
 import { addMember } from '../src/records/members';
 import { openingOf } from '../src/records/openings';
 import { savePieces } from '../src/records/pieces';
@@ -19,6 +19,7 @@ interface Studio {
   readonly members: readonly string[];
   readonly bodies: ReadonlyMap<string, string>;
   readonly glazes: ReadonlyMap<string, string>;
+  readonly batches: ReadonlyMap<string, string>;
   readonly kilns: ReadonlyMap<string, string>;
   readonly now: Date;
 }
@@ -77,13 +78,21 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const technician = members[0]!;
   const bodies = await named(BODIES, (row) => saveBody(base, technician, row, null));
   const glazes = await named(GLAZES, (row) => saveGlaze(base, technician, row, null));
+  const batches = new Map<string, string>();
+  for (const [n, [name, glazeId]] of [...glazes].entries()) {
+    const id = newId();
+    const code = `${name.slice(0, 1)}${String(n + 1).padStart(2, '0')}`;
+    const mixedOn = new Date(now.getTime() - 90 * DAY).toISOString().slice(0, 10);
+    await addBatch(base, technician, { id, glazeId, code, mixedOn, specificGravity: 1.42 + (n % 5) / 100 });
+    batches.set(name, id);
+  }
   const kilns = new Map<string, string>();
   for (const { key, ...kiln } of KILNS) {
     const id = newId();
     await addKiln(base, technician, { ...kiln, id });
     kilns.set(key, id);
   }
-  return { members, bodies, glazes, kilns, now };
+  return { members, bodies, glazes, batches, kilns, now };
 }
 
 async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise<string> {
@@ -108,7 +117,7 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
       note: piece.note ?? '',
       coats: piece.coats.map((coat, i) => ({
         glazeId: studio.glazes.get(coat.glaze)!,
-        batchId: null,
+        batchId: studio.batches.get(coat.glaze) ?? null,
         method: coat.method ?? 'dip',
         times: coat.times,
         seconds: coat.method === 'brush' ? null : 3,

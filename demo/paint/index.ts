@@ -36,9 +36,9 @@ interface Shape {
  * Paints a believable photograph of a fired piece on neutral grey: clay, coats by thickness, relief, the
  * defects its record claims, and light from the upper left. The same piece and seed give the same bytes.
  */
-export function paint(piece: PaintedPiece): Picture {
+export function paint(piece: PaintedPiece, pictureHeight?: number): Picture {
   const next = random(piece.seed);
-  const stand = standOf(piece);
+  const stand = standOf(piece, pictureHeight);
   const shape = shapeOf(piece, stand);
   const layers = layersOf(piece, stand, shape.inside, shape.across, next);
   const bare = bareClay(piece, stand, shape.inside, next);

@@ -48,15 +48,15 @@ export interface Stand {
 }
 
 /** The size of the picture and the place of the piece in it: margins wide enough for its shadow. */
-export function standOf(piece: PaintedPiece): Stand {
-  const tall = PICTURE_HEIGHT * 0.84;
+export function standOf(piece: PaintedPiece, height = PICTURE_HEIGHT): Stand {
+  const tall = height * 0.84;
   const wide = Math.min(tall * 2.2, (tall * piece.widthMm) / piece.heightMm);
   const fitted = wide > 1000 ? 1000 / wide : 1;
-  const width = Math.round(wide * fitted + PICTURE_HEIGHT * 0.2);
-  const rim = Math.round((PICTURE_HEIGHT - tall * fitted) / 2);
+  const width = Math.round(wide * fitted + height * 0.2);
+  const rim = Math.round((height - tall * fitted) / 2);
   return {
     width,
-    height: PICTURE_HEIGHT,
+    height,
     left: Math.round((width - wide * fitted) / 2),
     right: Math.round((width + wide * fitted) / 2),
     rim,

@@ -23,6 +23,18 @@ test('a wrong password is refused in words; signing out ends the session on the 
   await expect(page).toHaveURL(/sign-in/);
 });
 
+test('guessing a password is stopped after ten tries', async ({ page }) => {
+  await page.goto('/sign-in');
+  for (let i = 0; i < 11; i++) {
+    await page.getByLabel('Sign-in name').fill('bashir');
+    await page.getByLabel('Password').fill(`guess ${i}`);
+    const answer = page.waitForResponse((response) => response.request().method() === 'POST');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await answer;
+  }
+  await expect(page.getByText('Too many tries')).toBeVisible();
+});
+
 test('a student reads all, and may not plan a firing or change another’s piece', async ({ page }) => {
   await signIn(page, 'student', 'signal-box-three');
   await page.goto('/kilns');

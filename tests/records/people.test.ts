@@ -1,6 +1,6 @@
 import { newId } from '@/records/db';
 import { Conflict, Refusal } from '@/records/faults';
-import { listGlazes, saveGlaze } from '@/records/glazes';
+import { addBatch, listGlazes, saveGlaze } from '@/records/glazes';
 import {
   addFirstMember,
   addMember,
@@ -79,8 +79,21 @@ test('each role may do what the ones below it may', () => {
 
 test('a glaze has one name, a first version, and is changed under its lock with the change noted', async () => {
   const { base, member, glazes } = await freshStudio('glazes');
+  const batch = {
+    id: newId(),
+    glazeId: glazes.Sleeper,
+    code: 'S02',
+    mixedOn: '2026-02-03',
+    specificGravity: 1.44,
+  };
+  await Promise.all([
+    addBatch(base, member, batch),
+    addBatch(base, member, { ...batch, id: newId(), code: 'S01', mixedOn: '2026-01-03' }),
+  ]);
+  await addBatch(base, member, batch);
   const [sleeper] = await listGlazes(base);
-  expect(sleeper).toMatchObject({ name: 'Sleeper', versionNumber: 1, version: 1, batches: [] });
+  expect(sleeper).toMatchObject({ name: 'Sleeper', versionNumber: 1, version: 1 });
+  expect(sleeper!.batches.map((one) => one.code)).toEqual(['S02', 'S01']);
   const draft = { ...sleeper!, advice: 'Two quick dips.' };
   await expect(saveGlaze(base, member, { ...draft, id: newId() }, null)).rejects.toThrow(Refusal);
   await saveGlaze(base, member, draft, 1);

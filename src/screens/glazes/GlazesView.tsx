@@ -4,6 +4,7 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Swatch } from '@/ui/Swatch';
 import css from '@/ui/cards.module.css';
+import { Batches } from './Batches';
 import { GlazeCard } from './GlazeCard';
 
 interface Props {
@@ -55,7 +56,10 @@ export function GlazesView({ glazes, swatches, at, mayChange }: Props) {
           ))}
         </ul>
         {mayChange && (chosen || at === 'new') && (
-          <GlazeCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} glaze={chosen} />
+          <div>
+            <GlazeCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} glaze={chosen} />
+            {chosen && <Batches key={chosen.id} glaze={chosen} />}
+          </div>
         )}
       </div>
     </>

@@ -18,3 +18,15 @@ export const glazeSchema = z.object({
 });
 
 export const saveGlazeSchema = z.object({ glaze: glazeSchema, version: z.int().nullable() });
+
+export const batchSchema = z.object({
+  id: idSchema,
+  glazeId: idSchema,
+  code: z.string().trim().min(1, 'Write what is on the bucket.').max(40, 'At most 40 characters.'),
+  mixedOn: z.iso.date('Choose a day.'),
+  specificGravity: z
+    .number('This is no number.')
+    .min(1, 'Water alone is 1.00.')
+    .max(2.5, 'More than 2.50?')
+    .nullable(),
+});

@@ -1,0 +1,62 @@
+'use client';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { Glaze } from '@/records/glazes';
+import { Faults } from '@/ui/Faults';
+import { NumberField } from '@/ui/NumberField';
+import css from '@/ui/cards.module.css';
+import { useAct } from '@/ui/useAct';
+import { saveBatch } from './actions';
+
+function fresh() {
+  return { id: ulid(), code: '', specificGravity: null as number | null };
+}
+
+/** The batches of a glaze in use, newest first, and the line that notes a new one. */
+export function Batches({ glaze }: { glaze: Glaze }) {
+  const [draft, setDraft] = useState(fresh);
+  const { act, busy, faults } = useAct();
+  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const save = async () => {
+    const batch = { ...draft, glazeId: glaze.id, mixedOn: dayjs().format('YYYY-MM-DD') };
+    if ((await act(() => saveBatch(batch))) === null) setDraft(fresh());
+  };
+  return (
+    <form
+      className={css.card}
+      style={{ position: 'static', marginTop: 16 }}
+      aria-label="Batches"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <h2>Batches</h2>
+      <p className="figures">{glaze.batches.map((batch) => batch.code).join('  ') || 'none noted'}</p>
+      <div className={css.pair}>
+        <TextField
+          label="On the bucket"
+          value={draft.code}
+          onChange={(event) => setDraft({ ...draft, code: event.target.value })}
+          error={Boolean(of('code'))}
+          helperText={of('code')}
+        />
+        <NumberField
+          label="Specific gravity"
+          value={draft.specificGravity}
+          onChange={(specificGravity) => setDraft({ ...draft, specificGravity })}
+          fault={of('specificGravity')}
+        />
+      </div>
+      {glaze.caution && <p className="heat small">{glaze.caution}</p>}
+      <p className="small">Dry materials: respirator on, wipe wet, no sweeping.</p>
+      <Faults faults={faults.filter((fault) => fault.field === '')} />
+      <Button type="submit" disabled={busy}>
+        Mixed today
+      </Button>
+    </form>
+  );
+}
