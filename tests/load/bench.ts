@@ -4,16 +4,13 @@
  */
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
-import { saveBody } from '../../src/records/bodies';
-import { connect, newId, type Db } from '../../src/records/db';
-import { addKiln, advanceFiring, loadPieces, saveFiring } from '../../src/records/firings';
+import { newId, type Db } from '../../src/records/db';
 import { listGlazes, saveGlaze } from '../../src/records/glazes';
-import { addMember } from '../../src/records/members';
-import { migrate } from '../../src/records/migrate';
 import { openingOf } from '../../src/records/openings';
 import { savePieces } from '../../src/records/pieces';
 import { recordPiece } from '../../src/records/readings';
 import { wallChoices, wallEntries, wallQuery } from '../../src/records/wall';
+import { dip, fired, freshStudio, tile } from '../records/studio';
 import { fillStudio } from './fill';
 
 async function timed(
@@ -36,32 +33,13 @@ function show(name: string, { median, p95 }: { median: number; p95: number }): v
   );
 }
 
-async function studio(base: Db) {
-  const member = await addMember(base, {
-    name: 'Bench',
-    signIn: 'bench',
-    password: 'only for measuring',
-    role: 'technician',
-  });
-  const [bodyId, kilnId] = [newId(), newId()];
-  const plain = {
-    colourOxidation: '#eeeeee',
-    colourReduction: '#dddddd',
-    iron: 'none' as const,
-    coarse: false,
-    coneFrom: '5',
-    coneTo: '7',
-    shrinkage: null,
-    absorption: null,
-    expansion: null,
-    note: '',
-  };
-  await saveBody(base, member, { id: bodyId, name: 'Bench clay', ...plain }, null);
-  await addKiln(base, member, { id: kilnId, name: 'Bench kiln', heat: 'electric', litres: 100, shelves: 4 });
+/** The small studio of the records tests with thirty glazes more. */
+async function studio() {
+  const facts = await freshStudio('bench');
   for (let i = 0; i < 30; i++) {
     await saveGlaze(
-      base,
-      member,
+      facts.base,
+      facts.member,
       {
         id: newId(),
         name: `Glaze ${i}`,
@@ -76,88 +54,43 @@ async function studio(base: Db) {
       null,
     );
   }
-  return { member, bodyId, kilnId, glazes: (await listGlazes(base)).map((glaze) => glaze.id) };
+  const glazes = (await listGlazes(facts.base))
+    .filter((glaze) => glaze.kind === 'glaze')
+    .map((glaze) => glaze.id);
+  return { ...facts, mixed: glazes };
 }
 
-async function saves(
-  base: Db,
-  { member, bodyId, kilnId, glazes }: Awaited<ReturnType<typeof studio>>,
-): Promise<void> {
+async function saves(facts: Awaited<ReturnType<typeof studio>>): Promise<void> {
+  const { base, member, mixed } = facts;
   const next = random('bench');
-  const coat = (from: number, to: number) => ({
-    glazeId: glazes[Math.floor(next() * glazes.length)]!,
-    batchId: null,
-    method: 'dip' as const,
-    times: 1,
-    seconds: 3,
-    side: 'outside' as const,
-    from,
-    to,
-    dryBefore: null,
-    wiped: false,
-    firingId: null,
-  });
-  const ids = Array.from({ length: 200 }, () => newId());
-  const draft = () => ({
-    form: 'tile' as const,
-    heightMm: 100,
-    widthMm: 60,
-    bodyId,
-    split: false,
-    note: '',
-    coats: [coat(0, 0.66), coat(0.34, 1)],
-  });
+  const any = () => mixed[Math.floor(next() * mixed.length)]!;
+  const draft = () => tile(facts, [dip(any(), 0, 0.66), dip(any(), 0.34, 1)]);
   show(
     'save a piece with two coats, submit to committed',
-    await timed(200, (i) => savePieces(base, member, draft(), [ids[i]!])),
+    await timed(200, () => savePieces(base, member, draft(), [newId()])),
   );
-  const firingId = newId();
-  await saveFiring(
-    base,
-    member,
-    {
-      id: firingId,
-      kilnId,
-      kind: 'glaze',
-      cone: '6',
-      atmosphere: 'oxidation',
-      plannedOn: '2026-01-05',
-      programme: '',
-      remarks: '',
-    },
-    null,
-  );
-  await loadPieces(
-    base,
-    member,
-    firingId,
-    ids.map((pieceId) => ({ pieceId, shelf: 1 })),
-  );
-  await advanceFiring(base, member, firingId, 'open');
+  const { firingId } = await fired(facts, Array.from({ length: 200 }, draft));
   const { pieces } = await openingOf(base, firingId);
-  show(
-    'read three zones of a piece, submit to committed',
-    await timed(pieces.length, (i) => {
-      const readings = pieces[i]!.zones.map((zone) => ({
-        id: newId(),
-        zoneId: zone.id,
-        follows: null,
-        stage: 'after' as const,
-        surface: 'gloss' as const,
-        movement: 'stable' as const,
-        colour: '#808080',
-        note: '',
-        defects: [],
-      }));
-      return recordPiece(base, member, {
-        pieceId: pieces[i]!.id,
-        firingId,
-        state: 'read',
-        fate: 'keep',
-        readings,
-      });
-    }),
-  );
+  const blank = {
+    follows: null,
+    stage: 'after',
+    surface: 'gloss',
+    movement: 'stable',
+    colour: '#808080',
+    note: '',
+    defects: [],
+  } as const;
+  const read = (i: number) => {
+    const readings = pieces[i]!.zones.map((zone) => ({ ...blank, id: newId(), zoneId: zone.id }));
+    return recordPiece(base, member, {
+      pieceId: pieces[i]!.id,
+      firingId,
+      state: 'read',
+      fate: 'keep',
+      readings,
+    });
+  };
+  show('read three zones of a piece, submit to committed', await timed(pieces.length, read));
 }
 
 async function wall(base: Db): Promise<void> {
@@ -173,16 +106,14 @@ async function wall(base: Db): Promise<void> {
 }
 
 async function main(): Promise<void> {
-  const base = connect(process.env.DATABASE_URL!);
-  await migrate(base);
-  const facts = await studio(base);
-  await saves(base, facts);
+  const facts = await studio();
+  await saves(facts);
   const start = performance.now();
-  await fillStudio(base, facts, 200_000);
+  await fillStudio(facts, facts.mixed, 200_000);
   console.log(`200 000 pieces generated in ${((performance.now() - start) / 1000).toFixed(0)} s`);
-  await wall(base);
-  await saves(base, facts);
-  await base.destroy();
+  await wall(facts.base);
+  await saves(facts);
+  await facts.base.destroy();
 }
 
 await main();

@@ -1,14 +1,6 @@
 import { random } from '../../demo/random';
-import { newId, type Db } from '../../src/records/db';
-import { loadPieces, saveFiring } from '../../src/records/firings';
-import { savePieces } from '../../src/records/pieces';
-
-interface Facts {
-  readonly member: string;
-  readonly bodyId: string;
-  readonly kilnId: string;
-  readonly glazes: readonly string[];
-}
+import { newId } from '../../src/records/db';
+import { dip, fired, tile, type Studio } from '../records/studio';
 
 const ROWS = 2000;
 
@@ -16,20 +8,21 @@ const ROWS = 2000;
  * Fills a studio with generated pieces, two read zones each: one real piece for every pair of glazes makes
  * the entries, the rest are rows written straight beside them.
  */
-export async function fillStudio(base: Db, facts: Facts, count: number): Promise<void> {
-  const entries = await entriesFor(base, facts);
+export async function fillStudio(studio: Studio, glazes: readonly string[], count: number): Promise<void> {
+  const { base } = studio;
+  const entries = await entriesFor(studio, glazes);
   const [firing] = await base('firing').orderBy('id', 'desc').limit(1);
   const next = random('fill');
   const [{ last }] = (await base('piece').max('number as last')) as [{ last: number }];
   const at = new Date();
   for (let done = 0; done < count; done += ROWS) {
     const pieces = Array.from({ length: Math.min(ROWS, count - done) }, (_, i) =>
-      pieceRow(facts, last + 1 + done + i, at),
+      pieceRow(studio, last + 1 + done + i, at),
     );
     const zones = pieces.flatMap(({ id }) =>
       [0, 0.5].map((low) => zoneRow(id, firing.id, entries[Math.floor(next() * entries.length)]!, low)),
     );
-    const readings = zones.map((zone) => readingRow(zone, facts.member, next(), at));
+    const readings = zones.map((zone) => readingRow(zone, studio.member, next(), at));
     await base.transaction(async (trx) => {
       await trx('piece').insert(pieces);
       await trx('firing_piece').insert(
@@ -53,67 +46,15 @@ export async function fillStudio(base: Db, facts: Facts, count: number): Promise
   await base.raw('analyze table entry, zone, reading, piece');
 }
 
-async function entriesFor(base: Db, { member, bodyId, kilnId, glazes }: Facts): Promise<string[]> {
-  const firingId = newId();
-  await saveFiring(
-    base,
-    member,
-    {
-      id: firingId,
-      kilnId,
-      kind: 'glaze',
-      cone: '6',
-      atmosphere: 'oxidation',
-      plannedOn: '2026-02-01',
-      programme: '',
-      remarks: '',
-    },
-    null,
+async function entriesFor(studio: Studio, glazes: readonly string[]): Promise<string[]> {
+  const drafts = glazes.flatMap((below) =>
+    glazes.map((over) => tile(studio, [dip(below, 0, 1), dip(over, 0.5, 1)])),
   );
-  const ids: string[] = [];
-  for (const below of glazes) {
-    for (const over of glazes) {
-      const coat = (glazeId: string, from: number) => ({
-        glazeId,
-        batchId: null,
-        method: 'dip' as const,
-        times: 1,
-        seconds: null,
-        side: 'outside' as const,
-        from,
-        to: 1,
-        dryBefore: null,
-        wiped: false,
-        firingId: null,
-      });
-      const id = newId();
-      ids.push(id);
-      await savePieces(
-        base,
-        member,
-        {
-          form: 'tile',
-          heightMm: 100,
-          widthMm: 60,
-          bodyId,
-          split: false,
-          note: '',
-          coats: [coat(below, 0), coat(over, 0.5)],
-        },
-        [id],
-      );
-    }
-  }
-  await loadPieces(
-    base,
-    member,
-    firingId,
-    ids.map((pieceId) => ({ pieceId, shelf: 1 })),
-  );
-  return (await base('entry').select('id')).map((row) => row.id);
+  await fired(studio, drafts);
+  return (await studio.base('entry').select('id')).map((row) => row.id);
 }
 
-function pieceRow({ bodyId, member }: Facts, number: number, at: Date) {
+function pieceRow({ bodyId, member }: Studio, number: number, at: Date) {
   return {
     id: newId(),
     label: `SW-${number}`,

@@ -7,7 +7,7 @@ import { freshStudio, type Studio } from './studio';
 let studio: Studio;
 beforeAll(async () => {
   studio = await freshStudio('indexes');
-  await fillStudio(studio.base, { ...studio, glazes: Object.values(studio.glazes).slice(0, 2) }, 6000);
+  await fillStudio(studio, Object.values(studio.glazes).slice(0, 2), 6000);
   await spreadEntries(studio.base);
 });
 afterAll(() => studio.base.destroy());

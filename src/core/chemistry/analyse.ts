@@ -2,16 +2,7 @@ import { expansionsOf, type Expansions } from './expansion';
 import { materialOf, type Analysis, type Material } from './materials';
 import { ALKALIS, IN_THE_MELT, MOLAR_MASS, oxidesOf, type Oxide } from './oxides';
 import { mapField, type MapField } from './map';
-
-/** One line of a recipe. Additions (colourants, opacifiers) are weighed on top of the base. */
-export interface Line {
-  readonly material: string;
-  /** Parts by weight; of an addition, percent of the base. */
-  readonly amount: number;
-  readonly addition?: boolean | undefined;
-}
-
-export type Oxides = Readonly<Partial<Record<Oxide, number>>>;
+import type { Line, Oxides } from './model';
 
 /** What a recipe is made of. What is undefined is null. */
 export interface AnalysisResult {

@@ -1,4 +1,4 @@
-import type { Oxides } from './analyse';
+import type { Oxides } from './model';
 import type { Oxide } from './oxides';
 
 /** Expansion by three published sets, 1e-6/K. They belong to different temperature ranges and are not one quantity. */

@@ -1,4 +1,4 @@
-import type { Oxides } from './analyse';
+import type { Oxides } from './model';
 
 export const MAP_FIELDS = ['matte', 'satin', 'gloss', 'crazed', 'stiff', 'outside'] as const;
 export type MapField = (typeof MAP_FIELDS)[number];

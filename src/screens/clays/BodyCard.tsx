@@ -1,5 +1,4 @@
 'use client';
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
@@ -7,9 +6,9 @@ import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { CONES, type Cone } from '@/core/firing';
 import type { Body, BodyDraft } from '@/records/bodies';
+import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { ColourField } from '@/ui/ColourField';
-import { Faults } from '@/ui/Faults';
 import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
@@ -58,15 +57,13 @@ export function BodyCard({ body }: { body: Body | null }) {
     router.replace(`/clays?at=${draft.id}`, { scroll: false });
   };
   return (
-    <form
-      className={css.card}
-      aria-label={body ? body.name : 'New clay'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+    <Card
+      title={body ? body.name : 'New clay'}
+      button={body ? 'Save' : 'Add this clay'}
+      busy={busy}
+      faults={faults}
+      onSave={() => void save()}
     >
-      <h2>{body ? body.name : 'New clay'}</h2>
       <TextField
         label="Name"
         value={draft.name}
@@ -126,10 +123,6 @@ export function BodyCard({ body }: { body: Body | null }) {
         error={Boolean(of('note'))}
         helperText={of('note')}
       />
-      <Faults faults={faults.filter((fault) => fault.field === '')} />
-      <Button type="submit" variant="contained" disabled={busy}>
-        {busy ? 'Saving' : body ? 'Save' : 'Add this clay'}
-      </Button>
-    </form>
+    </Card>
   );
 }

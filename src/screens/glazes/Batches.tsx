@@ -1,11 +1,10 @@
 'use client';
-import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { Glaze } from '@/records/glazes';
-import { Faults } from '@/ui/Faults';
+import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
@@ -25,16 +24,7 @@ export function Batches({ glaze }: { glaze: Glaze }) {
     if ((await act(() => saveBatch(batch))) === null) setDraft(fresh());
   };
   return (
-    <form
-      className={css.card}
-      style={{ position: 'static', marginTop: 16 }}
-      aria-label="Batches"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      <h2>Batches</h2>
+    <Card title="Batches" button="Mixed today" busy={busy} faults={faults} onSave={() => void save()}>
       <p className="figures">{glaze.batches.map((batch) => batch.code).join('  ') || 'none noted'}</p>
       <div className={css.pair}>
         <TextField
@@ -53,10 +43,6 @@ export function Batches({ glaze }: { glaze: Glaze }) {
       </div>
       {glaze.caution && <p className="heat small">{glaze.caution}</p>}
       <p className="small">Dry materials: respirator on, wipe wet, no sweeping.</p>
-      <Faults faults={faults.filter((fault) => fault.field === '')} />
-      <Button type="submit" disabled={busy}>
-        Mixed today
-      </Button>
-    </form>
+    </Card>
   );
 }

@@ -1,5 +1,4 @@
 'use client';
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
@@ -8,9 +7,9 @@ import { ulid } from 'ulid';
 import { GLAZE_KINDS } from '@/core/coats';
 import { MOVEMENTS, SURFACES } from '@/core/evidence';
 import type { Glaze, GlazeDraft } from '@/records/glazes';
+import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { ColourField } from '@/ui/ColourField';
-import { Faults } from '@/ui/Faults';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
@@ -55,15 +54,13 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
     router.replace(`/glazes?at=${draft.id}`, { scroll: false });
   };
   return (
-    <form
-      className={css.card}
-      aria-label={glaze ? glaze.name : 'New glaze'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+    <Card
+      title={glaze ? glaze.name : 'New glaze'}
+      button={glaze ? 'Save' : 'Add this glaze'}
+      busy={busy}
+      faults={faults}
+      onSave={() => void save()}
     >
-      <h2>{glaze ? glaze.name : 'New glaze'}</h2>
       <TextField
         label="Name"
         value={draft.name}
@@ -122,10 +119,6 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
         error={Boolean(of('caution'))}
         helperText={of('caution')}
       />
-      <Faults faults={faults.filter((fault) => fault.field === '')} />
-      <Button type="submit" variant="contained" disabled={busy}>
-        {busy ? 'Saving' : glaze ? 'Save' : 'Add this glaze'}
-      </Button>
-    </form>
+    </Card>
   );
 }
