@@ -7,7 +7,7 @@ sharp.concurrency(1);
 parentPort!.on('message', async (scene: PaintedPiece) => {
   const { data, width, height, frame } = paint(scene);
   const png = await sharp(data, { raw: { width, height, channels: 3 } })
-    .png({ compressionLevel: 1 })
+    .png({ compressionLevel: 0 })
     .toBuffer();
   parentPort!.postMessage({ png, frame });
 });

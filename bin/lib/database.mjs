@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { randomBytes, createHash } from 'node:crypto';
-import { closeSync, existsSync, openSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { closeSync, existsSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -66,7 +66,6 @@ export async function startDatabase(folder, { name = 'jiten', port: wanted, onEx
       stop: () => stopDatabase(before.pid, state, data),
     };
   }
-  refuseFullDisk(folder);
   const user = process.getuid?.() === 0 ? ['--user=root'] : [];
   if (!existsSync(join(data, 'mysql'))) {
     say('Making a private database');
@@ -129,15 +128,6 @@ function accountsFor(name, password) {
     `GRANT ALL ON \`${name}%\`.* TO jiten@'127.0.0.1';`,
     '',
   ].join('\n');
-}
-
-function refuseFullDisk(folder) {
-  const { bavail, bsize } = statfsSync(folder);
-  const free = (bavail * bsize) / 2 ** 20;
-  if (free < 500)
-    throw new CannotGoOn(
-      `Only ${Math.round(free)} MB are free where ${folder} lies; 500 MB are needed. Make room or set JITEN_DATA to another folder.`,
-    );
 }
 
 /** Ends the private MariaDB in good order and waits for it. */

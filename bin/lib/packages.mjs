@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, writeFileSync, mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { must, run } from './run.mjs';
 import { CannotGoOn, say } from './say.mjs';
@@ -55,7 +55,10 @@ export async function haveModules() {
   writeFileSync(stamp, lock);
 }
 
-/** Makes the folder that holds everything Jiten writes, and says so plainly when it may not. */
+/** A database and some photos need at least this much, MB. */
+const LEAST_FREE = 500;
+
+/** Makes the folder that holds everything Jiten writes; says so plainly when it may not or the disk is full. */
 export function haveFolder(folder) {
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -69,6 +72,13 @@ export function haveFolder(folder) {
           : error.message;
     throw new CannotGoOn(
       `Cannot use the folder ${folder}: ${why}. Make room or set JITEN_DATA to another folder.`,
+    );
+  }
+  const { bavail, bsize } = statfsSync(folder);
+  const free = Math.round((bavail * bsize) / 2 ** 20);
+  if (free < LEAST_FREE) {
+    throw new CannotGoOn(
+      `Only ${free} MB are free where ${folder} lies; ${LEAST_FREE} MB are needed. Make room or set JITEN_DATA to another folder.`,
     );
   }
 }

@@ -1,4 +1,4 @@
-import { at, makeField, makeNoise, ramp } from './noise';
+import { makeField, makeNoise, ramp, sampler } from './noise';
 import { linear, type GlazeLook, type Linear } from './looks';
 import type { Layer } from './layers';
 import type { PaintedPiece, Stand } from './scene';
@@ -40,6 +40,8 @@ export function colourOf(
   for (const [n, { coat, thickness }] of layers.entries()) {
     const ink = inkOf(coat.look, piece.reduction, shifted);
     const shine = coat.slip ? 0.05 : 1;
+    const cloudAt = sampler(clouds, n);
+    const runAt = sampler(runs, n);
     for (let i = 0; i < thickness.length; i++) {
       const th = thickness[i]!;
       if (th <= 0.003) continue;
@@ -47,8 +49,7 @@ export function colourOf(
       const y = (i / stand.width) | 0;
       // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
       const stirred = coat.slip ? 0 : Math.min(1, covered[i]!) * (0.35 + 0.3 * coat.look.fluid);
-      const breaks =
-        stirred && stirred * (at(clouds, x, y, n) * 0.9 + coat.look.streak * at(runs, x, y, n) * 1.1);
+      const breaks = stirred && stirred * (cloudAt(x, y) * 0.9 + coat.look.streak * runAt(x, y) * 1.1);
       const seen = Math.max(0, th * (1 + breaks) * (1 - 0.22 * Math.min(1, covered[i]!)));
       lay(colour, i * 3, ink, coat.look.hiding, seen);
       gloss[i] = gloss[i]! + (shine - gloss[i]!) * ramp(0.05, 0.5, th);
@@ -82,17 +83,15 @@ export function bareClay(
   const { body } = piece;
   const base = linear(piece.reduction ? body.reduced : body.colour);
   const noise = makeNoise(next);
-  const patches = makeField(noise, stand.width, stand.height, 16, 16, 3);
-  const broad = makeField(noise, stand.width, stand.height, 120, 120, 2);
+  const patchAt = sampler(makeField(noise, stand.width, stand.height, 16, 16, 3));
+  const broadAt = sampler(makeField(noise, stand.width, stand.height, 120, 120, 2));
   const colour = new Float32Array(inside.length * 3);
   for (let i = 0; i < inside.length; i++) {
     if (inside[i]! <= 0) continue;
     const x = i % stand.width;
     const y = (i / stand.width) | 0;
     const grain =
-      1 +
-      body.grain * (0.1 * noise(x / 2.1, y / 2.1) + 0.12 * at(patches, x, y, 0)) +
-      0.05 * at(broad, x, y, 0);
+      1 + body.grain * (0.1 * noise(x / 2.1, y / 2.1) + 0.12 * patchAt(x, y)) + 0.05 * broadAt(x, y);
     // Flame flashes iron clay darker toward its edges.
     const toast = 1 - 0.18 * body.grain * Math.exp(-inside[i]! / 0.05);
     for (let c = 0; c < 3; c++) colour[i * 3 + c] = base[c]! * grain * toast;

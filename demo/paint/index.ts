@@ -4,7 +4,7 @@ import { bareClay, colourOf } from './colour';
 import { drawDefects } from './defects';
 import { crest, layersOf } from './layers';
 import { blurred, develop, lightIt, shineOf } from './light';
-import { at, fbm, makeField, makeNoise } from './noise';
+import { fbm, makeField, makeNoise, sampler } from './noise';
 import { standOf, type PaintedPiece, type Stand } from './scene';
 
 export type { PaintedCoat, PaintedPiece, PaintedZone } from './scene';
@@ -107,7 +107,7 @@ function reliefOf(
     for (let i = 0; i < thickness.length; i++) melt[i]! += thickness[i]! * rise;
   }
   const levelled = blurred(melt, width, stand.height, 2);
-  const hand = makeField(noise, width, stand.height, 150, 150, 2);
+  const hand = sampler(makeField(noise, width, stand.height, 150, 150, 2));
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (foot - y) / (foot - rim)),
   );
@@ -129,7 +129,7 @@ function reliefOf(
       edge +
       grain +
       throwing +
-      2.4 * at(hand, x, y, 0) +
+      2.4 * hand(x, y) +
       crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
       levelled[i]!;
   }

@@ -1,5 +1,5 @@
 import type { Stand, PaintedCoat, PaintedPiece } from './scene';
-import { at, fbm, makeField, makeNoise, ramp, type Field, type Noise } from './noise';
+import { fbm, makeField, makeNoise, ramp, sampler, type Field, type Noise } from './noise';
 import type { Random } from '../random';
 
 /** Thickness of each coat at each pixel of the piece, in dips, and its edges for the relief. */
@@ -75,13 +75,16 @@ function thicknessOf(
   index: number,
   grain: Grain,
 ): Float32Array {
-  const { noise, cloud, streak, crests } = grain;
+  const { noise, crests } = grain;
+  const cloud = sampler(grain.cloud, index);
+  const streak = sampler(grain.streak, index);
   const { width, height, rim, foot } = stand;
   const out = new Float32Array(width * height);
   const tall = foot - rim;
   const fluid = coat.slip ? 0 : coat.look.fluid;
   const flow = coat.slip ? 0.001 : (FLOW[movementAt(piece, coat)] ?? 0.003) * (0.7 + 0.5 * coat.dips);
   const y0 = index * 19.3;
+  const seam = Float32Array.from({ length: height }, (_, y) => 0.006 * noise(y / 30, 3));
   for (let x = stand.left; x < stand.right; x++) {
     const s = x / 46;
     const wave = noise(s * 0.7, y0) * 0.006 + noise(s * 2.6, y0 + 4) * 0.0022;
@@ -93,26 +96,21 @@ function thicknessOf(
       const i = y * width + x;
       const depth = inside[i]!;
       if (depth <= 0) continue;
-      if (
-        (coat.side === 'left' && across[i]! > 0.006 * noise(y / 30, 3)) ||
-        (coat.side === 'right' && across[i]! < 0.006 * noise(y / 30, 3))
-      )
+      if ((coat.side === 'left' && across[i]! > seam[y]!) || (coat.side === 'right' && across[i]! < seam[y]!))
         continue;
       const t = (foot - y) / tall;
       const above = t - lower;
       const below = upper - t;
       if (above <= 0 || below <= 0) continue;
       const edge = ramp(0, 0.006, above) * ramp(0, 0.007, below);
-      const bead = coat.slip
-        ? 0
-        : (0.25 + 0.7 * fluid + drawn * 0.7) * Math.exp(-((above / (0.011 + 0.02 * flow)) ** 2));
-      const thinTop = 1 - (0.2 + 0.35 * fluid) * Math.exp(-Math.max(0, below) / 0.05);
-      const thinSide = 1 - (0.25 + 0.45 * fluid) * Math.exp(-depth / 0.018);
+      const bead =
+        coat.slip || above > 0.08
+          ? 0
+          : (0.25 + 0.7 * fluid + drawn * 0.7) * Math.exp(-((above / (0.011 + 0.02 * flow)) ** 2));
+      const thinTop = below > 0.3 ? 1 : 1 - (0.2 + 0.35 * fluid) * Math.exp(-Math.max(0, below) / 0.05);
+      const thinSide = depth > 0.1 ? 1 : 1 - (0.25 + 0.45 * fluid) * Math.exp(-depth / 0.018);
       const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
-      const uneven =
-        1 +
-        coat.look.mottle * 0.8 * at(cloud, x, y, index) +
-        coat.look.streak * 0.6 * at(streak, x, y, index);
+      const uneven = 1 + coat.look.mottle * 0.8 * cloud(x, y) + coat.look.streak * 0.6 * streak(x, y);
       out[i] = Math.max(
         0,
         coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips),

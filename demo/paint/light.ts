@@ -1,4 +1,4 @@
-import { at, makeField, makeNoise, ramp, type Field } from './noise';
+import { makeField, makeNoise, ramp, sampler, type Sampler } from './noise';
 import type { Painting } from './colour';
 import type { Stand } from './scene';
 import type { Random } from '../random';
@@ -62,7 +62,7 @@ export function lightIt(
 /** The neutral ground with the piece's contact shadow, as sRGB bytes with the lit piece on it. */
 export function develop(painting: Painting, stand: Stand, inside: Float32Array, next: Random): Buffer {
   const { width, height } = stand;
-  const paper = makeField(makeNoise(next), width, height, 90, 90, 2);
+  const paper = sampler(makeField(makeNoise(next), width, height, 90, 90, 2));
   const shadow = shadowOf(stand, inside);
   const out = Buffer.alloc(width * height * 3);
   for (let i = 0; i < width * height; i++) {
@@ -70,8 +70,7 @@ export function develop(painting: Painting, stand: Stand, inside: Float32Array, 
     const y = (i / width) | 0;
     const film = (next() - 0.5) * 0.012;
     const edge = Math.min(1, inside[i]! * (stand.right - stand.left) * 0.7);
-    const ground =
-      (0.585 + 0.02 * (0.5 - y / height) + 0.004 * at(paper, x, y, 0)) * (1 - 0.62 * at(shadow, x, y, 0));
+    const ground = (0.585 + 0.02 * (0.5 - y / height) + 0.004 * paper(x, y)) * (1 - 0.62 * shadow(x, y));
     for (let c = 0; c < 3; c++) {
       const lit = inside[i]! > 0 ? painting.colour[i * 3 + c]! * edge + ground * 0.55 * (1 - edge) : ground;
       out[i * 3 + c] = toByte(lit * (1 + film));
@@ -91,12 +90,12 @@ function toByte(v: number): number {
 }
 
 /** A soft shadow to the lower right, dark where the piece touches: the outline blurred twice over. */
-function shadowOf(stand: Stand, inside: Float32Array): Field {
+function shadowOf(stand: Stand, inside: Float32Array): Sampler {
   const width = Math.ceil(stand.width / 3) + 1;
   const height = Math.ceil(stand.height / 3) + 1;
   const near = blurred(shrunk(stand, inside, width, height, 5, 6), width, height, 2);
   const far = blurred(shrunk(stand, inside, width, height, 16, 18), width, height, 8);
-  return { values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)), width, height };
+  return sampler({ values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)), width, height });
 }
 
 function shrunk(

@@ -79,16 +79,37 @@ function fold(place: number, last: number): number {
   return m <= last ? m : 2 * last - m;
 }
 
-/** The value of a field at a pixel, shifted by a number of its cells so that coats do not share one pattern. */
-export function at({ values, width, height }: Field, x: number, y: number, shift: number): number {
-  const fx = x / THIRD + shift * 37;
-  const fy = y / THIRD + shift * 53;
-  const x0 = fx | 0;
-  const y0 = fy | 0;
-  const [left, right] = [fold(x0, width - 1), fold(x0 + 1, width - 1)];
-  const row = fold(y0, height - 1) * width;
-  const below = fold(y0 + 1, height - 1) * width;
-  const top = values[row + left]! + (values[row + right]! - values[row + left]!) * (fx - x0);
-  const low = values[below + left]! + (values[below + right]! - values[below + left]!) * (fx - x0);
-  return top + (low - top) * (fy - y0);
+/** The value of a field at a pixel, joined smoothly. */
+export type Sampler = (x: number, y: number) => number;
+
+/** Where each pixel of one direction falls in a field: the cells on both sides, and how far between them. */
+function placesOf(cells: number, shift: number) {
+  const count = cells * THIRD;
+  const before = new Int32Array(count);
+  const after = new Int32Array(count);
+  const part = new Float32Array(count);
+  for (let i = 0; i < count; i++) {
+    const at = i / THIRD + shift;
+    const cell = Math.floor(at);
+    before[i] = fold(cell, cells - 1);
+    after[i] = fold(cell + 1, cells - 1);
+    part[i] = at - cell;
+  }
+  return { before, after, part };
+}
+
+/** Reads a field at pixels; `shift` moves it so that coats do not share one pattern. */
+export function sampler({ values, width, height }: Field, shift = 0): Sampler {
+  const across = placesOf(width, shift * 37);
+  const down = placesOf(height, shift * 53);
+  return (x, y) => {
+    const left = across.before[x]!;
+    const right = across.after[x]!;
+    const fx = across.part[x]!;
+    const row = down.before[y]! * width;
+    const below = down.after[y]! * width;
+    const top = values[row + left]! + (values[row + right]! - values[row + left]!) * fx;
+    const low = values[below + left]! + (values[below + right]! - values[below + left]!) * fx;
+    return top + (low - top) * down.part[y]!;
+  };
 }

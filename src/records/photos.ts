@@ -83,7 +83,7 @@ async function encode(bytes: Buffer) {
     return await sharp(bytes, { limitInputPixels: 100_000_000 })
       .rotate()
       .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 88 })
+      .webp({ quality: 88, effort: 2 })
       .toBuffer({ resolveWithObject: true });
   } catch {
     throw new Refusal(
@@ -116,17 +116,20 @@ async function cutSwatches(
     .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
     .whereNot('z.side', 'inside')
     .select('z.id', 'z.side', 'z.low', 'z.high', 'p.split');
+  if (zones.length === 0) return [];
+  // Decoded once: each zone is cut from the plain pixels.
+  const { data: plain, info } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  const raw = { width: info.width, height: info.height, channels: 3 as const };
   return Promise.all(
     zones.map(async (zone) => {
       const box = zoneBox(size, frame, { side: zone.side, from: zone.low, to: zone.high });
-      const patch = sharp(bytes).extract(box);
-      const swatch = await patch
-        .clone()
+      const patch = await sharp(plain, { raw }).extract(box).raw().toBuffer();
+      const cut = { raw: { width: box.width, height: box.height, channels: 3 as const } };
+      const swatch = await sharp(patch, cut)
         .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
-        .webp({ quality: 80 })
+        .webp({ quality: 80, effort: 2 })
         .toBuffer();
-      const { data, info } = await patch
-        .clone()
+      const small = await sharp(patch, cut)
         .resize(40, 40, { fit: 'fill' })
         .removeAlpha()
         .raw()
@@ -134,7 +137,7 @@ async function cutSwatches(
       return {
         zoneId: zone.id as string,
         swatch_hash: await store.put(swatch),
-        colour: meanColour({ data, width: info.width, height: info.height }),
+        colour: meanColour({ data: small.data, width: small.info.width, height: small.info.height }),
       };
     }),
   );
@@ -171,7 +174,7 @@ export async function pictureAt(
   if (!full) return null;
   const small = await sharp(full)
     .resize(width, null, { withoutEnlargement: true })
-    .webp({ quality: 80 })
+    .webp({ quality: 80, effort: 2 })
     .toBuffer();
   await store.putBeside(hash, String(width), small);
   return small;
