@@ -4,7 +4,14 @@ import { startDatabase } from './lib/database.mjs';
 import { haveDebian, haveFolder, haveModules } from './lib/packages.mjs';
 import { must, run } from './lib/run.mjs';
 import { CannotGoOn, say } from './lib/say.mjs';
-import { haveBuild, refuseBusyPort, serverEnv, startServer, untilReady } from './lib/serve.mjs';
+import {
+  haveBuild,
+  refuseBusyPort,
+  refuseHalfCertificate,
+  serverEnv,
+  startServer,
+  untilReady,
+} from './lib/serve.mjs';
 
 const demo = process.argv.includes('--demo');
 const port = Number(process.env.PORT ?? (demo ? 3210 : 3200));
@@ -16,15 +23,12 @@ let ending = false;
 
 /** Starts the private database, and again when it was killed; the application waits for it. */
 async function keepDatabase(port) {
-  const started = await startDatabase(folder, {
-    port,
-    onExit: async () => {
-      if (ending) return;
-      say('The database was killed; starting it again. Every acknowledged write is on disk.');
-      database = await keepDatabase(started.port);
-    },
-  });
-  return started;
+  const restart = () => {
+    if (ending) return;
+    say('The database was killed; starting it again. Every acknowledged write is on disk.');
+    keepDatabase(database.port).catch(giveUp);
+  };
+  database = await startDatabase(folder, { port, onExit: restart });
 }
 
 async function stop(code) {
@@ -33,17 +37,23 @@ async function stop(code) {
   await database?.stop();
   process.exit(code);
 }
+
+function giveUp(error) {
+  console.error(error instanceof CannotGoOn ? error.message : error);
+  return stop(1);
+}
 process.on('SIGINT', () => void stop(0));
 process.on('SIGTERM', () => void stop(0));
 
 try {
   await refuseBusyPort(port);
   haveFolder(folder);
+  refuseHalfCertificate();
   const own = !demo && process.env.DATABASE_URL;
   if (!own) await haveDebian('mariadbd');
   await haveModules();
   await haveBuild();
-  if (!own) database = await keepDatabase();
+  if (!own) await keepDatabase();
   const env = serverEnv(folder, own || database.url);
   say(
     `Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`,
@@ -67,6 +77,5 @@ try {
       if ((await run('npx', ['tsx', 'demo/main.ts', 'paint'], { env })).code === 0) break;
   }
 } catch (error) {
-  console.error(error instanceof CannotGoOn ? error.message : error);
-  await stop(1);
+  await giveUp(error);
 }

@@ -55,10 +55,16 @@ export async function paintDemo(
           worker.postMessage(scene);
         },
       );
-    while (taken < wanted.length) {
-      const { firing_id, piece_id } = wanted[taken++]!;
-      const { png, frame } = await painted(scenes.get(`${firing_id}/${piece_id}`)!);
+    const begin = () => {
+      const row = wanted[taken++];
+      return row && { row, picture: painted(scenes.get(`${row.firing_id}/${row.piece_id}`)!) };
+    };
+    // The next picture is on the easel while the last one is put away.
+    for (let now = begin(); now;) {
+      const { png, frame } = await now.picture;
       worker.removeAllListeners('error');
+      const { firing_id, piece_id } = now.row;
+      now = begin();
       await addPhoto(base, store, memberId, {
         id: newId(),
         pieceId: piece_id,

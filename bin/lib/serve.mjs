@@ -39,9 +39,8 @@ export async function refuseBusyPort(port) {
     );
 }
 
-/** The environment the application server runs in; a certificate and key make its cookies Secure. */
-export function serverEnv(folder, url, env = process.env) {
-  const { JITEN_CERT: cert, JITEN_KEY: key } = env;
+/** Refuses a certificate without its key, or one whose file is not there, before anything is started. */
+export function refuseHalfCertificate({ JITEN_CERT: cert, JITEN_KEY: key } = process.env) {
   if (Boolean(cert) !== Boolean(key))
     throw new CannotGoOn(
       'HTTPS needs both: set JITEN_CERT and JITEN_KEY to the files of a certificate and its key.',
@@ -49,6 +48,10 @@ export function serverEnv(folder, url, env = process.env) {
   for (const file of [cert, key])
     if (file && !existsSync(file))
       throw new CannotGoOn(`There is no file ${file}. Mend JITEN_CERT or JITEN_KEY.`);
+}
+
+/** The environment the application server runs in; a certificate and key make its cookies Secure. */
+export function serverEnv(folder, url, env = process.env) {
   return {
     ...env,
     DATABASE_URL: url,
@@ -56,7 +59,7 @@ export function serverEnv(folder, url, env = process.env) {
     JITEN_SECRET: secretIn(join(folder, 'secret')),
     NODE_ENV: 'production',
     NEXT_TELEMETRY_DISABLED: '1',
-    ...(cert && { JITEN_SECURE: '1' }),
+    ...(env.JITEN_CERT && { JITEN_SECURE: '1' }),
   };
 }
 

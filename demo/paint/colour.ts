@@ -1,4 +1,4 @@
-import { makeField, makeNoise, ramp, sampler } from './noise';
+import { decay, makeField, makeNoise, makePattern, ramp, sampler } from './noise';
 import { linear, type GlazeLook, type Linear } from './looks';
 import type { Layer } from './layers';
 import type { PaintedPiece, Stand } from './scene';
@@ -37,22 +37,28 @@ export function colourOf(
   const clouds = makeField(noise, stand.width, stand.height, 24, 36, 3);
   const runs = makeField(noise, stand.width, stand.height, 9, 110, 2);
   const covered = new Float32Array(inside.length);
-  for (const [n, { coat, thickness }] of layers.entries()) {
-    const ink = inkOf(coat.look, piece.reduction, shifted);
+  for (const [n, { coat, thickness, top, bottom }] of layers.entries()) {
+    const table = tableOf(inkOf(coat.look, piece.reduction, shifted), coat.look.hiding);
     const shine = coat.slip ? 0.05 : 1;
+    const streak = coat.look.streak * 1.1;
+    const stirs = coat.slip ? 0 : 0.35 + 0.3 * coat.look.fluid;
     const cloudAt = sampler(clouds, n);
     const runAt = sampler(runs, n);
-    for (let i = 0; i < thickness.length; i++) {
+    for (let i = top * stand.width; i < bottom * stand.width; i++) {
       const th = thickness[i]!;
       if (th <= 0.003) continue;
+      // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
+      const stirred = Math.min(1, covered[i]!) * stirs;
       const x = i % stand.width;
       const y = (i / stand.width) | 0;
-      // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
-      const stirred = coat.slip ? 0 : Math.min(1, covered[i]!) * (0.35 + 0.3 * coat.look.fluid);
-      const breaks = stirred && stirred * (cloudAt(x, y) * 0.9 + coat.look.streak * runAt(x, y) * 1.1);
+      const breaks = stirred && stirred * (cloudAt(x, y) * 0.9 + (streak && streak * runAt(x, y)));
       const seen = Math.max(0, th * (1 + breaks) * (1 - 0.22 * Math.min(1, covered[i]!)));
-      lay(colour, i * 3, ink, coat.look.hiding, seen);
-      gloss[i] = gloss[i]! + (shine - gloss[i]!) * ramp(0.05, 0.5, th);
+      const at = Math.min(THICKEST * STEPS - 1, (seen * STEPS + 0.5) | 0) * 6;
+      const k = i * 3;
+      colour[k] = colour[k]! * table[at + 3]! + table[at]!;
+      colour[k + 1] = colour[k + 1]! * table[at + 4]! + table[at + 1]!;
+      colour[k + 2] = colour[k + 2]! * table[at + 5]! + table[at + 2]!;
+      gloss[i] = gloss[i]! + (shine - gloss[i]!) * (th >= 0.5 ? 1 : ramp(0.05, 0.5, th));
       if (!coat.slip) covered[i] = covered[i]! + th;
     }
     if (coat.look.specks) specks(colour, stand, thickness, coat.look.specks, next);
@@ -60,18 +66,30 @@ export function colourOf(
   return { colour, gloss };
 }
 
-function lay(colour: Float32Array, i: number, { thin, normal, pool }: Ink, hiding: number, th: number): void {
-  const deep = ramp(0.9, 2.4, th);
-  const open = ramp(0.15, 0.85, th);
-  const cover = 1 - Math.exp(-hiding * th * 1.15);
-  const tint = Math.min(1, th * 0.55) * Math.min(1, hiding);
-  for (let c = 0; c < 3; c++) {
-    const shallow = thin[c]! + (normal[c]! - thin[c]!) * open;
-    const own = shallow + (pool[c]! - shallow) * deep;
-    const through = colour[i + c]! * (1 - tint + tint * Math.sqrt(own));
-    colour[i + c] = through * (1 - cover) + own * cover;
+/** Steps a dip's thickness is told apart in, and the thickest told. */
+const STEPS = 160;
+const THICKEST = 6;
+
+/** What a glaze does at each thickness: its own colour times its cover, and the share of what is below. */
+function tableOf({ thin, normal, pool }: Ink, hiding: number): Float32Array {
+  const table = new Float32Array(THICKEST * STEPS * 6);
+  for (let n = 0; n < THICKEST * STEPS; n++) {
+    const th = n / STEPS;
+    const deep = ramp(0.9, 2.4, th);
+    const open = ramp(0.15, 0.85, th);
+    const cover = 1 - Math.exp(-hiding * th * 1.15);
+    const tint = Math.min(1, th * 0.55) * Math.min(1, hiding);
+    for (let c = 0; c < 3; c++) {
+      const shallow = thin[c]! + (normal[c]! - thin[c]!) * open;
+      const own = shallow + (pool[c]! - shallow) * deep;
+      table[n * 6 + c] = own * cover;
+      table[n * 6 + 3 + c] = (1 - tint + tint * Math.sqrt(own)) * (1 - cover);
+    }
   }
+  return table;
 }
+
+const fineGrain = makePattern('fine grain', (noise, x, y) => noise(x / 2.1, y / 2.1));
 
 /** The unglazed clay of a piece in linear light: grain, toasted edges, iron specks. */
 export function bareClay(
@@ -83,18 +101,21 @@ export function bareClay(
   const { body } = piece;
   const base = linear(piece.reduction ? body.reduced : body.colour);
   const noise = makeNoise(next);
+  const fineAt = fineGrain(next);
   const patchAt = sampler(makeField(noise, stand.width, stand.height, 16, 16, 3));
   const broadAt = sampler(makeField(noise, stand.width, stand.height, 120, 120, 2));
   const colour = new Float32Array(inside.length * 3);
-  for (let i = 0; i < inside.length; i++) {
+  for (let i = stand.rim * stand.width; i < stand.foot * stand.width; i++) {
     if (inside[i]! <= 0) continue;
     const x = i % stand.width;
     const y = (i / stand.width) | 0;
-    const grain =
-      1 + body.grain * (0.1 * noise(x / 2.1, y / 2.1) + 0.12 * patchAt(x, y)) + 0.05 * broadAt(x, y);
+    const grain = 1 + body.grain * (0.1 * fineAt(x, y) + 0.12 * patchAt(x, y)) + 0.05 * broadAt(x, y);
     // Flame flashes iron clay darker toward its edges.
-    const toast = 1 - 0.18 * body.grain * Math.exp(-inside[i]! / 0.05);
-    for (let c = 0; c < 3; c++) colour[i * 3 + c] = base[c]! * grain * toast;
+    const toast = 1 - 0.18 * body.grain * decay(inside[i]! / 0.05);
+    const light = grain * toast;
+    colour[i * 3] = base[0] * light;
+    colour[i * 3 + 1] = base[1] * light;
+    colour[i * 3 + 2] = base[2] * light;
   }
   const all = new Float32Array(inside.length).fill(1);
   specks(colour, stand, all, body.specks, next);

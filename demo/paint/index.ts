@@ -4,7 +4,7 @@ import { bareClay, colourOf } from './colour';
 import { drawDefects } from './defects';
 import { crest, layersOf } from './layers';
 import { blurred, develop, lightIt, shineOf } from './light';
-import { fbm, makeField, makeNoise, sampler } from './noise';
+import { fbm, makeField, makeNoise, makePattern, sampler } from './noise';
 import { standOf, type PaintedPiece, type Stand } from './scene';
 
 export type { PaintedCoat, PaintedPiece, PaintedZone } from './scene';
@@ -70,6 +70,7 @@ function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
   const { halfWidth, plan } = formShape(piece.form);
   const middle = (left + right) / 2;
   const half = (right - left) / 2;
+  const round = !FLAT.has(piece.form);
   for (let y = rim; y < foot; y++) {
     const t = (foot - y - 0.5) / (foot - rim);
     // A hand-cut corner is a little round.
@@ -82,11 +83,16 @@ function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
       across[i] = u;
       const toSide = out * (1 - Math.abs(u));
       inside[i] = Math.min(toSide, y - rim + 1, foot - y) / (right - left);
-      bow[i] = FLAT.has(piece.form) ? 0 : u * Math.abs(u) ** 0.6;
+      if (round) bow[i] = u * Math.abs(u) ** 0.6;
     }
   }
   return { inside, across, bow };
 }
+
+const clayGrain = makePattern(
+  'clay grain',
+  (noise, x, y) => 0.9 * noise(x / 1.7, y / 1.7) + 0.9 * fbm(noise, x / 7, y / 7, 2),
+);
 
 /** Height of the surface: rounded edges, texture, clay grain where it is not melted smooth, and the coats. */
 function reliefOf(
@@ -102,33 +108,34 @@ function reliefOf(
   const noise = makeNoise(next);
   const rough = new Float32Array(shape.inside.length);
   const melt = new Float32Array(shape.inside.length);
-  for (const { coat, thickness } of layers) {
+  for (const { coat, thickness, top, bottom } of layers) {
     const rise = coat.slip ? 1.2 : 2.2 - 0.5 * coat.look.streak;
-    for (let i = 0; i < thickness.length; i++) melt[i]! += thickness[i]! * rise;
+    for (let i = top * width; i < bottom * width; i++) melt[i]! += thickness[i]! * rise;
   }
   const levelled = blurred(melt, width, stand.height, 2);
   const hand = sampler(makeField(noise, width, stand.height, 150, 150, 2));
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (foot - y) / (foot - rim)),
   );
-  for (let i = 0; i < rough.length; i++) {
+  const grainAt = clayGrain(next);
+  const round = !FLAT.has(piece.form);
+  const throwing = Float32Array.from({ length: stand.height }, (_, y) => {
+    const t = (foot - y) / (foot - rim);
+    return round ? 0.5 * Math.sin(t * 88 + 0.7 * noise(1, t * 12)) : 0;
+  });
+  for (let i = rim * width; i < foot * width; i++) {
     const depth = shape.inside[i]!;
     if (depth <= 0) continue;
     const x = i % width;
     const y = (i / width) | 0;
-    const t = (foot - y) / (foot - rim);
     const px = depth * wide;
     const edge = px < 9 ? -((9 - px) ** 2) * 0.07 : 0;
     const bareness = 1 - gloss[i]!;
-    const grain =
-      bareness < 0.05
-        ? 0
-        : bareness * piece.body.grain * (0.9 * noise(x / 1.7, y / 1.7) + 0.9 * fbm(noise, x / 7, y / 7, 2));
-    const throwing = FLAT.has(piece.form) ? 0 : 0.5 * Math.sin(t * 88 + 0.7 * noise(1, t * 12));
+    const grain = bareness < 0.05 ? 0 : bareness * piece.body.grain * grainAt(x, y);
     rough[i] =
       edge +
       grain +
-      throwing +
+      throwing[y]! +
       2.4 * hand(x, y) +
       crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
       levelled[i]!;
@@ -140,17 +147,19 @@ function reliefOf(
 function shineAt(piece: PaintedPiece, stand: Stand, shape: Shape, gloss: Float32Array): Float32Array {
   const { width, rim, foot } = stand;
   const shine = new Float32Array(gloss.length);
-  for (let i = 0; i < gloss.length; i++) {
-    if (shape.inside[i]! <= 0) continue;
-    const t = (foot - ((i / width) | 0)) / (foot - rim);
-    const u = shape.across[i]!;
-    const zone = piece.zones.find(
-      (z) =>
-        t >= z.from &&
-        t <= z.to &&
-        (z.side === 'outside' || (z.side === 'left' ? u <= 0 : z.side === 'right' && u > 0)),
-    );
-    shine[i] = gloss[i]! * (gloss[i]! < 0.3 ? 0.3 : shineOf(zone?.surface ?? null));
+  for (let y = rim; y < foot; y++) {
+    const t = (foot - y) / (foot - rim);
+    const shineBeside = (side: 'left' | 'right') =>
+      shineOf(
+        piece.zones.find((z) => t >= z.from && t <= z.to && (z.side === 'outside' || z.side === side))
+          ?.surface ?? null,
+      );
+    const left = shineBeside('left');
+    const right = shineBeside('right');
+    for (let x = stand.left, i = y * width + x; x < stand.right; x++, i++) {
+      if (shape.inside[i]! <= 0) continue;
+      shine[i] = gloss[i]! * (gloss[i]! < 0.3 ? 0.3 : shape.across[i]! <= 0 ? left : right);
+    }
   }
   return shine;
 }

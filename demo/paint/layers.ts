@@ -1,11 +1,14 @@
 import type { Stand, PaintedCoat, PaintedPiece } from './scene';
-import { fbm, makeField, makeNoise, ramp, sampler, type Field, type Noise } from './noise';
+import { decay, fbm, makeField, makeNoise, ramp, sampler, type Field, type Noise } from './noise';
 import type { Random } from '../random';
 
 /** Thickness of each coat at each pixel of the piece, in dips, and its edges for the relief. */
 export interface Layer {
   readonly coat: PaintedCoat;
   readonly thickness: Float32Array;
+  /** The rows of the picture it lies in: from `top` to before `bottom`. */
+  readonly top: number;
+  readonly bottom: number;
 }
 
 /** Heights of the pressed texture bands and how far they stand out. */
@@ -41,10 +44,9 @@ export function layersOf(
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (stand.foot - y) / (stand.foot - stand.rim)),
   );
-  return piece.coats.map((coat, i) => ({
-    coat,
-    thickness: thicknessOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests }),
-  }));
+  return piece.coats.map((coat, i) =>
+    layerOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests }),
+  );
 }
 
 function movementAt(piece: PaintedPiece, coat: PaintedCoat): string {
@@ -66,7 +68,7 @@ interface Grain {
   readonly crests: Float32Array;
 }
 
-function thicknessOf(
+function layerOf(
   piece: PaintedPiece,
   stand: Stand,
   inside: Float32Array,
@@ -74,7 +76,7 @@ function thicknessOf(
   coat: PaintedCoat,
   index: number,
   grain: Grain,
-): Float32Array {
+): Layer {
   const { noise, crests } = grain;
   const cloud = sampler(grain.cloud, index);
   const streak = sampler(grain.streak, index);
@@ -83,39 +85,49 @@ function thicknessOf(
   const tall = foot - rim;
   const fluid = coat.slip ? 0 : coat.look.fluid;
   const flow = coat.slip ? 0.001 : (FLOW[movementAt(piece, coat)] ?? 0.003) * (0.7 + 0.5 * coat.dips);
+  const mottle = coat.look.mottle * 0.8;
+  const drawnOut = coat.look.streak * 0.6;
   const y0 = index * 19.3;
-  const seam = Float32Array.from({ length: height }, (_, y) => 0.006 * noise(y / 30, 3));
-  for (let x = stand.left; x < stand.right; x++) {
-    const s = x / 46;
-    const wave = noise(s * 0.7, y0) * 0.006 + noise(s * 2.6, y0 + 4) * 0.0022;
+  const columns = stand.right - stand.left;
+  const lower = new Float32Array(columns);
+  const upper = new Float32Array(columns);
+  const drawn = new Float32Array(columns);
+  for (let n = 0; n < columns; n++) {
+    const s = (stand.left + n) / 46;
     const fingers = Math.max(0, fbm(noise, s * 1.05, y0 + 9, 2) + 0.3);
-    const lower = coat.from + noise(s * 0.8, y0 + 2) * 0.005 - flow * (0.25 + fingers ** 2.4 * 2.4);
-    const upper = coat.to >= 0.995 ? 1.1 : coat.to + wave - flow * 0.25;
-    const drawn = fingers ** 2 * fluid;
-    for (let y = rim; y < foot; y++) {
-      const i = y * width + x;
+    lower[n] = coat.from + noise(s * 0.8, y0 + 2) * 0.005 - flow * (0.25 + fingers ** 2.4 * 2.4);
+    const wave = noise(s * 0.7, y0) * 0.006 + noise(s * 2.6, y0 + 4) * 0.0022;
+    upper[n] = coat.to >= 0.995 ? 1.1 : coat.to + wave - flow * 0.25;
+    drawn[n] = fingers ** 2 * fluid;
+  }
+  const top = Math.max(rim, Math.floor(foot - tall * Math.max(...upper)));
+  const bottom = Math.min(foot, Math.ceil(foot - tall * Math.min(...lower)) + 1);
+  for (let y = top; y < bottom; y++) {
+    const t = (foot - y) / tall;
+    const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
+    const seam = 0.006 * noise(y / 30, 3);
+    for (let n = 0, i = y * width + stand.left; n < columns; n++, i++) {
       const depth = inside[i]!;
       if (depth <= 0) continue;
-      if ((coat.side === 'left' && across[i]! > seam[y]!) || (coat.side === 'right' && across[i]! < seam[y]!))
-        continue;
-      const t = (foot - y) / tall;
-      const above = t - lower;
-      const below = upper - t;
+      const above = t - lower[n]!;
+      const below = upper[n]! - t;
       if (above <= 0 || below <= 0) continue;
-      const edge = ramp(0, 0.006, above) * ramp(0, 0.007, below);
+      if ((coat.side === 'left' && across[i]! > seam) || (coat.side === 'right' && across[i]! < seam))
+        continue;
+      const x = stand.left + n;
+      const edge = above > 0.006 && below > 0.007 ? 1 : ramp(0, 0.006, above) * ramp(0, 0.007, below);
       const bead =
         coat.slip || above > 0.08
           ? 0
-          : (0.25 + 0.7 * fluid + drawn * 0.7) * Math.exp(-((above / (0.011 + 0.02 * flow)) ** 2));
-      const thinTop = below > 0.3 ? 1 : 1 - (0.2 + 0.35 * fluid) * Math.exp(-Math.max(0, below) / 0.05);
-      const thinSide = depth > 0.1 ? 1 : 1 - (0.25 + 0.45 * fluid) * Math.exp(-depth / 0.018);
-      const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
-      const uneven = 1 + coat.look.mottle * 0.8 * cloud(x, y) + coat.look.streak * 0.6 * streak(x, y);
+          : (0.25 + 0.7 * fluid + drawn[n]! * 0.7) * decay((above / (0.011 + 0.02 * flow)) ** 2);
+      const thinTop = below > 0.3 ? 1 : 1 - (0.2 + 0.35 * fluid) * decay(below / 0.05);
+      const thinSide = depth > 0.1 ? 1 : 1 - (0.25 + 0.45 * fluid) * decay(depth / 0.018);
+      const uneven = 1 + mottle * cloud(x, y) + (drawnOut && drawnOut * streak(x, y));
       out[i] = Math.max(
         0,
         coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips),
       );
     }
   }
-  return out;
+  return { coat, thickness: out, top, bottom };
 }

@@ -1,4 +1,4 @@
-import { makeField, makeNoise, ramp, sampler, type Sampler } from './noise';
+import { makeField, makeNoise, makePattern, ramp, sampler, type Sampler } from './noise';
 import type { Painting } from './colour';
 import type { Stand } from './scene';
 import type { Random } from '../random';
@@ -54,26 +54,44 @@ export function lightIt(
         (1 - ramp(0.12 - soft, 0.12 + soft, ry));
       const glints = s > 0.2 ? ramp(0.42, 0.8, -(slopeX + slopeY) * 0.9) : 0;
       const add = s * s * (0.26 * window + 0.3 * glints) + s * 0.02;
-      for (let c = 0; c < 3; c++) colour[i * 3 + c] = colour[i * 3 + c]! * light + add;
+      const k = i * 3;
+      colour[k] = colour[k]! * light + add;
+      colour[k + 1] = colour[k + 1]! * light + add;
+      colour[k + 2] = colour[k + 2]! * light + add;
     }
   }
 }
+
+const filmGrain = makePattern('film', (noise, x, y) => noise(x * 7.31 + 0.5, y * 5.77 + 0.5) * 0.006);
 
 /** The neutral ground with the piece's contact shadow, as sRGB bytes with the lit piece on it. */
 export function develop(painting: Painting, stand: Stand, inside: Float32Array, next: Random): Buffer {
   const { width, height } = stand;
   const paper = sampler(makeField(makeNoise(next), width, height, 90, 90, 2));
   const shadow = shadowOf(stand, inside);
+  const filmAt = filmGrain(next);
+  const wide = (stand.right - stand.left) * 0.7;
   const out = Buffer.alloc(width * height * 3);
-  for (let i = 0; i < width * height; i++) {
-    const x = i % width;
-    const y = (i / width) | 0;
-    const film = (next() - 0.5) * 0.012;
-    const edge = Math.min(1, inside[i]! * (stand.right - stand.left) * 0.7);
-    const ground = (0.585 + 0.02 * (0.5 - y / height) + 0.004 * paper(x, y)) * (1 - 0.62 * shadow(x, y));
-    for (let c = 0; c < 3; c++) {
-      const lit = inside[i]! > 0 ? painting.colour[i * 3 + c]! * edge + ground * 0.55 * (1 - edge) : ground;
-      out[i * 3 + c] = toByte(lit * (1 + film));
+  const { colour } = painting;
+  for (let y = 0, i = 0; y < height; y++) {
+    const falloff = 0.585 + 0.02 * (0.5 - y / height);
+    for (let x = 0; x < width; x++, i++) {
+      const film = 1 + filmAt(x, y);
+      const edge = Math.min(1, inside[i]! * wide);
+      const k = i * 3;
+      if (edge >= 1) {
+        out[k] = toByte(colour[k]! * film);
+        out[k + 1] = toByte(colour[k + 1]! * film);
+        out[k + 2] = toByte(colour[k + 2]! * film);
+        continue;
+      }
+      const ground = (falloff + 0.004 * paper(x, y)) * (1 - 0.62 * shadow(x, y));
+      if (edge <= 0) {
+        out.fill(toByte(ground * film), k, k + 3);
+        continue;
+      }
+      for (let c = 0; c < 3; c++)
+        out[k + c] = toByte((colour[k + c]! * edge + ground * 0.55 * (1 - edge)) * film);
     }
   }
   return out;
@@ -95,7 +113,12 @@ function shadowOf(stand: Stand, inside: Float32Array): Sampler {
   const height = Math.ceil(stand.height / 3) + 1;
   const near = blurred(shrunk(stand, inside, width, height, 5, 6), width, height, 2);
   const far = blurred(shrunk(stand, inside, width, height, 16, 18), width, height, 8);
-  return sampler({ values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)), width, height });
+  return sampler({
+    values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)),
+    width,
+    height,
+    step: 3,
+  });
 }
 
 function shrunk(
@@ -114,36 +137,46 @@ function shrunk(
   return out;
 }
 
-/** Three box blurs a direction stand for a Gaussian. */
+/** Box blurs along the rows and down the columns, twice over, stand for a Gaussian. */
 export function blurred(values: Float32Array, width: number, height: number, radius: number): Float32Array {
   let now = values;
-  for (let pass = 0; pass < 2; pass++) {
-    now = boxed(now, width, height, radius, 1, width);
-    now = boxed(now, height, width, radius, width, 1);
-  }
+  for (let pass = 0; pass < 2; pass++)
+    now = boxedDown(boxedAlong(now, width, height, radius), width, height, radius);
   return now;
 }
 
-function boxed(
-  values: Float32Array,
-  length: number,
-  lines: number,
-  radius: number,
-  step: number,
-  lineStep: number,
-): Float32Array {
+function boxedAlong(values: Float32Array, width: number, height: number, radius: number): Float32Array {
   const out = new Float32Array(values.length);
   const share = 1 / (2 * radius + 1);
-  for (let line = 0; line < lines; line++) {
-    const start = line * lineStep;
+  const last = width - 1;
+  for (let y = 0; y < height; y++) {
+    const start = y * width;
     let sum = 0;
-    for (let k = -radius; k <= radius; k++)
-      sum += values[start + Math.min(length - 1, Math.max(0, k)) * step]!;
-    for (let k = 0; k < length; k++) {
-      out[start + k * step] = sum * share;
-      sum +=
-        values[start + Math.min(length - 1, k + radius + 1) * step]! -
-        values[start + Math.max(0, k - radius) * step]!;
+    for (let k = -radius; k <= radius; k++) sum += values[start + Math.min(last, Math.max(0, k))]!;
+    for (let k = 0; k < width; k++) {
+      out[start + k] = sum * share;
+      sum += values[start + Math.min(last, k + radius + 1)]! - values[start + Math.max(0, k - radius)]!;
+    }
+  }
+  return out;
+}
+
+/** Row by row with one running sum a column: memory is walked in order. */
+function boxedDown(values: Float32Array, width: number, height: number, radius: number): Float32Array {
+  const out = new Float32Array(values.length);
+  const share = 1 / (2 * radius + 1);
+  const last = height - 1;
+  const sums = new Float32Array(width);
+  for (let k = -radius; k <= radius; k++) {
+    const row = Math.min(last, Math.max(0, k)) * width;
+    for (let x = 0; x < width; x++) sums[x]! += values[row + x]!;
+  }
+  for (let y = 0; y < height; y++) {
+    const comes = Math.min(last, y + radius + 1) * width;
+    const goes = Math.max(0, y - radius) * width;
+    for (let x = 0, i = y * width; x < width; x++, i++) {
+      out[i] = sums[x]! * share;
+      sums[x]! += values[comes + x]! - values[goes + x]!;
     }
   }
   return out;

@@ -1,6 +1,7 @@
-import type { Random } from '../random';
+import { random, type Random } from '../random';
 
-const SIZE = 256;
+const SIZE = 128;
+const LAST = SIZE - 1;
 
 /** Smooth value noise on the plane, −1 to 1, the same for the same generator. */
 export interface Noise {
@@ -17,10 +18,10 @@ export function makeNoise(next: Random): Noise {
     const fy = y - y0;
     const sx = fx * fx * (3 - 2 * fx);
     const sy = fy * fy * (3 - 2 * fy);
-    const row = (y0 & 255) * SIZE;
-    const row1 = ((y0 + 1) & 255) * SIZE;
-    const c0 = x0 & 255;
-    const c1 = (x0 + 1) & 255;
+    const row = (y0 & LAST) * SIZE;
+    const row1 = ((y0 + 1) & LAST) * SIZE;
+    const c0 = x0 & LAST;
+    const c1 = (x0 + 1) & LAST;
     const top = lattice[row + c0]! + (lattice[row + c1]! - lattice[row + c0]!) * sx;
     const low = lattice[row1 + c0]! + (lattice[row1 + c1]! - lattice[row1 + c0]!) * sx;
     return top + (low - top) * sy;
@@ -46,14 +47,48 @@ export function ramp(a: number, b: number, x: number): number {
   return t * t * (3 - 2 * t);
 }
 
-/** A slow-changing field worked out at a third of the size, for all coats of a piece to share. */
+const STEPS = 64;
+const DECAY = Float32Array.from({ length: 12 * STEPS + 1 }, (_, i) => Math.exp(-i / STEPS));
+
+/** exp(−x) for x ≥ 0 in steps of 1/64: near enough for a picture, and many times as quick. */
+export function decay(x: number): number {
+  return x >= 12 ? 0 : DECAY[(x * STEPS + 0.5) | 0]!;
+}
+
+const TABLE = 512;
+
+/**
+ * A ready-made pattern of 512 × 512 px that repeats, for grain too fine to be told apart from piece to
+ * piece; each use is moved to a place of its own.
+ */
+export function makePattern(
+  seed: string,
+  at: (noise: Noise, x: number, y: number) => number,
+): (next: Random) => Sampler {
+  const noise = makeNoise(random(seed));
+  const values = Float32Array.from({ length: TABLE * TABLE }, (_, i) =>
+    at(noise, i % TABLE, (i / TABLE) | 0),
+  );
+  return (next) => {
+    const dx = (next() * TABLE) | 0;
+    const dy = (next() * TABLE) | 0;
+    return (x, y) => values[((y + dy) & (TABLE - 1)) * TABLE + ((x + dx) & (TABLE - 1))]!;
+  };
+}
+
+/** A slow-changing field worked out at every few pixels only, for all coats of a piece to share. */
 export interface Field {
   readonly values: Float32Array;
   readonly width: number;
   readonly height: number;
+  /** Pixels from one value to the next. */
+  readonly step: number;
 }
 
-const THIRD = 3;
+/** The finest octave is told at about eight places a wave, and never more often than every third pixel. */
+function stepFor(scale: number, octaves: number): number {
+  return Math.max(3, Math.round(scale / 2 ** (octaves - 1) / 8));
+}
 
 /** Fills a field with `octaves` of noise at the given scales, px. */
 export function makeField(
@@ -64,13 +99,14 @@ export function makeField(
   scaleY: number,
   octaves: number,
 ): Field {
-  const w = Math.ceil(width / THIRD) + 1;
-  const h = Math.ceil(height / THIRD) + 1;
+  const step = stepFor(Math.min(scaleX, scaleY), octaves);
+  const w = Math.ceil(width / step) + 1;
+  const h = Math.ceil(height / step) + 1;
   const values = new Float32Array(w * h);
   for (let y = 0, i = 0; y < h; y++)
     for (let x = 0; x < w; x++, i++)
-      values[i] = fbm(noise, (x * THIRD) / scaleX, (y * THIRD) / scaleY, octaves);
-  return { values, width: w, height: h };
+      values[i] = fbm(noise, (x * step) / scaleX, (y * step) / scaleY, octaves);
+  return { values, width: w, height: h, step };
 }
 
 /** Folds a place back into 0 … last, so that a shifted field has no seam. */
@@ -83,13 +119,13 @@ function fold(place: number, last: number): number {
 export type Sampler = (x: number, y: number) => number;
 
 /** Where each pixel of one direction falls in a field: the cells on both sides, and how far between them. */
-function placesOf(cells: number, shift: number) {
-  const count = cells * THIRD;
+function placesOf(cells: number, step: number, shift: number) {
+  const count = cells * step;
   const before = new Int32Array(count);
   const after = new Int32Array(count);
   const part = new Float32Array(count);
   for (let i = 0; i < count; i++) {
-    const at = i / THIRD + shift;
+    const at = i / step + shift;
     const cell = Math.floor(at);
     before[i] = fold(cell, cells - 1);
     after[i] = fold(cell + 1, cells - 1);
@@ -99,9 +135,9 @@ function placesOf(cells: number, shift: number) {
 }
 
 /** Reads a field at pixels; `shift` moves it so that coats do not share one pattern. */
-export function sampler({ values, width, height }: Field, shift = 0): Sampler {
-  const across = placesOf(width, shift * 37);
-  const down = placesOf(height, shift * 53);
+export function sampler({ values, width, height, step }: Field, shift = 0): Sampler {
+  const across = placesOf(width, step, shift * 37);
+  const down = placesOf(height, step, shift * 53);
   return (x, y) => {
     const left = across.before[x]!;
     const right = across.after[x]!;

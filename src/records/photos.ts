@@ -38,14 +38,13 @@ export async function addPhoto(
   memberId: string,
   photo: { id: string; pieceId: string; firingId: string | null; bytes: Buffer; frame?: Frame },
 ): Promise<StoredPhoto> {
-  const upright = await encode(photo.bytes);
-  const hash = await store.put(upright.data);
-  const pixels = await rawPixels(upright.data, 480);
-  const frame = photo.frame ?? guessFrame(pixels);
+  const upright = await decode(photo.bytes);
   const { width, height } = upright.info;
-  const cut = photo.firingId
-    ? await cutSwatches(base, store, photo.pieceId, photo.firingId, upright.data, { width, height }, frame)
-    : [];
+  const frame = photo.frame ?? guessFrame(await shrunk(upright, 480));
+  const [hash, cut] = await Promise.all([
+    encode(upright, { quality: 88 }).then((bytes) => store.put(bytes)),
+    photo.firingId ? cutSwatches(base, store, photo.pieceId, photo.firingId, upright, frame) : [],
+  ]);
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
     if (!(await trx('piece').where({ id: photo.pieceId }).first('id'))) throw new NotThere('This piece');
@@ -78,12 +77,21 @@ async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<s
   return rows.map((row) => row.entry_id);
 }
 
-async function encode(bytes: Buffer) {
+/** A decoded picture: plain pixels, three channels. */
+interface Plain {
+  readonly data: Buffer;
+  readonly info: { readonly width: number; readonly height: number };
+}
+
+/** Turned upright, no larger than is kept. */
+async function decode(bytes: Buffer): Promise<Plain> {
   try {
     return await sharp(bytes, { limitInputPixels: 100_000_000 })
       .rotate()
       .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 88, effort: 2 })
+      .toColourspace('srgb')
+      .removeAlpha()
+      .raw()
       .toBuffer({ resolveWithObject: true });
   } catch {
     throw new Refusal(
@@ -93,10 +101,19 @@ async function encode(bytes: Buffer) {
   }
 }
 
-async function rawPixels(bytes: Buffer, width: number): Promise<Pixels> {
-  const { data, info } = await sharp(bytes)
-    .resize(width, null, { withoutEnlargement: true })
-    .removeAlpha()
+function open({ data, info: { width, height } }: Plain) {
+  return sharp(data, { raw: { width, height, channels: 3 } });
+}
+
+function encode(plain: Plain, options: { quality: number }): Promise<Buffer> {
+  return open(plain)
+    .webp({ ...options, effort: 2 })
+    .toBuffer();
+}
+
+async function shrunk(plain: Plain, width: number, height?: number): Promise<Pixels> {
+  const { data, info } = await open(plain)
+    .resize(width, height, height ? { fit: 'fill' } : { withoutEnlargement: true })
     .raw()
     .toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
@@ -107,8 +124,7 @@ async function cutSwatches(
   store: Store,
   pieceId: string,
   firingId: string,
-  bytes: Buffer,
-  size: { width: number; height: number },
+  upright: Plain,
   frame: Frame,
 ) {
   const zones = await base('zone as z')
@@ -116,28 +132,18 @@ async function cutSwatches(
     .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
     .whereNot('z.side', 'inside')
     .select('z.id', 'z.side', 'z.low', 'z.high', 'p.split');
-  if (zones.length === 0) return [];
-  // Decoded once: each zone is cut from the plain pixels.
-  const { data: plain, info } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });
-  const raw = { width: info.width, height: info.height, channels: 3 as const };
   return Promise.all(
     zones.map(async (zone) => {
-      const box = zoneBox(size, frame, { side: zone.side, from: zone.low, to: zone.high });
-      const patch = await sharp(plain, { raw }).extract(box).raw().toBuffer();
-      const cut = { raw: { width: box.width, height: box.height, channels: 3 as const } };
-      const swatch = await sharp(patch, cut)
+      const box = zoneBox(upright.info, frame, { side: zone.side, from: zone.low, to: zone.high });
+      const patch = { data: await open(upright).extract(box).raw().toBuffer(), info: box };
+      const swatch = await open(patch)
         .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
         .webp({ quality: 80, effort: 2 })
         .toBuffer();
-      const small = await sharp(patch, cut)
-        .resize(40, 40, { fit: 'fill' })
-        .removeAlpha()
-        .raw()
-        .toBuffer({ resolveWithObject: true });
       return {
         zoneId: zone.id as string,
         swatch_hash: await store.put(swatch),
-        colour: meanColour({ data: small.data, width: small.info.width, height: small.info.height }),
+        colour: meanColour(await shrunk(patch, 40, 40)),
       };
     }),
   );
