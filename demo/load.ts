@@ -1,16 +1,19 @@
 import { groundOf } from '../src/core/coats';
+import { addBatch } from '../src/records/batches';
 import { saveBody } from '../src/records/bodies';
 import { newId, type Db } from '../src/records/db';
 import { addKiln, advanceFiring, loadPieces, saveFiring } from '../src/records/firings';
-import { addBatch, saveGlaze } from '../src/records/glazes';
+import { newestVersions, saveGlaze } from '../src/records/glazes';
 import { addMember } from '../src/records/members';
 import { openingOf } from '../src/records/openings';
 import { savePieces } from '../src/records/pieces';
 import type { Fate } from '../src/core/evidence';
 import { recordPiece } from '../src/records/readings';
+import { saveRecipe } from '../src/records/recipes';
 import { random, type Random } from './random';
 import { resultOf, type Result } from './scenario/causes';
 import { FIRINGS, plannedPieces, type PlannedFiring, type PlannedPiece } from './scenario/plan';
+import { RECIPES } from './scenario/recipes';
 import { BODIES, GLAZES, KILNS, MEMBERS } from './scenario/studio';
 
 const DAY = 86_400_000;
@@ -78,6 +81,12 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const technician = members[0]!;
   const bodies = await named(BODIES, (row) => saveBody(base, technician, row, null));
   const glazes = await named(GLAZES, (row) => saveGlaze(base, technician, row, null));
+  const versions = await newestVersions(base);
+  for (const [name, lines] of Object.entries(RECIPES)) {
+    const glazeId = glazes.get(name)!;
+    const follows = versions.get(glazeId)!;
+    await saveRecipe(base, technician, { id: newId(), glazeId, follows, wasWritten: false, lines, note: '' });
+  }
   const batches = new Map<string, string>();
   for (const [n, [name, glazeId]] of [...glazes].entries()) {
     const id = newId();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { analyse as analyseRecipe } from '../../src/core/chemistry';
+import { analyse as analyseRecipe, materialBook } from '../../src/core/chemistry';
 import type { Command } from './main';
 import { linesSchema, materialsSchema } from './recipe';
 
@@ -10,5 +10,5 @@ export const analyse: Command = (input) => {
   const parsed = schema.safeParse(input);
   if (!parsed.success) return { faults: parsed.error };
   const { lines, materials = [] } = parsed.data;
-  return { answer: analyseRecipe(lines, { materials }) };
+  return { answer: analyseRecipe(lines, { book: materialBook(materials) }) };
 };

@@ -1,5 +1,8 @@
+import { analyse } from '../../src/core/chemistry';
 import type { DefectId, Place } from '../../src/core/evidence';
+import { COAT_THICKNESS, crazesFrom, TOUGHNESS } from '../../src/core/fit';
 import type { Random } from '../random';
+import { RECIPES } from './recipes';
 
 /** What happened to a zone, as far as it decides how it comes out. */
 export interface Circumstances {
@@ -42,11 +45,35 @@ const RUNNY: Readonly<Record<string, number>> = {
   'Chalk Cut': 0.05,
 };
 
+/** What each body's expansion truly is, 1e-6/K; the clay sheets say something else, or nothing. */
+const BODY_EXPANSION: Readonly<Record<string, number>> = {
+  'Buffer White': 6.55,
+  'Embankment Buff': 6.9,
+  'Cutting Red': 7.2,
+  'Viaduct Porcelain': 5.5,
+  'Tunnel Black': 7.1,
+};
+
+const EXPANSION: Readonly<Record<string, number>> = Object.fromEntries(
+  Object.entries(RECIPES).map(([name, lines]) => [name, analyse(lines).expansion.appen ?? 6]),
+);
+
+/** How far single tiles scatter about the calculation, 1e-6/K. */
+const SCATTER = 0.12;
+
+/** Chance that a zone crazes at once: the mismatch of its mixture against what its thickness stands. */
+function crazeChance({ stack, body }: Circumstances): number {
+  const dips = stack.reduce((sum, layer) => sum + layer.dips, 0);
+  const expansion = stack.reduce((sum, { glaze, dips: n }) => sum + (EXPANSION[glaze] ?? 6) * (n / dips), 0);
+  const stands = crazesFrom(dips * COAT_THICKNESS.dipped.fired, TOUGHNESS.atOnce);
+  return 1 / (1 + Math.exp(-(expansion - BODY_EXPANSION[body]! - stands) / SCATTER));
+}
+
 type Found = Result['defects'][number];
 
 /**
  * What comes out of what was done, with noise. The causes planted here are the ones the clinic should find:
- * carbide pits where thick, magnesia crawls where thick, clear crazes on porcelain, an early-sealing glaze
+ * carbide pits where thick, magnesia crawls where thick, a glaze crazes by its mismatch and thickness, an early-sealing glaze
  * on top blisters, iron clay gasses under a stiff white, slip on dry clay lifts, too little reduction turns
  * copper red and celadon green.
  */
@@ -72,8 +99,7 @@ export function resultOf(facts: Circumstances, next: Random): Result {
       'thick',
     );
   if (has('Chalk Cut')) add(own('Chalk Cut') >= 2 ? 0.6 : 0.06, 'crawling', dips >= 3 ? 3 : 2);
-  if (has('Lamp Clear') && body === 'Viaduct Porcelain')
-    add(dips >= 2 ? 0.97 : 0.8, 'crazing', dips >= 2 ? 3 : 2);
+  add(crazeChance(facts), 'crazing', dips >= 2 ? 3 : 2);
   if (top.glaze === 'Fogman' && stack.length > 1) add(0.88, 'blistering', 3, 'overlap');
   if (top.glaze === 'Slate Bank' && stack[0]?.glaze === 'Ash Tip') add(0.8, 'blistering', 2, 'overlap');
   if (body === 'Cutting Red' && ground === body && own('Limewash') >= 2) add(0.4, 'pinholing', 2);

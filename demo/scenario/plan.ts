@@ -174,6 +174,9 @@ function singles(): PlannedPiece[] {
   return [
     ...['two3', 'two3', 'two4'].map((firing) => tile('Viaduct Porcelain', 'Lamp Clear', firing, 1, 60)),
     ...['two3', 'two4'].map((firing) => tile('Buffer White', 'Lamp Clear', firing, 1, 60)),
+    ...['Guard Green', 'Kettle Blue', 'Slate Bank', 'Verdigris Gate'].flatMap((glaze) =>
+      ['two3', 'two4'].map((firing) => tile('Viaduct Porcelain', glaze, firing, 1, 60)),
+    ),
     ...['Kettle Blue', 'Verdigris Gate', 'Guard Green', 'Sleeper'].map((glaze) =>
       tile('Buffer White', glaze, 'two4', 0, 40),
     ),

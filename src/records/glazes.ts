@@ -151,33 +151,3 @@ export async function glazeSwatches(base: Db): Promise<Map<string, string>> {
     .select('h.top_glaze_id as glaze', 'e.swatch_hash as swatch');
   return new Map(rows.map(({ glaze, swatch }) => [glaze, swatch]));
 }
-
-/** One mixing of the newest version of a glaze. */
-export interface BatchDraft {
-  readonly id: string;
-  readonly glazeId: string;
-  /** What is written on the bucket. */
-  readonly code: string;
-  /** Day it was mixed, "YYYY-MM-DD". */
-  readonly mixedOn: string;
-  /** Grams a millilitre; null when not measured. */
-  readonly specificGravity: number | null;
-}
-
-/** Notes a new batch of a glaze; pieces logged from now on are offered it first. The same id twice is one batch. */
-export async function addBatch(base: Db, memberId: string, draft: BatchDraft): Promise<void> {
-  await inTransaction(base, async (trx) => {
-    if (await trx('batch').where({ id: draft.id }).first('id')) return;
-    const version = (await newestVersions(trx)).get(draft.glazeId);
-    if (!version) throw new NotThere('This glaze');
-    const row = {
-      glaze_version_id: version,
-      code: draft.code,
-      mixed_on: draft.mixedOn,
-      specific_gravity: draft.specificGravity,
-      note: '',
-    };
-    await trx('batch').insert({ id: draft.id, ...row });
-    await noteChange(trx, memberId, 'batch', draft.id, null, row);
-  });
-}

@@ -1,6 +1,7 @@
 import { newId } from '@/records/db';
 import { Conflict, Refusal } from '@/records/faults';
-import { addBatch, listGlazes, saveGlaze } from '@/records/glazes';
+import { addBatch } from '@/records/batches';
+import { listGlazes, saveGlaze } from '@/records/glazes';
 import {
   addFirstMember,
   addMember,

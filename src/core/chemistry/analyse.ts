@@ -1,8 +1,8 @@
+import { BUILT_IN, type MaterialBook } from './book';
 import { expansionsOf, type Expansions } from './expansion';
-import { materialOf, type Analysis, type Material } from './materials';
-import { ALKALIS, IN_THE_MELT, MOLAR_MASS, oxidesOf, type Oxide } from './oxides';
+import { ALKALIS, MOLAR_MASS, OXIDES, PLACE_OF, oxidesOf, type Oxide } from './oxides';
 import { mapField, type MapField } from './map';
-import type { Line, Oxides } from './model';
+import { noAmounts, type Amounts, type Line, type Oxides } from './model';
 
 /** What a recipe is made of. What is undefined is null. */
 export interface AnalysisResult {
@@ -23,14 +23,21 @@ export interface AnalysisResult {
 }
 
 export interface AnalyseOptions {
-  /** The studio's own materials; one of the same name stands before the built-in one. */
-  readonly materials?: readonly Pick<Material, 'name' | 'analysis'>[];
+  /** Where materials are looked up; the built-in ones alone when left out. */
+  readonly book?: MaterialBook | undefined;
   /** Whether colouring oxides that flux (iron, manganese, copper, cobalt, nickel as RO) count in the flux sum. */
-  readonly colourantsAsFlux?: boolean;
+  readonly colourantsAsFlux?: boolean | undefined;
 }
 
 /** Colouring oxides that act as fluxes, for those who count them. */
 const FLUXING_COLOURANTS: readonly Oxide[] = ['FeO', 'MnO', 'CuO', 'CoO', 'NiO'];
+
+const placesOf = (oxides: readonly Oxide[]) => oxides.map((oxide) => PLACE_OF[oxide]);
+const FLUX = placesOf(oxidesOf('flux'));
+const FLUX_AND_COLOUR = [...FLUX, ...placesOf(FLUXING_COLOURANTS)];
+const ALKALI = placesOf(ALKALIS);
+const MASS = OXIDES.map((oxide) => MOLAR_MASS[oxide]);
+const ONE = OXIDES.map(() => 1);
 
 /**
  * Works out the chemistry of a recipe: weight %, mole %, unity formula (Seger), silica to alumina, expansion
@@ -44,70 +51,78 @@ const FLUXING_COLOURANTS: readonly Oxide[] = ['FeO', 'MnO', 'CuO', 'CoO', 'NiO']
  * @example analyse([{ material: 'Potash feldspar', amount: 40 }, { material: 'Silica', amount: 30 },
  *   { material: 'Whiting', amount: 20 }, { material: 'Kaolin', amount: 10 }]).unity.CaO // 0.736
  */
-export function analyse(lines: readonly Line[], options: AnalyseOptions = {}): AnalysisResult {
+export function analyse(
+  lines: readonly Line[],
+  { book = BUILT_IN, colourantsAsFlux = false }: AnalyseOptions = {},
+): AnalysisResult {
   const warnings: string[] = [];
-  const total = lines.reduce((sum, line) => sum + (line.addition ? 0 : line.amount), 0);
-  const moles = molesOf(lines, total, options, warnings);
-  const weights = mapOxides(moles, (n, oxide) => n * MOLAR_MASS[oxide]);
-  const flux = [...oxidesOf('flux'), ...(options.colourantsAsFlux ? FLUXING_COLOURANTS : [])].reduce(
-    (sum, oxide) => sum + (moles[oxide] ?? 0),
-    0,
-  );
-  const alkali = ALKALIS.reduce((sum, oxide) => sum + (moles[oxide] ?? 0), 0);
-  const unity = flux > 0 ? mapOxides(moles, (n) => n / flux) : {};
+  let total = 0;
+  for (const line of lines) if (!line.addition) total += line.amount;
+  const moles = molesOf(lines, total, book, warnings);
+  const flux = sumAt(moles, colourantsAsFlux ? FLUX_AND_COLOUR : FLUX);
   if (lines.length > 0 && flux === 0)
     warnings.push('No flux: nothing in this would melt, and there is no unity formula.');
   if (total > 0 && Math.abs(total - 100) > 5)
     warnings.push(`The base adds up to ${Number(total.toFixed(2))}, not 100.`);
-  const molePercent = percentOf(moles);
-  const weightPercent = percentOf(weights);
-  const { warnings: unsure, ...expansion } = expansionsOf(molePercent, weightPercent);
+  const there = placesIn(moles);
+  const mole = percentOf(moles, ONE, there);
+  const weight = percentOf(moles, MASS, there);
+  const { expansion, warnings: unsure } = expansionsOf(mole, weight);
   warnings.push(...unsure);
+  const unity = flux > 0 ? named(moles, there, 1 / flux) : {};
+  const alumina = moles[PLACE_OF.Al2O3]!;
   return {
     total,
     unity,
-    weightPercent,
-    molePercent,
-    silicaAlumina: moles.Al2O3 ? (moles.SiO2 ?? 0) / moles.Al2O3 : null,
-    alkaliShare: flux > 0 ? alkali / flux : null,
+    weightPercent: named(weight, there),
+    molePercent: named(mole, there),
+    silicaAlumina: alumina > 0 ? moles[PLACE_OF.SiO2]! / alumina : null,
+    alkaliShare: flux > 0 ? sumAt(moles, ALKALI) / flux : null,
     expansion,
     mapField: flux > 0 ? mapField(unity) : null,
     warnings,
   };
 }
 
-function mapOxides(moles: Oxides, value: (n: number, oxide: Oxide) => number): Oxides {
-  return Object.fromEntries(Object.entries(moles).map(([oxide, n]) => [oxide, value(n, oxide as Oxide)]));
+function sumAt(amounts: Amounts, places: readonly number[]): number {
+  let sum = 0;
+  for (const place of places) sum += amounts[place]!;
+  return sum;
 }
 
-function percentOf(amounts: Oxides): Oxides {
-  const sum = Object.values(amounts).reduce((total, amount) => total + amount, 0);
-  return sum > 0 ? mapOxides(amounts, (amount) => (amount / sum) * 100) : {};
+/** The places of the oxides that are there: a glaze has some ten of the thirty. */
+function placesIn(amounts: Amounts): number[] {
+  const places = [];
+  for (let i = 0; i < amounts.length; i++) if (amounts[i]! > 0) places.push(i);
+  return places;
 }
 
-/** Moles of each oxide of the melt in 100 parts of base with its additions. */
-function molesOf(lines: readonly Line[], total: number, options: AnalyseOptions, warnings: string[]): Oxides {
-  const own = new Map(
-    options.materials?.map((material) => [material.name.trim().toLowerCase(), material.analysis]),
-  );
-  const moles: Partial<Record<Oxide, number>> = {};
-  for (const line of lines) {
-    const analysis = own.get(line.material.trim().toLowerCase()) ?? materialOf(line.material)?.analysis;
-    if (!analysis) {
-      warnings.push(`${line.material} is not known; the rest is worked out without it.`);
+function percentOf(moles: Amounts, mass: Amounts, there: readonly number[]): Amounts {
+  let sum = 0;
+  for (const i of there) sum += moles[i]! * mass[i]!;
+  const percent = noAmounts();
+  for (const i of there) percent[i] = (moles[i]! * mass[i]! * 100) / sum;
+  return percent;
+}
+
+/** The oxides that are there, by name. */
+function named(amounts: Amounts, there: readonly number[], scale = 1): Oxides {
+  const oxides: Partial<Record<Oxide, number>> = {};
+  for (const i of there) oxides[OXIDES[i]!] = amounts[i]! * scale;
+  return oxides;
+}
+
+/** Moles of each oxide of the melt in the base with its additions. */
+function molesOf(lines: readonly Line[], total: number, book: MaterialBook, warnings: string[]): Amounts {
+  const moles = noAmounts();
+  for (const { material, amount, addition } of lines) {
+    const each = book.molesPerGram(material);
+    if (!each) {
+      warnings.push(`${material} is not known; the rest is worked out without it.`);
       continue;
     }
-    const grams = line.addition ? (line.amount * total) / 100 : line.amount;
-    addTo(moles, analysis, grams);
+    const grams = addition ? (amount * total) / 100 : amount;
+    for (let i = 0; i < each.places.length; i++) moles[each.places[i]!]! += each.moles[i]! * grams;
   }
   return moles;
-}
-
-function addTo(moles: Partial<Record<Oxide, number>>, analysis: Analysis, grams: number): void {
-  for (const [written, percent] of Object.entries(analysis)) {
-    const oxide = written as Oxide;
-    const [melted, each] = IN_THE_MELT[oxide] ?? [oxide, 1];
-    const n = ((grams * percent) / 100 / MOLAR_MASS[oxide]) * each;
-    if (n > 0) moles[melted] = (moles[melted] ?? 0) + n;
-  }
 }

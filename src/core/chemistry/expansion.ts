@@ -1,5 +1,5 @@
-import type { Oxides } from './model';
-import type { Oxide } from './oxides';
+import type { Amounts } from './model';
+import { OXIDES, PLACE_OF, type Oxide } from './oxides';
 
 /** Expansion by three published sets, 1e-6/K. They belong to different temperature ranges and are not one quantity. */
 export interface Expansions {
@@ -8,8 +8,12 @@ export interface Expansions {
   readonly englishTurner: number | null;
 }
 
+export type ExpansionSet = keyof Expansions;
+
 /** What a set is and where it holds, to be shown beside its figure. */
-export const EXPANSION_SETS = {
+export const EXPANSION_SETS: Readonly<
+  Record<ExpansionSet, { readonly name: string; readonly range: string; readonly source: string }>
+> = {
   appen: {
     name: 'Appen',
     range: '20 to 400 °C',
@@ -25,7 +29,10 @@ export const EXPANSION_SETS = {
     range: '25 to 90 °C',
     source: 'J. Am. Ceram. Soc. 10 (1927) and 12 (1929), for glasses low in boron; factors from memory',
   },
-} as const;
+};
+
+/** How far any of the sets can miss a real glaze, 1e-6/K (common practice, no source). */
+export const FACTOR_MISS = 0.5;
 
 type Factors = Readonly<Partial<Record<Oxide, number>>>;
 
@@ -86,77 +93,122 @@ const APPEN_PLAIN: Factors = {
   P2O5: 140,
 };
 
+/** Factors as an array in 1e-6/K per percent; NaN where a set has none. */
+function perPercent(factors: Factors, unit: number): Amounts {
+  return OXIDES.map((oxide) => (factors[oxide] ?? NaN) * unit);
+}
+
+const APPEN_BASE = perPercent(APPEN_PLAIN, 1e-3);
+const WINKELMANN_SCHOTT_EACH = perPercent(WINKELMANN_SCHOTT, 1 / 30);
+const ENGLISH_TURNER_EACH = perPercent(ENGLISH_TURNER, 0.1);
+
 /** Shares under this (percent) are too small to warn about a missing factor. */
 const TRACE = 0.01;
+
+/** Silica that Appen's glasses had, mole % (from memory). */
+const APPEN_SILICA = [45, 80] as const;
 
 /**
  * Works out expansion by the three sets.
  *
- * @param molePercent of the melt, for Appen
- * @param weightPercent of the fired glaze, rescaled to 100, for the other two
+ * @param mole percent of the melt, for Appen
+ * @param weight percent of the fired glaze, rescaled to 100, for the other two
  * @returns means in 1e-6/K, null for an empty glaze, and a warning for every factor a set lacks and every
  *   range it was not made for
  */
 export function expansionsOf(
-  molePercent: Oxides,
-  weightPercent: Oxides,
-): Expansions & { readonly warnings: readonly string[] } {
+  mole: Amounts,
+  weight: Amounts,
+): { readonly expansion: Expansions; readonly warnings: readonly string[] } {
   const warnings: string[] = [];
-  if (Object.keys(molePercent).length === 0)
-    return { appen: null, winkelmannSchott: null, englishTurner: null, warnings };
-  const appen = appenOf(molePercent);
-  lacking('Appen', molePercent, appen.factors, warnings);
-  lacking('Winkelmann and Schott', weightPercent, WINKELMANN_SCHOTT, warnings);
-  lacking('English and Turner', weightPercent, ENGLISH_TURNER, warnings);
-  if ((weightPercent.B2O3 ?? 0) > 5)
-    warnings.push('English and Turner is for glasses low in boron; its figure is unsure here.');
-  return {
-    appen: appen.value,
-    winkelmannSchott: weighted(weightPercent, WINKELMANN_SCHOTT) / 3 / 10,
-    englishTurner: weighted(weightPercent, ENGLISH_TURNER) / 10,
-    warnings,
+  const silica = mole[PLACE_OF.SiO2]!;
+  const appen = sumOf('Appen', mole, appenFactors(mole), warnings);
+  if (appen === null) return { expansion: { appen, winkelmannSchott: null, englishTurner: null }, warnings };
+  const expansion = {
+    appen,
+    winkelmannSchott: sumOf('Winkelmann and Schott', weight, WINKELMANN_SCHOTT_EACH, warnings),
+    englishTurner: sumOf('English and Turner', weight, ENGLISH_TURNER_EACH, warnings),
   };
-}
-
-function weighted(shares: Oxides, factors: Factors): number {
-  return Object.entries(shares).reduce(
-    (sum, [oxide, share]) => sum + share * (factors[oxide as Oxide] ?? 0),
-    0,
-  );
-}
-
-function lacking(name: string, shares: Oxides, factors: Factors, warnings: string[]): void {
-  const missing = Object.entries(shares).filter(
-    ([oxide, share]) => share > TRACE && factors[oxide as Oxide] === undefined,
-  );
-  if (missing.length)
+  if (silica < APPEN_SILICA[0] || silica > APPEN_SILICA[1])
     warnings.push(
-      `${name} has no factor for ${missing.map(([oxide]) => oxide).join(', ')}; it is left out of that figure.`,
+      `Appen is for glasses of ${APPEN_SILICA.join(' to ')} mole % silica; this has ${silica.toFixed(0)}.`,
     );
+  if (weight[PLACE_OF.B2O3]! > 5)
+    warnings.push('English and Turner is for glasses low in boron; its figure is unsure here.');
+  return { expansion, warnings };
 }
 
-/** Appen's factors for this glass and its expansion; several factors depend on what else is in it. */
-function appenOf(mole: Oxides): { value: number; factors: Factors } {
-  const of = (oxide: Oxide) => mole[oxide] ?? 0;
-  const silica = of('SiO2');
-  const alkali = of('Li2O') + of('Na2O') + of('K2O');
-  const factors: Factors = {
-    ...APPEN_PLAIN,
-    SiO2: silica <= 67 ? 38 : 38 - 1.0 * (silica - 67),
-    B2O3: boronFactor(mole),
-    K2O: of('Na2O') < 1 ? 420 : 465,
-    PbO: Math.min(190, 130 + 5 * Math.max(0, alkali - 3)),
-    TiO2: 30 - 1.5 * (Math.min(80, Math.max(50, silica)) - 50),
-  };
-  return { value: weighted(mole, factors) / 100 / 10, factors };
+function sumOf(name: string, shares: Amounts, factors: Amounts, warnings: string[]): number | null {
+  let sum = 0;
+  let all = 0;
+  let missing = '';
+  for (let i = 0; i < shares.length; i++) {
+    const share = shares[i]!;
+    if (share === 0) continue;
+    all += share;
+    const factor = factors[i]!;
+    if (!Number.isNaN(factor)) sum += share * factor;
+    else if (share > TRACE) missing += missing ? `, ${OXIDES[i]}` : OXIDES[i];
+  }
+  if (missing) warnings.push(`${name} has no factor for ${missing}; it is left out of that figure.`);
+  return all === 0 ? null : sum;
 }
 
-function boronFactor(mole: Oxides): number {
-  const of = (oxide: Oxide) => mole[oxide] ?? 0;
-  if (of('B2O3') === 0) return 0;
-  const strong = of('Na2O') + of('K2O') + of('BaO');
-  const middle = 0.7 * (of('CaO') + of('SrO') + of('PbO'));
-  const weak = 0.3 * (of('Li2O') + of('MgO') + of('ZnO'));
-  const psi = (strong + middle + weak - of('Al2O3')) / of('B2O3');
+const { SiO2, Al2O3, B2O3, Li2O, Na2O, K2O, MgO, CaO, SrO, BaO, ZnO, PbO, TiO2 } = PLACE_OF;
+
+/** Appen's factors for this glass, 1e-6/K per mole percent; several depend on what else is in it. */
+function appenFactors(mole: Amounts): Amounts {
+  const silica = mole[SiO2]!;
+  const alkali = mole[Li2O]! + mole[Na2O]! + mole[K2O]!;
+  const factors = APPEN_BASE.slice();
+  factors[SiO2] = (silica <= 67 ? 38 : 38 - 1.0 * (silica - 67)) * 1e-3;
+  factors[B2O3] = boronFactor(mole) * 1e-3;
+  factors[K2O] = (mole[Na2O]! < 1 ? 420 : 465) * 1e-3;
+  factors[PbO] = Math.min(190, 130 + 5 * Math.max(0, alkali - 3)) * 1e-3;
+  factors[TiO2] = (30 - 1.5 * (Math.min(80, Math.max(50, silica)) - 50)) * 1e-3;
+  return factors;
+}
+
+function boronFactor(mole: Amounts): number {
+  const boron = mole[B2O3]!;
+  if (boron === 0) return 0;
+  const strong = mole[Na2O]! + mole[K2O]! + mole[BaO]!;
+  const middle = 0.7 * (mole[CaO]! + mole[SrO]! + mole[PbO]!);
+  const weak = 0.3 * (mole[Li2O]! + mole[MgO]! + mole[ZnO]!);
+  const psi = (strong + middle + weak - mole[Al2O3]!) / boron;
   return Math.min(0, Math.max(-50, -12.5 * psi));
+}
+
+/** What one oxide adds to the expansion by one set. */
+export interface ExpansionPart {
+  readonly oxide: Oxide;
+  /** Mole % for Appen, weight % for the others. */
+  readonly share: number;
+  /** 1e-6/K for each percent; null when the set has none. */
+  readonly factor: number | null;
+  /** 1e-6/K. */
+  readonly adds: number;
+}
+
+/**
+ * How a set comes to its figure: each oxide's share, its factor in this glass, and what it adds, largest first.
+ *
+ * @param shares mole % of the melt for Appen, weight % of the fired glaze for the other two
+ * @example expansionParts('appen', molePercent).reduce((sum, part) => sum + part.adds, 0) // expansion.appen
+ */
+export function expansionParts(
+  set: ExpansionSet,
+  shares: Readonly<Partial<Record<Oxide, number>>>,
+): ExpansionPart[] {
+  const amounts = OXIDES.map((oxide) => shares[oxide] ?? 0);
+  const factors = {
+    appen: appenFactors(amounts),
+    winkelmannSchott: WINKELMANN_SCHOTT_EACH,
+    englishTurner: ENGLISH_TURNER_EACH,
+  }[set];
+  return OXIDES.flatMap((oxide, i) => {
+    const share = amounts[i]!;
+    const factor = Number.isNaN(factors[i]!) ? null : factors[i]!;
+    return share === 0 ? [] : [{ oxide, share, factor, adds: share * (factor ?? 0) }];
+  }).sort((a, b) => Math.abs(b.adds) - Math.abs(a.adds));
 }

@@ -1,6 +1,16 @@
-export { MOLAR_MASS, ALKALIS, isOxide, oxidesOf, type Oxide, type Role } from './oxides';
-export { MATERIALS, materialOf, theoretical, type Analysis, type Material } from './materials';
+export { MOLAR_MASS, ALKALIS, OXIDES, isOxide, oxidesOf, type Oxide, type Role } from './oxides';
+export { MATERIALS, theoretical, type Analysis, type Material } from './materials';
+export { BUILT_IN, materialBook, type MaterialBook } from './book';
+export { searchMaterials, understandMaterial } from './search';
+export { DUST_CAUTION, cautionsOf } from './cautions';
 export { analyse, type AnalyseOptions, type AnalysisResult } from './analyse';
-export { EXPANSION_SETS, type Expansions } from './expansion';
-export { MAP_FIELDS, mapField, type MapField } from './map';
+export {
+  EXPANSION_SETS,
+  FACTOR_MISS,
+  expansionParts,
+  type Expansions,
+  type ExpansionPart,
+  type ExpansionSet,
+} from './expansion';
+export { MAP_EDGES, MAP_FIELDS, mapField, type MapField } from './map';
 export type { Line, Oxides } from './model';

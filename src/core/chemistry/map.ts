@@ -3,6 +3,16 @@ import type { Oxides } from './model';
 export const MAP_FIELDS = ['matte', 'satin', 'gloss', 'crazed', 'stiff', 'outside'] as const;
 export type MapField = (typeof MAP_FIELDS)[number];
 
+/** Where the map ends and its fields meet: moles of silica and alumina in the unity formula, and their ratio. */
+export const MAP_EDGES = {
+  silica: [1, 8],
+  alumina: [0.1, 1.3],
+  matteBelow: 5,
+  glossFrom: 7,
+  stiffAbove: 13,
+  crazed: { silicaBelow: 3, aluminaBelow: 0.35 },
+} as const;
+
 /**
  * The field of the silica to alumina map a glaze falls into.
  *
@@ -15,10 +25,12 @@ export type MapField = (typeof MAP_FIELDS)[number];
  * @example mapField({ SiO2: 3.71, Al2O3: 0.407 }) // 'gloss'
  */
 export function mapField({ SiO2 = 0, Al2O3 = 0 }: Oxides): MapField {
-  if (SiO2 < 1 || SiO2 > 8 || Al2O3 < 0.1 || Al2O3 > 1.3) return 'outside';
+  const { silica, alumina, matteBelow, glossFrom, stiffAbove, crazed } = MAP_EDGES;
+  const off = (n: number, [least, most]: readonly [number, number]) => n < least || n > most;
+  if (off(SiO2, silica) || off(Al2O3, alumina)) return 'outside';
   const ratio = SiO2 / Al2O3;
-  if (SiO2 < 3 && Al2O3 < 0.35) return 'crazed';
-  if (ratio < 5) return 'matte';
-  if (ratio < 7) return 'satin';
-  return ratio > 13 ? 'stiff' : 'gloss';
+  if (SiO2 < crazed.silicaBelow && Al2O3 < crazed.aluminaBelow) return 'crazed';
+  if (ratio < matteBelow) return 'matte';
+  if (ratio < glossFrom) return 'satin';
+  return ratio > stiffAbove ? 'stiff' : 'gloss';
 }

@@ -9,6 +9,8 @@ export interface Material {
   readonly analysis: Analysis;
   /** Weight % lost in the fire. */
   readonly loi: number;
+  /** g/cm³ of the grains; null when not known. */
+  readonly density: number | null;
   readonly source: string;
 }
 
@@ -22,7 +24,12 @@ type Gases = Readonly<Partial<Record<keyof typeof GAS_MASS, number>>>;
  * @param gases moles that leave in the fire
  * @example theoretical('Kaolin', { Al2O3: 1, SiO2: 2 }, { H2O: 2 }).loi // 13.96
  */
-export function theoretical(name: string, moles: Moles, gases: Gases = {}): Material {
+export function theoretical(
+  name: string,
+  moles: Moles,
+  gases: Gases = {},
+  density: number | null = null,
+): Material {
   const solid = Object.entries(moles).map(([oxide, n]) => [oxide, n * MOLAR_MASS[oxide as Oxide]] as const);
   const lost = Object.entries(gases).reduce(
     (sum, [gas, n]) => sum + n * GAS_MASS[gas as keyof typeof GAS_MASS],
@@ -33,85 +40,101 @@ export function theoretical(name: string, moles: Moles, gases: Gases = {}): Mate
     name,
     analysis: Object.fromEntries(solid.map(([oxide, grams]) => [oxide, (grams / total) * 100])),
     loi: (lost / total) * 100,
+    density,
     source: 'theoretical formula',
   };
 }
 
-const FORMULAS: readonly (readonly [string, Moles, Gases?])[] = [
-  ['Potash feldspar', { K2O: 1, Al2O3: 1, SiO2: 6 }],
-  ['Soda feldspar', { Na2O: 1, Al2O3: 1, SiO2: 6 }],
-  ['Lime feldspar', { CaO: 1, Al2O3: 1, SiO2: 2 }],
-  ['Kaolin', { Al2O3: 1, SiO2: 2 }, { H2O: 2 }],
-  ['Calcined kaolin', { Al2O3: 1, SiO2: 2 }],
-  ['Silica', { SiO2: 1 }],
-  ['Whiting', { CaO: 1 }, { CO2: 1 }],
-  ['Dolomite', { CaO: 1, MgO: 1 }, { CO2: 2 }],
-  ['Talc', { MgO: 3, SiO2: 4 }, { H2O: 1 }],
-  ['Wollastonite', { CaO: 1, SiO2: 1 }],
-  ['Zinc oxide', { ZnO: 1 }],
-  ['Strontium carbonate', { SrO: 1 }, { CO2: 1 }],
-  ['Barium carbonate', { BaO: 1 }, { CO2: 1 }],
-  ['Lithium carbonate', { Li2O: 1 }, { CO2: 1 }],
-  ['Spodumene', { Li2O: 1, Al2O3: 1, SiO2: 4 }],
-  ['Petalite', { Li2O: 1, Al2O3: 1, SiO2: 8 }],
-  ['Alumina', { Al2O3: 1 }],
-  ['Alumina hydrate', { Al2O3: 1 }, { H2O: 3 }],
-  ['Soda ash', { Na2O: 1 }, { CO2: 1 }],
-  ['Pearl ash', { K2O: 1 }, { CO2: 1 }],
-  ['Borax', { Na2O: 1, B2O3: 2 }, { H2O: 10 }],
-  ['Boric acid', { B2O3: 1 }, { H2O: 3 }],
-  ['Colemanite', { CaO: 2, B2O3: 3 }, { H2O: 5 }],
-  ['Magnesium carbonate', { MgO: 5 }, { CO2: 4, H2O: 6 }],
-  ['Magnesium oxide', { MgO: 1 }],
-  ['Bone ash', { CaO: 10, P2O5: 3 }, { H2O: 1 }],
-  ['Red iron oxide', { Fe2O3: 1 }],
-  ['Black iron oxide', { FeO: 1, Fe2O3: 1 }],
-  ['Manganese dioxide', { MnO2: 1 }],
-  ['Manganese carbonate', { MnO: 1 }, { CO2: 1 }],
-  ['Chrome oxide', { Cr2O3: 1 }],
-  ['Copper carbonate', { CuO: 2 }, { CO2: 1, H2O: 1 }],
-  ['Black copper oxide', { CuO: 1 }],
-  ['Cobalt carbonate', { CoO: 1 }, { CO2: 1 }],
-  ['Cobalt oxide', { Co3O4: 1 }],
-  ['Nickel oxide', { NiO: 1 }],
-  ['Vanadium pentoxide', { V2O5: 1 }],
-  ['Tin oxide', { SnO2: 1 }],
-  ['Titanium dioxide', { TiO2: 1 }],
-  ['Zircon', { ZrO2: 1, SiO2: 1 }],
-  ['Silicon carbide', { SiC: 1 }],
+/** Name, density in g/cm³ (mineral handbooks, from memory), formula, what leaves in the fire. */
+const FORMULAS: readonly (readonly [string, number, Moles, Gases?])[] = [
+  ['Potash feldspar', 2.56, { K2O: 1, Al2O3: 1, SiO2: 6 }],
+  ['Soda feldspar', 2.62, { Na2O: 1, Al2O3: 1, SiO2: 6 }],
+  ['Lime feldspar', 2.74, { CaO: 1, Al2O3: 1, SiO2: 2 }],
+  ['Kaolin', 2.6, { Al2O3: 1, SiO2: 2 }, { H2O: 2 }],
+  ['Calcined kaolin', 2.6, { Al2O3: 1, SiO2: 2 }],
+  ['Silica', 2.65, { SiO2: 1 }],
+  ['Whiting', 2.71, { CaO: 1 }, { CO2: 1 }],
+  ['Dolomite', 2.86, { CaO: 1, MgO: 1 }, { CO2: 2 }],
+  ['Talc', 2.75, { MgO: 3, SiO2: 4 }, { H2O: 1 }],
+  ['Wollastonite', 2.9, { CaO: 1, SiO2: 1 }],
+  ['Zinc oxide', 5.6, { ZnO: 1 }],
+  ['Strontium carbonate', 3.7, { SrO: 1 }, { CO2: 1 }],
+  ['Barium carbonate', 4.3, { BaO: 1 }, { CO2: 1 }],
+  ['Lithium carbonate', 2.1, { Li2O: 1 }, { CO2: 1 }],
+  ['Spodumene', 3.15, { Li2O: 1, Al2O3: 1, SiO2: 4 }],
+  ['Petalite', 2.4, { Li2O: 1, Al2O3: 1, SiO2: 8 }],
+  ['Alumina', 3.95, { Al2O3: 1 }],
+  ['Alumina hydrate', 2.42, { Al2O3: 1 }, { H2O: 3 }],
+  ['Soda ash', 2.53, { Na2O: 1 }, { CO2: 1 }],
+  ['Pearl ash', 2.43, { K2O: 1 }, { CO2: 1 }],
+  ['Borax', 1.73, { Na2O: 1, B2O3: 2 }, { H2O: 10 }],
+  ['Boric acid', 1.44, { B2O3: 1 }, { H2O: 3 }],
+  ['Colemanite', 2.42, { CaO: 2, B2O3: 3 }, { H2O: 5 }],
+  ['Magnesium carbonate', 2.2, { MgO: 5 }, { CO2: 4, H2O: 6 }],
+  ['Magnesium oxide', 3.58, { MgO: 1 }],
+  ['Bone ash', 3.1, { CaO: 10, P2O5: 3 }, { H2O: 1 }],
+  ['Red iron oxide', 5.2, { Fe2O3: 1 }],
+  ['Black iron oxide', 5.2, { FeO: 1, Fe2O3: 1 }],
+  ['Manganese dioxide', 5.0, { MnO2: 1 }],
+  ['Manganese carbonate', 3.7, { MnO: 1 }, { CO2: 1 }],
+  ['Chrome oxide', 5.2, { Cr2O3: 1 }],
+  ['Copper carbonate', 4.0, { CuO: 2 }, { CO2: 1, H2O: 1 }],
+  ['Black copper oxide', 6.3, { CuO: 1 }],
+  ['Cobalt carbonate', 4.1, { CoO: 1 }, { CO2: 1 }],
+  ['Cobalt oxide', 6.1, { Co3O4: 1 }],
+  ['Nickel oxide', 6.7, { NiO: 1 }],
+  ['Vanadium pentoxide', 3.36, { V2O5: 1 }],
+  ['Tin oxide', 6.95, { SnO2: 1 }],
+  ['Titanium dioxide', 4.2, { TiO2: 1 }],
+  ['Zircon', 4.6, { ZrO2: 1, SiO2: 1 }],
+  ['Silicon carbide', 3.2, { SiC: 1 }],
 ];
 
-const TYPICAL: readonly (readonly [string, Analysis, number])[] = [
-  ['Potash feldspar', { SiO2: 66.5, Al2O3: 18, K2O: 11.5, Na2O: 2.8, CaO: 0.4, Fe2O3: 0.1 }, 0.5],
-  ['Soda feldspar', { SiO2: 68.5, Al2O3: 19, Na2O: 7, K2O: 4, CaO: 1.1, Fe2O3: 0.1 }, 0.3],
-  ['Nepheline syenite', { SiO2: 60.2, Al2O3: 23.4, Na2O: 10.3, K2O: 4.9, CaO: 0.4, Fe2O3: 0.1 }, 0.6],
-  ['Kaolin', { SiO2: 46.5, Al2O3: 37.5, Fe2O3: 0.6, TiO2: 0.4, K2O: 0.9, MgO: 0.2, CaO: 0.1 }, 13.3],
+/** Name before ", typical", density in g/cm³, analysis, loss on ignition. */
+const TYPICAL: readonly (readonly [string, number, Analysis, number])[] = [
+  ['Potash feldspar', 2.57, { SiO2: 66.5, Al2O3: 18, K2O: 11.5, Na2O: 2.8, CaO: 0.4, Fe2O3: 0.1 }, 0.5],
+  ['Soda feldspar', 2.62, { SiO2: 68.5, Al2O3: 19, Na2O: 7, K2O: 4, CaO: 1.1, Fe2O3: 0.1 }, 0.3],
+  ['Nepheline syenite', 2.61, { SiO2: 60.2, Al2O3: 23.4, Na2O: 10.3, K2O: 4.9, CaO: 0.4, Fe2O3: 0.1 }, 0.6],
+  ['Kaolin', 2.6, { SiO2: 46.5, Al2O3: 37.5, Fe2O3: 0.6, TiO2: 0.4, K2O: 0.9, MgO: 0.2, CaO: 0.1 }, 13.3],
   [
     'Ball clay',
+    2.6,
     { SiO2: 54, Al2O3: 29, Fe2O3: 1.1, TiO2: 1.3, K2O: 1.6, Na2O: 0.3, MgO: 0.4, CaO: 0.3 },
     11.5,
   ],
-  ['Stoneware clay', { SiO2: 58, Al2O3: 26, Fe2O3: 1.6, TiO2: 1.4, K2O: 1.8, MgO: 0.5, CaO: 0.3 }, 9.8],
-  ['Red clay', { SiO2: 60, Al2O3: 17, Fe2O3: 7, TiO2: 0.9, K2O: 3.3, Na2O: 0.7, MgO: 1.8, CaO: 1.6 }, 7.4],
-  ['Bentonite', { SiO2: 61, Al2O3: 19, Fe2O3: 3.6, MgO: 2.3, Na2O: 2.3, CaO: 1.2, K2O: 0.5 }, 9.8],
-  ['Talc', { SiO2: 59, MgO: 30.5, CaO: 2, Al2O3: 1.2, Fe2O3: 0.8 }, 6.3],
-  ['Wood ash', { CaO: 38, SiO2: 16, K2O: 8, MgO: 6, Al2O3: 4, P2O5: 3, Na2O: 1.5, Fe2O3: 1.5, MnO: 0.8 }, 21],
+  ['Stoneware clay', 2.6, { SiO2: 58, Al2O3: 26, Fe2O3: 1.6, TiO2: 1.4, K2O: 1.8, MgO: 0.5, CaO: 0.3 }, 9.8],
+  [
+    'Red clay',
+    2.65,
+    { SiO2: 60, Al2O3: 17, Fe2O3: 7, TiO2: 0.9, K2O: 3.3, Na2O: 0.7, MgO: 1.8, CaO: 1.6 },
+    7.4,
+  ],
+  ['Bentonite', 2.5, { SiO2: 61, Al2O3: 19, Fe2O3: 3.6, MgO: 2.3, Na2O: 2.3, CaO: 1.2, K2O: 0.5 }, 9.8],
+  ['Talc', 2.75, { SiO2: 59, MgO: 30.5, CaO: 2, Al2O3: 1.2, Fe2O3: 0.8 }, 6.3],
+  [
+    'Wood ash',
+    2.6,
+    { CaO: 38, SiO2: 16, K2O: 8, MgO: 6, Al2O3: 4, P2O5: 3, Na2O: 1.5, Fe2O3: 1.5, MnO: 0.8 },
+    21,
+  ],
   [
     'Volcanic ash',
+    2.4,
     { SiO2: 70, Al2O3: 13.5, K2O: 4.6, Na2O: 3.2, CaO: 1.2, Fe2O3: 1.8, MgO: 0.5, TiO2: 0.2 },
     4.7,
   ],
   [
     'Granite dust',
+    2.65,
     { SiO2: 71, Al2O3: 14.5, K2O: 4.6, Na2O: 3.4, CaO: 1.8, Fe2O3: 2.6, MgO: 0.7, TiO2: 0.3 },
     0.8,
   ],
-  ['Lepidolite', { SiO2: 54, Al2O3: 26, K2O: 8.5, Li2O: 4, F: 4.5 }, 2],
-  ['Rutile', { TiO2: 94, Fe2O3: 2.5, SiO2: 1.2, ZrO2: 1 }, 0.5],
-  ['Ilmenite', { TiO2: 50, FeO: 45.5, MnO: 1.2, SiO2: 1.2, MgO: 1 }, 0],
-  ['Calcium borosilicate frit', { SiO2: 46, B2O3: 23, CaO: 20.5, Al2O3: 9, Na2O: 0.7, K2O: 0.5 }, 0],
-  ['Soda borosilicate frit', { SiO2: 57, B2O3: 22, Na2O: 10, CaO: 7, Al2O3: 4 }, 0],
-  ['High-alkali frit', { SiO2: 69, Na2O: 15.5, K2O: 7.5, CaO: 5, Al2O3: 3 }, 0],
+  ['Lepidolite', 2.85, { SiO2: 54, Al2O3: 26, K2O: 8.5, Li2O: 4, F: 4.5 }, 2],
+  ['Rutile', 4.2, { TiO2: 94, Fe2O3: 2.5, SiO2: 1.2, ZrO2: 1 }, 0.5],
+  ['Ilmenite', 4.7, { TiO2: 50, FeO: 45.5, MnO: 1.2, SiO2: 1.2, MgO: 1 }, 0],
+  ['Calcium borosilicate frit', 2.6, { SiO2: 46, B2O3: 23, CaO: 20.5, Al2O3: 9, Na2O: 0.7, K2O: 0.5 }, 0],
+  ['Soda borosilicate frit', 2.5, { SiO2: 57, B2O3: 22, Na2O: 10, CaO: 7, Al2O3: 4 }, 0],
+  ['High-alkali frit', 2.45, { SiO2: 69, Na2O: 15.5, K2O: 7.5, CaO: 5, Al2O3: 3 }, 0],
 ];
 
 /**
@@ -119,18 +142,12 @@ const TYPICAL: readonly (readonly [string, Analysis, number])[] = [
  * memory, under names that end in ", typical". A studio's own analysis of the same name stands before them.
  */
 export const MATERIALS: readonly Material[] = [
-  ...FORMULAS.map(([name, moles, gases]) => theoretical(name, moles, gases)),
-  ...TYPICAL.map(([name, analysis, loi]) => ({
+  ...FORMULAS.map(([name, density, moles, gases]) => theoretical(name, moles, gases, density)),
+  ...TYPICAL.map(([name, density, analysis, loi]) => ({
     name: `${name}, typical`,
     analysis,
     loi,
+    density,
     source: 'from memory',
   })),
 ];
-
-const BY_NAME = new Map(MATERIALS.map((material) => [material.name.toLowerCase(), material]));
-
-/** A built-in material by its name, upper and lower case alike; undefined when there is none. */
-export function materialOf(name: string): Material | undefined {
-  return BY_NAME.get(name.trim().toLowerCase());
-}

@@ -73,3 +73,11 @@ export const IN_THE_MELT: Readonly<Partial<Record<Oxide, readonly [Oxide, number
   Co3O4: ['CoO', 3],
   SiC: ['SiO2', 1],
 };
+
+/** Every oxide, in the order of the table; the order of all amounts held as an array. */
+export const OXIDES = Object.keys(MOLAR_MASS) as Oxide[];
+
+/** The place of an oxide in such an array. */
+export const PLACE_OF = Object.fromEntries(OXIDES.map((oxide, i) => [oxide, i])) as Readonly<
+  Record<Oxide, number>
+>;

@@ -1,1 +1,22 @@
-export { fitOf, SHIVER_LIMIT, VERDICTS, type Fit, type FitInput, type Verdict } from './stress';
+export {
+  crazesFrom,
+  fitOf,
+  SHIVER_LIMIT,
+  TOUGHNESS,
+  VERDICTS,
+  type Fit,
+  type FitInput,
+  type Verdict,
+} from './stress';
+export { bandOf, verdictWords, type FitBand } from './band';
+export { bodyFigure, type BodyFigure } from './body';
+export {
+  BOIL_TEST_MONTHS,
+  calibrate,
+  reachOf,
+  toughnessAt,
+  type Calibration,
+  type FitTile,
+  type LearnedLimit,
+} from './calibrate';
+export { COAT_THICKNESS, firedThickness } from './thickness';

@@ -26,7 +26,7 @@ export interface Fit {
 }
 
 /** Toughness of a glaze, MPa·m^½: cracks at once, and by slow growth in moist air. */
-const TOUGHNESS = { atOnce: 0.75, slowly: 0.3 };
+export const TOUGHNESS = { atOnce: 0.75, slowly: 0.3 } as const;
 
 /** Driving force of a channel crack in a thin film on a substrate of like stiffness. */
 const CHANNEL = 1.976;
@@ -69,6 +69,21 @@ export function fitOf(input: FitInput): Fit {
     delayedMm,
     verdict: verdictOf(mismatch, thicknessMm, criticalMm, delayedMm),
   };
+}
+
+/**
+ * The mismatch at which a glaze of a fired thickness just crazes, 1e-6/K: {@link fitOf} the other way round.
+ *
+ * @param toughness MPa·m^½
+ * @example crazesFrom(0.492, TOUGHNESS.atOnce) // 0.5
+ */
+export function crazesFrom(
+  thicknessMm: number,
+  toughness: number,
+  { setDropK = 550, modulusGPa = 70, poisson = 0.2 }: Partial<FitInput> = {},
+): number {
+  const stressMPa = toughness / Math.sqrt((CHANNEL * thicknessMm) / 1e3);
+  return (stressMPa * (1 - poisson)) / (modulusGPa * 1e3 * 1e-6 * setDropK);
 }
 
 function verdictOf(

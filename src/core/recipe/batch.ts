@@ -1,4 +1,5 @@
 import type { Line } from '../chemistry';
+import { baseTotal } from './normalise';
 
 /** One line of a batch sheet. */
 export interface BatchLine {
@@ -38,7 +39,7 @@ export function batchOf(
     drySpecificGravity = DRY_SPECIFIC_GRAVITY,
   }: { grams: number; specificGravity?: number | undefined; drySpecificGravity?: number | undefined },
 ): Batch {
-  const base = lines.reduce((sum, line) => sum + (line.addition ? 0 : line.amount), 0);
+  const base = baseTotal(lines);
   if (!(base > 0)) throw new RangeError('the base adds up to 0');
   const scaled = lines.map((line): BatchLine => {
     const percent = line.addition ? line.amount : (line.amount / base) * 100;

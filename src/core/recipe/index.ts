@@ -1,1 +1,25 @@
 export { batchOf, dryPerMl, waterFor, DRY_SPECIFIC_GRAVITY, type Batch, type BatchLine } from './batch';
+export { mixRecipes, triaxialParts } from './blend';
+export {
+  ALKALI_MOVES,
+  crazingLadder,
+  LADDER_STEP,
+  moveAlkali,
+  swapMaterial,
+  type Against,
+  type AlkaliMove,
+  type CrazingLadder,
+  type Moved,
+  type Reworked,
+  type Rung,
+} from './moves';
+export { baseTotal, differenceOf, normalise, type Difference } from './normalise';
+export { parseRecipe, readAmount, usableLines, type ParsedLine, type ParsedRecipe } from './parse';
+export {
+  baseForBucket,
+  baseFromWhatIsLeft,
+  correctSlop,
+  drySpecificGravity,
+  type SlopCorrection,
+} from './slop';
+export { solveUnity, type Solution } from './solve';

@@ -2,7 +2,8 @@
 import { refresh } from 'next/cache';
 import { withMember, type Outcome } from '@/door';
 import { db } from '@/records/db';
-import { addBatch, saveGlaze } from '@/records/glazes';
+import { addBatch } from '@/records/batches';
+import { saveGlaze } from '@/records/glazes';
 import { batchSchema, saveGlazeSchema } from './schema';
 
 /** Adds a glaze or changes what is said about one. */

@@ -1,0 +1,114 @@
+import { understandMaterial, type Line, type MaterialBook } from '../chemistry';
+
+/** What is wrong with an amount as written; null when nothing is. */
+export type AmountFault = string | null;
+
+/**
+ * Reads an amount as people write it: comma or point for the decimals, a percent sign or a g after it.
+ *
+ * A comma or point before exactly three digits could be a thousands separator and is refused rather than
+ * guessed at.
+ *
+ * @returns the number, or null with what is wrong; a blank has neither
+ * @example readAmount('12,5') // { amount: 12.5, fault: null }
+ */
+export function readAmount(written: string): { readonly amount: number | null; readonly fault: AmountFault } {
+  const text = written.trim().replace(/\s*(%|g|grams?|parts?)$/i, '');
+  if (text === '') return { amount: null, fault: null };
+  const wrong = (fault: string) => ({ amount: null, fault });
+  if (/^[+-]?\d{1,3}([., '\u00a0\u202f]\d{3})+([.,]\d+)?$/.test(text) && !/^[+-]?0[.,]/.test(text))
+    return wrong(
+      `${text}: is that thousands or decimals? Write ${text.replace(/\D/g, '')} or one more decimal.`,
+    );
+  if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(text)) return wrong(`${text} is no number.`);
+  const amount = Number(text.replace(',', '.'));
+  if (amount < 0) return wrong('Cannot be negative.');
+  return amount > 1e6 ? wrong('More than a million?') : { amount, fault: null };
+}
+
+/** One pasted line and what was understood of it. */
+export interface ParsedLine {
+  readonly written: string;
+  /** The material's own name when it is known, else as written. */
+  readonly material: string;
+  readonly known: boolean;
+  readonly amount: number | null;
+  readonly addition: boolean;
+  readonly fault: AmountFault;
+}
+
+export interface ParsedRecipe {
+  readonly lines: readonly ParsedLine[];
+  /** Lines that are no ingredient: headings, totals, blanks left out. */
+  readonly passedOver: readonly string[];
+}
+
+const ADDITIONS_HEADING = /^\W*(additions?|add|plus|colou?rants?|opacifiers?)\W*$/i;
+const HEADING = /^\W*(base|recipe|materials?|ingredients?|glaze|amounts?|name|cone\b.*)\W*$/i;
+const TOTAL = /^\W*(sub ?-?)?total\b/i;
+const NUMBER = String.raw`[+-]?\d[\d.,'\u00a0\u202f]*`;
+const NUMBER_LAST = new RegExp(String.raw`^(.*?)[\s:;|=]*(${NUMBER})\s*(?:%|g|grams?|parts?)?$`, 'i');
+const NUMBER_FIRST = new RegExp(String.raw`^(${NUMBER})\s*(?:%|g|grams?|parts?)?[\s:;|]+(.+)$`, 'i');
+
+/**
+ * Reads a recipe pasted from a spreadsheet or as plain text, a line an ingredient, name and amount in either
+ * order. A line that starts with + or "add", and all lines after a heading such as "Additions", are on top
+ * of the base. Nothing is thrown away silently.
+ *
+ * @example parseRecipe('Silica\t30\nWhiting 20\n+ Tin oxide 5', BUILT_IN).lines.length // 3
+ */
+export function parseRecipe(text: string, book: MaterialBook): ParsedRecipe {
+  const lines: ParsedLine[] = [];
+  const passedOver: string[] = [];
+  let additions = false;
+  for (const written of text.split(/\r?\n/).map((line) => line.trim())) {
+    if (written === '') continue;
+    if (ADDITIONS_HEADING.test(written)) additions = true;
+    if (ADDITIONS_HEADING.test(written) || HEADING.test(written) || TOTAL.test(written)) {
+      passedOver.push(written);
+      continue;
+    }
+    const added = /^(\+|add\b|plus\b)\s*/i.exec(written);
+    lines.push(parseLine(written, written.slice(added?.[0].length ?? 0), additions || added !== null, book));
+  }
+  return { lines, passedOver };
+}
+
+function parseLine(written: string, text: string, addition: boolean, book: MaterialBook): ParsedLine {
+  const cells = text
+    .split(/\t|;|\|/)
+    .map((cell) => cell.trim())
+    .filter(Boolean);
+  const [name, number] = cells.length > 1 ? fromCells(cells) : fromWords(text);
+  const material = name.replace(/[\s,:.=-]+$/, '').replace(/^[\s*•·-]+/, '');
+  const found = understandMaterial(book, material);
+  const { amount, fault } = readAmount(number);
+  return {
+    written,
+    material: found?.name ?? material,
+    known: found !== undefined,
+    amount,
+    addition,
+    fault: fault ?? (amount === null ? 'No amount found.' : material ? null : 'No material found.'),
+  };
+}
+
+/** The first cell that is a number, and the first that is not. */
+function fromCells(cells: readonly string[]): readonly [string, string] {
+  const isNumber = (cell: string) => /^[+-]?[\d.,]+\s*(%|g)?$/i.test(cell);
+  return [cells.find((cell) => !isNumber(cell)) ?? '', cells.find(isNumber) ?? ''];
+}
+
+function fromWords(text: string): readonly [string, string] {
+  const last = NUMBER_LAST.exec(text);
+  if (last?.[1]) return [last[1], last[2]!];
+  const first = NUMBER_FIRST.exec(text);
+  return first ? [first[2]!, first[1]!] : [text, ''];
+}
+
+/** The lines that can be reckoned with: those with an amount. */
+export function usableLines(parsed: ParsedRecipe): Line[] {
+  return parsed.lines.flatMap(({ material, amount, addition }) =>
+    amount === null || material === '' ? [] : [{ material, amount, addition }],
+  );
+}
