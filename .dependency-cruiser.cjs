@@ -1,5 +1,5 @@
 /** Floors of the house: imports only go down. */
-const floors = ['app', 'screens', 'ui', 'door', 'records', 'core'];
+const floors = ['app', 'screens', 'ui', 'door', 'records', 'workers', 'core'];
 
 const down = floors.slice(1).map((floor, i) => ({
   name: `${floor}-looks-up`,

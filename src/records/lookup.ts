@@ -46,13 +46,13 @@ export async function lookUp(base: Db, text: string): Promise<Answer[]> {
       kind: 'glaze' as const,
       text: row.label,
       detail: 'glaze',
-      href: `/glazes?at=${row.id}`,
+      href: `/glazes/${row.id}`,
     })),
     ...bodies.map((row) => ({
       kind: 'clay' as const,
       text: row.label,
       detail: 'clay',
-      href: `/clays?at=${row.id}`,
+      href: `/clays/${row.id}`,
     })),
     ...firings,
     ...defects.slice(0, EACH).map(({ id, name, look }) => ({

@@ -61,7 +61,7 @@ test('scripts and styles need a nonce, and the main pages have no accessibility 
       '/pieces/new',
       '/kilns',
       '/clinic',
-      '/glazes?at=new',
+      '/glazes?add=1',
       '/clays',
     ]) {
       await page.goto(path);

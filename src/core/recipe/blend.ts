@@ -1,4 +1,4 @@
-import type { Line } from '../chemistry';
+import { analyse, BUILT_IN, type Line, type MapField, type MaterialBook } from '../chemistry';
 import { normalise } from './normalise';
 
 /**
@@ -33,4 +33,32 @@ export function mixRecipes(recipes: readonly (readonly Line[])[], parts: readonl
     }
   });
   return [...amounts.values()];
+}
+
+/** One cell of a triaxial, reckoned. */
+export interface TriaxialCell {
+  readonly parts: readonly [number, number, number];
+  /** Appen, 1e-6/K. */
+  readonly expansion: number | null;
+  readonly silicaAlumina: number | null;
+  readonly mapField: MapField | null;
+  /** Moles of boron in the unity formula. */
+  readonly boron: number;
+}
+
+/**
+ * Every cell of a triaxial between three recipes with its chemistry.
+ *
+ * @param corners three recipes
+ * @throws RangeError for fewer than 2 steps or a corner without a base
+ */
+export function triaxialCells(
+  corners: readonly (readonly Line[])[],
+  steps: number,
+  book: MaterialBook = BUILT_IN,
+): TriaxialCell[] {
+  return triaxialParts(steps).map((parts) => {
+    const { expansion, silicaAlumina, mapField, unity } = analyse(mixRecipes(corners, parts), { book });
+    return { parts, expansion: expansion.appen, silicaAlumina, mapField, boron: unity.B2O3 ?? 0 };
+  });
 }

@@ -1,5 +1,5 @@
 export { batchOf, dryPerMl, waterFor, DRY_SPECIFIC_GRAVITY, type Batch, type BatchLine } from './batch';
-export { mixRecipes, triaxialParts } from './blend';
+export { mixRecipes, triaxialCells, triaxialParts, type TriaxialCell } from './blend';
 export {
   ALKALI_MOVES,
   crazingLadder,

@@ -54,7 +54,7 @@ export function BodyCard({ body }: { body: Body | null }) {
   const save = async () => {
     if ((await act(() => saveBodyCard({ body: draft, version: body?.version ?? null }))) !== null) return;
     drop();
-    router.replace(`/clays?at=${draft.id}`, { scroll: false });
+    if (!body) router.push(`/clays/${draft.id}`);
   };
   return (
     <Card

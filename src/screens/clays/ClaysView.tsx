@@ -8,36 +8,30 @@ import { BodyCard } from './BodyCard';
 /** The clays: colour in oxidation and reduction, range, and what was measured. */
 export function ClaysView({
   bodies,
-  at,
+  adding,
   mayChange,
 }: {
   bodies: readonly Body[];
-  at: string | null;
+  adding: boolean;
   mayChange: boolean;
 }) {
-  const chosen = bodies.find((body) => body.id === at) ?? null;
   return (
     <>
       <GuideWords first={bodies[0]?.name ?? 'Clays'} last={bodies.at(-1)?.name} />
       <div className={css.titleRow}>
         <h1>Clays</h1>
         {mayChange && (
-          <LinkButton variant="contained" href="/clays?at=new" sx={{ ml: 'auto' }}>
+          <LinkButton variant="contained" href="/clays?add=1" sx={{ ml: 'auto' }}>
             Add a clay
           </LinkButton>
         )}
       </div>
-      <div className={css.columns} style={at && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
+      <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
         <ul className={css.list}>
           {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}
           {bodies.map((body) => (
             <li key={body.id}>
-              <Link
-                href={`/clays?at=${body.id}`}
-                className={css.row}
-                aria-current={body.id === at}
-                scroll={false}
-              >
+              <Link href={`/clays/${body.id}`} className={css.row}>
                 <span
                   style={{ display: 'flex', width: 64, height: 44 }}
                   role="img"
@@ -70,9 +64,7 @@ export function ClaysView({
             </li>
           ))}
         </ul>
-        {mayChange && (chosen || at === 'new') && (
-          <BodyCard key={chosen ? `${chosen.id}${chosen.version}` : 'new'} body={chosen} />
-        )}
+        {mayChange && adding && <BodyCard body={null} />}
       </div>
     </>
   );

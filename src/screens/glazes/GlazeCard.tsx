@@ -51,7 +51,7 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
     );
     if (saved !== null) return;
     drop();
-    router.replace(`/glazes?at=${draft.id}`, { scroll: false });
+    if (!glaze) router.push(`/glazes/${draft.id}`);
   };
   return (
     <Card

@@ -10,12 +10,12 @@ export function FirstThings({ bodies, glazes }: { bodies: number; glazes: number
         minute.
       </p>
       {bodies === 0 && (
-        <LinkButton variant="contained" href="/clays?at=new">
+        <LinkButton variant="contained" href="/clays?add=1">
           Add the first clay
         </LinkButton>
       )}
       {glazes === 0 && (
-        <LinkButton variant={bodies === 0 ? 'outlined' : 'contained'} href="/glazes?at=new">
+        <LinkButton variant={bodies === 0 ? 'outlined' : 'contained'} href="/glazes?add=1">
           Add the first glaze
         </LinkButton>
       )}

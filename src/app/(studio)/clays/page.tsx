@@ -6,12 +6,12 @@ import { ClaysView } from '@/screens/clays/ClaysView';
 
 export const metadata = { title: 'Clays' };
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
+export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
   const member = await memberOfPage();
   return (
     <ClaysView
       bodies={await listBodies(db())}
-      at={(await searchParams).at ?? null}
+      adding={(await searchParams).add !== undefined}
       mayChange={mayDo(member.role, 'teacher')}
     />
   );

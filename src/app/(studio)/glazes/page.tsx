@@ -6,14 +6,14 @@ import { GlazesView } from '@/screens/glazes/GlazesView';
 
 export const metadata = { title: 'Glazes' };
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
+export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
   const member = await memberOfPage();
   const [glazes, swatches] = await Promise.all([listGlazes(db()), glazeSwatches(db())]);
   return (
     <GlazesView
       glazes={glazes}
       swatches={swatches}
-      at={(await searchParams).at ?? null}
+      adding={(await searchParams).add !== undefined}
       mayChange={mayDo(member.role, 'teacher')}
     />
   );

@@ -1,0 +1,107 @@
+import {
+  EXPANSION_SETS,
+  FACTOR_MISS,
+  expansionParts,
+  type AnalysisResult,
+  type ExpansionSet,
+} from '@/core/chemistry';
+import { OxideName } from '@/ui/Oxide';
+import css from './glaze.module.css';
+
+const SETS = Object.keys(EXPANSION_SETS) as ExpansionSet[];
+const SCALE = [3, 11] as const;
+const WIDTH = 400;
+const x = (value: number) =>
+  ((Math.min(SCALE[1], Math.max(SCALE[0], value)) - SCALE[0]) / (SCALE[1] - SCALE[0])) * WIDTH;
+
+/** Expansion by the three sets on one scale: Appen as the band it is, the others as marks; and how each is reached. */
+export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
+  const { expansion } = analysis;
+  if (expansion.appen === null) return null;
+  const words = SETS.map((set) => `${EXPANSION_SETS[set].name} ${expansion[set]!.toFixed(2)}`).join(', ');
+  return (
+    <section className={css.expansion} aria-label="Expansion">
+      <p>
+        Expansion <b className={css.big}>{expansion.appen.toFixed(2)}</b>{' '}
+        <span className="figures">± {FACTOR_MISS} × 10⁻⁶/K</span> <span className="quiet">(Appen)</span>
+      </p>
+      <svg viewBox={`-14 0 ${WIDTH + 28} 62`} role="img" aria-label={`${words}, 1e-6/K`}>
+        <line x1={0} x2={WIDTH} y1={30} y2={30} stroke="var(--ink)" />
+        {Array.from({ length: SCALE[1] - SCALE[0] + 1 }, (_, i) => SCALE[0] + i).map((tick) => (
+          <g key={tick}>
+            <line x1={x(tick)} x2={x(tick)} y1={26} y2={34} stroke="var(--ink)" />
+            <text x={x(tick)} y={48} textAnchor="middle" className={css.tick}>
+              {tick}
+            </text>
+          </g>
+        ))}
+        <line
+          x1={x(expansion.appen - FACTOR_MISS)}
+          x2={x(expansion.appen + FACTOR_MISS)}
+          y1={30}
+          y2={30}
+          stroke="var(--accent)"
+          strokeWidth={8}
+        />
+        <path d={`M${x(expansion.appen)} 18v24`} stroke="var(--ink)" strokeWidth={2.5} />
+        {(['winkelmannSchott', 'englishTurner'] as const).map((set, i) => (
+          <g key={set}>
+            <path d={`M${x(expansion[set]!)} 22v16`} stroke="var(--quiet)" strokeWidth={2} />
+            <text x={x(expansion[set]!)} y={i ? 60 : 14} textAnchor="middle" className={css.tick}>
+              {set === 'winkelmannSchott' ? 'W & S' : 'E & T'}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <details>
+        <summary>Why these numbers</summary>
+        {SETS.map((set) => (
+          <SetParts key={set} set={set} analysis={analysis} />
+        ))}
+        {analysis.warnings.length > 0 && (
+          <ul className={css.warnings}>
+            {analysis.warnings.map((warning) => (
+              <li key={warning}>{warning}</li>
+            ))}
+          </ul>
+        )}
+      </details>
+    </section>
+  );
+}
+
+function SetParts({ set, analysis }: { set: ExpansionSet; analysis: AnalysisResult }) {
+  const { name, range, source } = EXPANSION_SETS[set];
+  const mole = set === 'appen';
+  const parts = expansionParts(set, mole ? analysis.molePercent : analysis.weightPercent);
+  return (
+    <table className={css.parts}>
+      <caption>
+        <b>
+          {name}: {analysis.expansion[set]!.toFixed(2)}
+        </b>{' '}
+        {range}. {source}.
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Oxide</th>
+          <th scope="col">{mole ? 'mole %' : 'weight %'}</th>
+          <th scope="col">factor</th>
+          <th scope="col">adds</th>
+        </tr>
+      </thead>
+      <tbody>
+        {parts.map((part) => (
+          <tr key={part.oxide}>
+            <th scope="row">
+              <OxideName oxide={part.oxide} />
+            </th>
+            <td className="figures">{part.share.toFixed(2)}</td>
+            <td className="figures">{part.factor === null ? 'none' : part.factor.toFixed(3)}</td>
+            <td className="figures">{part.adds.toFixed(2)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,262 @@
+'use client';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useMemo, useState } from 'react';
+import type { Line, MaterialBook } from '@/core/chemistry';
+import {
+  ALKALI_MOVES,
+  crazingLadder,
+  moveAlkali,
+  swapMaterial,
+  type Against,
+  type AlkaliMove,
+  type Moved,
+  type Reworked,
+} from '@/core/recipe';
+import { Choice } from '@/ui/Choice';
+import { NumberField } from '@/ui/NumberField';
+import { figureOf, Verdict, type ClayFit } from './FitRulers';
+import css from './glaze.module.css';
+
+interface Props {
+  readonly lines: readonly Line[];
+  readonly book: MaterialBook;
+  readonly clays: readonly ClayFit[];
+  readonly thicknessMm: number;
+  /** Puts a recipe into the editor. */
+  readonly onTake: (lines: readonly Line[], note: string) => void;
+}
+
+const KINDS = ['Crazing ladder', 'Swap a material', 'Replace soda and potash'] as const;
+
+/** What would change if: the recipe moved on purpose, with chemistry, verdict and price of each move beside it. */
+export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
+  const [kind, setKind] = useState<(typeof KINDS)[number]>('Crazing ladder');
+  const judged = clays.flatMap((clay) => {
+    const figure = figureOf(clay);
+    return figure ? [{ clay, against: { figure, thicknessMm } }] : [];
+  });
+  const shared = {
+    lines,
+    book,
+    names: judged.map(({ clay }) => clay.name),
+    bodies: judged.map(({ against }) => against),
+    onTake,
+  };
+  return (
+    <section className={css.whatIf} id="what-if" aria-labelledby="what-if-title">
+      <div className={css.titleRow}>
+        <h2 id="what-if-title">What if</h2>
+        <ToggleButtonGroup
+          exclusive
+          value={kind}
+          onChange={(_, next) => next && setKind(next)}
+          aria-label="Kind of change"
+        >
+          {KINDS.map((one) => (
+            <ToggleButton key={one} value={one}>
+              {one}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </div>
+      {lines.length === 0 ? (
+        <p>Type a recipe first.</p>
+      ) : kind === 'Crazing ladder' ? (
+        <Ladder {...shared} />
+      ) : kind === 'Swap a material' ? (
+        <Swap {...shared} />
+      ) : (
+        <Alkali {...shared} />
+      )}
+    </section>
+  );
+}
+
+interface Shared {
+  readonly lines: readonly Line[];
+  readonly book: MaterialBook;
+  readonly names: readonly string[];
+  readonly bodies: readonly Against[];
+  readonly onTake: Props['onTake'];
+}
+
+function Ladder({ lines, book, names, bodies, onTake }: Shared) {
+  const ladder = useMemo(() => crazingLadder(lines, bodies, { book }), [lines, bodies, book]);
+  const stuck = names.filter(
+    (_, i) => ladder.reaches[i] === null && ladder.rungs[0]!.fits[i]?.verdict.startsWith('crazes'),
+  );
+  return (
+    <>
+      <p>
+        Silica and kaolin in equal steps move this glaze by{' '}
+        <b className="figures">{ladder.movesBy.toFixed(2)} × 10⁻⁶/K</b> in all, and a gloss stays a gloss.{' '}
+        {stuck.length > 0 && (
+          <b className="heat">
+            That is not enough to fit {stuck.join(' and ')}: replace soda and potash instead.
+          </b>
+        )}
+      </p>
+      <div className={css.scroll}>
+        <table className={css.ladder} aria-label="Crazing ladder">
+          <thead>
+            <tr>
+              <th scope="col">Step</th>
+              <th scope="col">+ silica</th>
+              <th scope="col">+ kaolin</th>
+              <th scope="col">silica : alumina</th>
+              <th scope="col">map</th>
+              <th scope="col">expansion</th>
+              {names.map((name) => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {ladder.rungs.map((rung, i) => (
+              <tr key={i}>
+                <th scope="row">{i === 0 ? 'as it is' : i}</th>
+                <td className="figures">{rung.silica ? `${rung.silica.toFixed(2)} %` : ''}</td>
+                <td className="figures">{rung.kaolin ? `${rung.kaolin.toFixed(2)} %` : ''}</td>
+                <td className="figures">{rung.analysis.silicaAlumina?.toFixed(2)}</td>
+                <td>{rung.analysis.mapField}</td>
+                <td className="figures">{rung.analysis.expansion.appen?.toFixed(2)}</td>
+                <Fits moved={rung} />
+                <td>
+                  {i > 0 && (
+                    <Button size="small" onClick={() => onTake(rung.lines, `Crazing ladder, step ${i}`)}>
+                      Take step {i}
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+function Fits({ moved }: { moved: Moved }) {
+  return moved.fits.map((fit, i) => <td key={i}>{fit ? <Verdict band={fit} /> : '–'}</td>);
+}
+
+function Swap(shared: Shared) {
+  const { lines, book, bodies } = shared;
+  const base = [...new Set(lines.filter((line) => !line.addition).map((line) => line.material))];
+  const [from, setFrom] = useState<string | null>(null);
+  const [to, setTo] = useState<string | null>(null);
+  const out = from !== null && base.includes(from) ? from : (base[0] ?? null);
+  const others = book.materials.map((material) => material.name).filter((name) => !base.includes(name));
+  const outcome = useMemo(
+    () => (out && to ? attempt(() => swapMaterial(lines, out, [to], bodies, book)) : null),
+    [lines, out, to, bodies, book],
+  );
+  return (
+    <>
+      <div className={css.fields}>
+        <Choice label="Take out" options={base} value={out} onChange={setFrom} />
+        <Choice label="Put in" options={others} value={to} onChange={setTo} none="choose" />
+        <p className="small quiet">The rest is weighed anew so that the unity formula stays.</p>
+      </div>
+      {outcome && <Outcome {...shared} outcome={outcome} note={`${to} for ${out}`} />}
+    </>
+  );
+}
+
+function Alkali(shared: Shared) {
+  const { lines, book, bodies } = shared;
+  const [to, setTo] = useState<AlkaliMove>('boron');
+  const [percent, setPercent] = useState<number | null>(25);
+  const outcome = useMemo(
+    () => (percent ? attempt(() => moveAlkali(lines, to, percent / 100, bodies, book)) : null),
+    [lines, to, percent, bodies, book],
+  );
+  return (
+    <>
+      <div className={css.fields}>
+        <NumberField
+          label="Soda and potash replaced, %"
+          value={percent}
+          onChange={setPercent}
+          fault={percent !== null && (percent <= 0 || percent > 100) ? 'Above 0, at most 100.' : undefined}
+        />
+        <Choice label="By" options={ALKALI_MOVES} value={to} onChange={(next) => setTo(next ?? 'boron')} />
+        <p className="small quiet">
+          Mole for mole; a recipe is found from what is in it and the usual sources.
+        </p>
+      </div>
+      {outcome && <Outcome {...shared} outcome={outcome} note={`${percent} % of the alkalis to ${to}`} />}
+    </>
+  );
+}
+
+/** A rework, or in words why there is none. */
+function attempt(work: () => Reworked): Reworked | string {
+  try {
+    return work();
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
+/** Misses above this share of what was wanted are said aloud. */
+const PLAIN_MISS = 0.05;
+
+function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked | string; note: string }) {
+  if (typeof outcome === 'string') return <p className="heat">It cannot be done: {outcome}.</p>;
+  const { analysis, lines, worst, costs } = outcome;
+  const misses = Object.entries(outcome.miss).filter(([, n]) => Math.abs(n) > 0.02);
+  return (
+    <div className={css.outcome}>
+      <table aria-label="The recipe it comes to">
+        <tbody>
+          {lines.map((line) => (
+            <tr key={`${line.addition}${line.material}`}>
+              <td>
+                {line.addition && '+ '}
+                {line.material}
+              </td>
+              <td className="figures">{line.amount.toFixed(2)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div>
+        <p>
+          Expansion <b className="figures">{analysis.expansion.appen?.toFixed(2)}</b>, {analysis.mapField},
+          silica : alumina <span className="figures">{analysis.silicaAlumina?.toFixed(2)}</span>
+        </p>
+        <dl className={css.verdicts}>
+          {names.map((name, i) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>{outcome.fits[i] ? <Verdict band={outcome.fits[i]} /> : '–'}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className={worst > PLAIN_MISS ? 'heat' : 'small quiet'}>
+          {worst > PLAIN_MISS
+            ? `It misses the formula: ${misses.map(([oxide, n]) => `${oxide} by ${n.toFixed(2)}`).join(', ')}.`
+            : `The formula is met within ${(worst * 100).toFixed(1)} %.`}
+        </p>
+        {costs.length > 0 && (
+          <>
+            <h3>What it costs</h3>
+            <ul>
+              {costs.map((cost) => (
+                <li key={cost}>{cost}</li>
+              ))}
+            </ul>
+          </>
+        )}
+        <Button onClick={() => onTake(lines, note)}>Take this recipe</Button>
+      </div>
+    </div>
+  );
+}

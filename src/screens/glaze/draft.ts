@@ -1,0 +1,104 @@
+import { ulid } from 'ulid';
+import type { Line, MaterialBook } from '@/core/chemistry';
+import { baseTotal, readAmount } from '@/core/recipe';
+
+/** One line as it is typed: nothing is thrown away that is not understood. */
+export interface Row {
+  readonly key: string;
+  readonly material: string;
+  readonly amount: string;
+}
+
+/** A recipe as it is typed: the base, and what is laid on top of it. */
+export interface RecipeText {
+  readonly base: readonly Row[];
+  readonly additions: readonly Row[];
+  readonly note: string;
+}
+
+/** A line to be filled in. */
+export function blankRow(): Row {
+  return { key: ulid(), material: '', amount: '' };
+}
+
+const isBlank = (row: Row) => row.material.trim() === '' && row.amount.trim() === '';
+
+/** Exactly one blank line at the end. */
+export function withBlankEnd(rows: readonly Row[], blank: Row = blankRow()): readonly Row[] {
+  const last = rows.findLastIndex((row) => !isBlank(row));
+  const kept = rows.slice(0, last + 1);
+  return [...kept, rows[last + 1] ?? blank];
+}
+
+/** Recipe lines as text to be edited; `name` makes the keys, so that server and browser agree. */
+export function textOf(lines: readonly Line[], name: string): RecipeText {
+  const rows = (addition: boolean): readonly Row[] =>
+    withBlankEnd(
+      lines
+        .filter((line) => Boolean(line.addition) === addition)
+        .map(({ material, amount }, i) => ({
+          key: `${name}${addition ? '+' : ''}${i}`,
+          material,
+          amount: String(Number(amount.toFixed(3))),
+        })),
+      { key: `${name}${addition ? '+' : ''}end`, material: '', amount: '' },
+    );
+  return { base: rows(false), additions: rows(true), note: '' };
+}
+
+/** The most lines a recipe may have. */
+export const MOST_LINES = 200;
+
+/** What a typed recipe comes to. */
+export interface Understood {
+  /** Every line that can be reckoned with. */
+  readonly lines: readonly Line[];
+  /** What must be mended before it can be saved, by row key. */
+  readonly faults: Readonly<Record<string, string>>;
+  /** What is worth a look, by row key. */
+  readonly hints: Readonly<Record<string, string>>;
+  /** What is wrong with the whole; null when nothing is. */
+  readonly whole: string | null;
+}
+
+/**
+ * Reads a recipe as it is typed: what can be reckoned with, and what is wrong where. A half-typed line does
+ * not stand in the way of the others.
+ */
+export function understand(text: RecipeText, book: MaterialBook): Understood {
+  const faults: Record<string, string> = {};
+  const hints: Record<string, string> = {};
+  const lines: Line[] = [];
+  const seen = new Set<string>();
+  for (const [rows, addition] of [
+    [text.base, false],
+    [text.additions, true],
+  ] as const) {
+    for (const row of rows.filter((one) => !isBlank(one))) {
+      const material = row.material.trim();
+      const { amount, fault } = readAmount(row.amount);
+      if (fault) faults[row.key] = fault;
+      else if (material === '') faults[row.key] = 'Which material?';
+      else if (amount === null) hints[row.key] = 'How much?';
+      else lines.push({ material, amount, addition });
+      if (material && !book.find(material)) hints[row.key] ??= 'Not in the book: reckoned without it.';
+      const twice = `${addition}${material.toLowerCase()}`;
+      if (material && seen.has(twice)) hints[row.key] ??= 'Here twice: counted together.';
+      seen.add(twice);
+    }
+  }
+  return { lines, faults, hints, whole: wholeFault(lines, text) };
+}
+
+function wholeFault(lines: readonly Line[], text: RecipeText): string | null {
+  const typed = [...text.base, ...text.additions].filter((row) => !isBlank(row)).length;
+  if (typed > MOST_LINES) return `${typed} lines: more than ${MOST_LINES}. Is that one recipe?`;
+  if (typed > 0 && !(baseTotal(lines) > 0)) return 'The base adds up to 0: nothing to weigh.';
+  return null;
+}
+
+/** Lines that lack an amount: they may be half-typed while reckoning, not when saving. */
+export function unfinished(text: RecipeText): Readonly<Record<string, string>> {
+  const rows = [...text.base, ...text.additions].filter((row) => row.material.trim() && !row.amount.trim());
+  return Object.fromEntries(rows.map((row) => [row.key, 'How much?']));
+}

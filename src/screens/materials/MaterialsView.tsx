@@ -1,0 +1,119 @@
+'use client';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { cautionsOf, materialBook, type Material } from '@/core/chemistry';
+import type { StudioMaterial } from '@/records/materials';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { OxideName } from '@/ui/Oxide';
+import css from '@/ui/cards.module.css';
+import { MaterialCard } from './MaterialCard';
+import sheet from './materials.module.css';
+
+interface Props {
+  readonly own: readonly StudioMaterial[];
+  /** The material being changed, by name; "new" for another; null for none. */
+  readonly changing: string | null;
+  /** A name to begin a new one with. */
+  readonly name: string;
+  readonly mayChange: boolean;
+}
+
+/** What is on the shelf: built-in materials and the studio's own, with analysis, loss in the fire and cautions. */
+export function MaterialsView({ own, changing, name, mayChange }: Props) {
+  const [wanted, setWanted] = useState('');
+  const book = useMemo(() => materialBook(own), [own]);
+  const shown = book.materials.filter((material) =>
+    material.name.toLowerCase().includes(wanted.trim().toLowerCase()),
+  );
+  const chosen = changing === null ? undefined : book.find(changing);
+  const open = mayChange && changing !== null;
+  return (
+    <>
+      <GuideWords first={shown[0]?.name ?? 'Materials'} last={shown.at(-1)?.name} />
+      <div className={css.titleRow}>
+        <h1>Materials</h1>
+        <TextField
+          label="Name"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          sx={{ maxWidth: 260 }}
+        />
+        <span style={{ display: 'flex', gap: 10, marginLeft: 'auto' }}>
+          <LinkButton href="/glazes">Glazes</LinkButton>
+          {mayChange && (
+            <LinkButton variant="contained" href="/glazes/materials?change=new">
+              Add a material
+            </LinkButton>
+          )}
+        </span>
+      </div>
+      <p className="small quiet" style={{ marginBottom: 12 }}>
+        Plain names are theoretical formulas; “typical” ones are analyses from memory. Put your supplier’s
+        analysis in their place: everything is reckoned anew with it.
+      </p>
+      <div className={css.columns} style={open ? undefined : { gridTemplateColumns: '1fr' }}>
+        <ul className={css.list}>
+          {shown.length === 0 && <li className={sheet.row}>None of that name.</li>}
+          {shown.map((material) => (
+            <Row
+              key={material.name}
+              material={material}
+              own={own.some((one) => one.name === material.name)}
+              mayChange={mayChange}
+            />
+          ))}
+        </ul>
+        {open && (
+          <MaterialCard
+            key={changing}
+            material={chosen ?? null}
+            own={own.find((one) => one.name === chosen?.name) ?? null}
+            name={name}
+          />
+        )}
+      </div>
+    </>
+  );
+}
+
+function Row({ material, own, mayChange }: { material: Material; own: boolean; mayChange: boolean }) {
+  const cautions = cautionsOf(material);
+  const link = `/glazes/materials?change=${encodeURIComponent(material.name)}`;
+  return (
+    <li className={sheet.row}>
+      <span>
+        <b className={css.name}>
+          {mayChange ? (
+            <Link href={link} scroll={false}>
+              {material.name}
+            </Link>
+          ) : (
+            material.name
+          )}
+        </b>
+        <span className="small quiet">
+          {own ? `your own: ${material.source || 'no source'}` : material.source}
+        </span>
+      </span>
+      <span>
+        <span className={sheet.analysis}>
+          {Object.entries(material.analysis)
+            .sort((a, b) => b[1] - a[1])
+            .map(([oxide, percent]) => (
+              <span key={oxide}>
+                <OxideName oxide={oxide} /> <span className="figures">{Number(percent.toFixed(1))}</span>
+              </span>
+            ))}
+          {material.loi > 0.05 && (
+            <span className="quiet">
+              lost <span className="figures">{material.loi.toFixed(1)}</span>
+            </span>
+          )}
+        </span>
+        {cautions.length > 0 && <span className="small heat">{cautions.join(' ')}</span>}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,46 @@
+import { isOxide, type Analysis } from '@/core/chemistry';
+import { readAmount } from '@/core/recipe';
+
+/** An analysis as it is typed: "SiO2 66.5, Al2O3 18". */
+export function analysisText(analysis: Analysis): string {
+  return Object.entries(analysis)
+    .map(([oxide, percent]) => `${oxide} ${Number(percent.toFixed(3))}`)
+    .join('\n');
+}
+
+/** What was typed as an analysis, and what of it is wrong. */
+export interface ReadAnalysis {
+  readonly analysis: Readonly<Record<string, number>>;
+  readonly total: number;
+  readonly faults: readonly string[];
+}
+
+/**
+ * Reads an analysis, an oxide and its weight % a line or between semicolons; capitals are put right.
+ *
+ * @example readAnalysis('sio2 66,5\nAl2O3 18').analysis // { SiO2: 66.5, Al2O3: 18 }
+ */
+export function readAnalysis(text: string): ReadAnalysis {
+  const analysis: Record<string, number> = {};
+  const faults: string[] = [];
+  for (const part of text.split(/\r?\n|;/).map((one) => one.trim())) {
+    if (part === '') continue;
+    const [, written = '', number = ''] = /^([A-Za-z][A-Za-z0-9]*)[\s:=\t]*(.*)$/.exec(part) ?? [];
+    const oxide = properCase(written);
+    const { amount, fault } = readAmount(number);
+    if (!written) faults.push(`${part}: write an oxide and its percent, such as SiO2 66.5.`);
+    else if (!isOxide(oxide)) faults.push(`${written} is no oxide I know.`);
+    else if (fault) faults.push(`${oxide}: ${fault}`);
+    else if (amount === null) faults.push(`${oxide}: how much?`);
+    else if (oxide in analysis) faults.push(`${oxide} is here twice.`);
+    else analysis[oxide] = amount;
+  }
+  return { analysis, total: Object.values(analysis).reduce((sum, share) => sum + share, 0), faults };
+}
+
+/** "al2o3" as it is written: Al2O3. Every element of an oxide but oxygen comes first. */
+function properCase(written: string): string {
+  const [, metal = '', rest = ''] = /^([a-z]{1,2}?)(\d*(?:o|c)?\d*)$/i.exec(written) ?? [];
+  const name = metal.charAt(0).toUpperCase() + metal.slice(1).toLowerCase() + rest.toUpperCase();
+  return isOxide(written) ? written : name;
+}
