@@ -200,6 +200,7 @@ async function fire(
         follows: null,
         stage: 'after' as const,
         colour: null,
+        boilTest: null,
         ...result,
       };
     });

@@ -164,7 +164,7 @@ export async function headwordsOf(base: Db, glazeId: string) {
   return base('headword as h')
     .join('entry as e', 'e.headword_id', 'h.id')
     .where((where) => void where.where('h.base_glaze_id', glazeId).orWhere('h.top_glaze_id', glazeId))
-    .where('e.proofs', '>', 0)
+    .whereNotNull('e.first_at')
     .groupBy('h.id', 'h.text')
     .orderBy('h.text')
     .select<{ id: string; text: string; proofs: number }[]>(

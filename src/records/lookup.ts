@@ -91,7 +91,9 @@ function named(
     .limit(EACH)
     .select('id', `${column} as label`);
   if (table === 'headword')
-    void query.whereExists(base('entry').whereRaw('entry.headword_id = headword.id').where('proofs', '>', 0));
+    void query.whereExists(
+      base('entry').whereRaw('entry.headword_id = headword.id').whereNotNull('entry.first_at'),
+    );
   else void query.whereNull('ended_at');
   for (const word of words.filter((w) => w !== 'over'))
     void query.whereILike(column, `%${word.replace(/[\\%_]/g, '\\$&')}%`);

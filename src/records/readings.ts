@@ -16,6 +16,8 @@ export interface ReadingDraft {
   /** "#rrggbb", or null to use the colour measured from the photo. */
   readonly colour: string | null;
   readonly note: string;
+  /** Boiled and frozen to bring crazing out early; null when not done. */
+  readonly boilTest: 'passed' | 'failed' | null;
   readonly defects: readonly {
     readonly defect: DefectId;
     readonly severity: 1 | 2 | 3;
@@ -97,6 +99,7 @@ async function addReading(
     movement: reading.movement,
     colour: reading.colour,
     note: reading.note,
+    boil_test: reading.boilTest,
     member_id: memberId,
     at,
   });
@@ -134,6 +137,7 @@ export interface StoredReading {
   readonly movement: string | null;
   readonly colour: string | null;
   readonly note: string;
+  readonly boilTest: ReadingDraft['boilTest'];
   readonly at: Date;
   readonly by: string;
   readonly ended: boolean;
@@ -159,6 +163,7 @@ export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise
     movement: row.movement,
     colour: row.colour,
     note: row.note,
+    boilTest: row.boil_test,
     at: row.at,
     by: row.by,
     ended: row.ended_at !== null,

@@ -9,6 +9,7 @@ export interface WallEntry {
   readonly topId: string;
   readonly baseTimes: number;
   readonly topTimes: number;
+  /** 0 when only an older recipe, or a firing that missed its cone, was read. */
   readonly proofs: number;
   readonly agreeing: number;
   readonly worstDefect: string | null;
@@ -34,7 +35,7 @@ export function wallQuery(base: Db, { grounds, cone, atmosphere }: WallChoice) {
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereIn('e.ground_id', grounds)
     .where({ 'e.cone': cone, 'e.atmosphere': atmosphere, 'e.firings': 1 })
-    .where('e.proofs', '>', 0)
+    .whereNotNull('e.first_at')
     .whereBetween('h.depth', [1, 2])
     .whereNotNull('h.base_glaze_id')
     .select(
@@ -83,7 +84,7 @@ export async function wallChoices(base: Db) {
     .join('ground as g', 'g.id', 'e.ground_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .join('body as b', 'b.id', 'g.body_id')
-    .where('e.proofs', '>', 0)
+    .whereNotNull('e.first_at')
     .whereNotNull('h.base_glaze_id')
     .groupBy('g.id', 'g.name', 'g.slips', 'b.colour_oxidation', 'e.cone', 'e.atmosphere')
     .orderBy('proofs', 'desc')

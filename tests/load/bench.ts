@@ -10,7 +10,7 @@ import { openingOf } from '../../src/records/openings';
 import { savePieces } from '../../src/records/pieces';
 import { recordPiece } from '../../src/records/readings';
 import { wallChoices, wallEntries, wallQuery } from '../../src/records/wall';
-import { dip, fired, freshStudio, tile } from '../records/studio';
+import { dip, fired, freshStudio, reading, tile } from '../records/studio';
 import { fillStudio } from './fill';
 
 async function timed(
@@ -71,17 +71,8 @@ async function saves(facts: Awaited<ReturnType<typeof studio>>): Promise<void> {
   );
   const { firingId } = await fired(facts, Array.from({ length: 200 }, draft));
   const { pieces } = await openingOf(base, firingId);
-  const blank = {
-    follows: null,
-    stage: 'after',
-    surface: 'gloss',
-    movement: 'stable',
-    colour: '#808080',
-    note: '',
-    defects: [],
-  } as const;
   const read = (i: number) => {
-    const readings = pieces[i]!.zones.map((zone) => ({ ...blank, id: newId(), zoneId: zone.id }));
+    const readings = pieces[i]!.zones.map((zone) => reading(zone.id));
     return recordPiece(base, member, {
       pieceId: pieces[i]!.id,
       firingId,

@@ -33,7 +33,7 @@ async function spreadEntries(base: Db): Promise<void> {
     .insert([...unique.values()])
     .onConflict('key_hash')
     .ignore();
-  await base.raw('analyze table entry');
+  await base.raw('analyze table entry, headword, zone, reading, firing, firing_piece, piece');
 }
 
 /** Steps of a plan: table and index used. */
@@ -56,7 +56,8 @@ test('the wall reads one range of the entry index, and a headword by its key', a
 
 test('the proofs of an entry, a load, a list and a number are found by index', async () => {
   const { base } = studio;
-  const entry = await base('entry').orderBy('proofs', 'desc').first('id');
+  // The least proved: in a studio of two glazes the best proved entry is a large part of all zones.
+  const entry = await base('entry').where('proofs', '>', 0).orderBy('proofs').first('id');
   const proofs = await planOf(base, proofRows(base, [entry.id]));
   expect(proofs.z).toBe('zone_entry_id_ended_at_index');
   expect(proofs.r).toBe('reading_zone_id_ended_at_at_index');

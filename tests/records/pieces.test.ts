@@ -7,7 +7,16 @@ import { listPieces, piecePage, waitingPieces } from '@/records/piecePages';
 import { correctPiece, savePieces } from '@/records/pieces';
 import { recordPiece, type ReadingDraft } from '@/records/readings';
 import { wallEntries } from '@/records/wall';
-import { dip, emptyFiring, fired, freshBase, freshStudio, tile, type Studio } from './studio';
+import {
+  dip,
+  emptyFiring,
+  fired,
+  freshBase,
+  freshStudio,
+  reading as soundReading,
+  tile,
+  type Studio,
+} from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -15,18 +24,12 @@ beforeAll(async () => {
 });
 afterAll(() => studio.base.destroy());
 
-const reading = (zoneId: string, more: Partial<ReadingDraft> = {}): ReadingDraft => ({
-  id: newId(),
-  zoneId,
-  follows: null,
-  stage: 'after',
-  surface: 'satin',
-  movement: 'stable',
-  colour: '#cccccc',
-  note: '',
-  defects: [{ defect: 'pinholing', severity: 2, place: 'overlap' }],
-  ...more,
-});
+const reading = (zoneId: string, more: Partial<ReadingDraft> = {}): ReadingDraft =>
+  soundReading(zoneId, {
+    surface: 'satin',
+    defects: [{ defect: 'pinholing', severity: 2, place: 'overlap' }],
+    ...more,
+  });
 
 test('the schema goes up and down without a rest', async () => {
   const base = await freshBase('migrations');
@@ -35,7 +38,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect(await migrate(base)).toHaveLength(3);
+  expect(await migrate(base)).toHaveLength(4);
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });

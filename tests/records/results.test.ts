@@ -7,13 +7,11 @@ import { newId } from '@/records/db';
 import { Refusal } from '@/records/faults';
 import { advanceFiring } from '@/records/firings';
 import { lookUp } from '@/records/lookup';
-import { openingOf } from '@/records/openings';
 import { addPhoto, pictureAt } from '@/records/photos';
 import { piecePage } from '@/records/piecePages';
-import { recordPiece } from '@/records/readings';
 import { folderStore, type Store } from '@/records/store';
 import { todayIn } from '@/records/today';
-import { dip, fired, freshStudio, tile, type Studio } from './studio';
+import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;
 let folder: string;
@@ -44,35 +42,12 @@ async function snapshot(): Promise<Buffer> {
     .toBuffer();
 }
 
-async function readAll(firingId: string, surface: 'gloss' | 'satin'): Promise<void> {
-  for (const piece of (await openingOf(studio.base, firingId)).pieces) {
-    const readings = piece.zones.map((zone) => ({
-      id: newId(),
-      zoneId: zone.id,
-      follows: null,
-      stage: 'after' as const,
-      surface,
-      movement: null,
-      colour: null,
-      note: '',
-      defects: [],
-    }));
-    await recordPiece(studio.base, studio.member, {
-      pieceId: piece.id,
-      firingId,
-      state: 'read',
-      fate: 'keep',
-      readings,
-    });
-  }
-}
-
 test('a photo loses its metadata, gives each zone its swatch and colour, and is stored once', async () => {
   const { base, member, glazes } = studio;
   const { firingId, ids } = await fired(studio, [
     tile(studio, [dip(glazes.Sleeper, 0, 0.5), dip(glazes.Limewash, 0.5, 1)]),
   ]);
-  await readAll(firingId, 'satin');
+  await readAll(studio, firingId, () => ({ surface: 'satin', movement: null, colour: null }));
   const photo = { id: newId(), pieceId: ids[0]!, firingId, bytes: await snapshot() };
   const { hash, frame } = await addPhoto(base, store, member, photo);
   await addPhoto(base, store, member, photo);
@@ -114,8 +89,8 @@ test('proofs of a firing more than half a cone off are shown apart and not count
   const { base, member, glazes } = studio;
   const draft = tile(studio, [dip(glazes.Limewash, 0, 1, { times: 3 })]);
   const [good, hot] = [await fired(studio, [draft, draft]), await fired(studio, [draft])];
-  await readAll(good.firingId, 'satin');
-  await readAll(hot.firingId, 'gloss');
+  await readAll(studio, good.firingId, () => ({ surface: 'satin', movement: null, colour: null }));
+  await readAll(studio, hot.firingId, () => ({ surface: 'gloss', movement: null, colour: null }));
   const sense = async () => {
     const row = await base('headword').where({ text: 'Limewash' }).first('id');
     return (await headwordPage(base, row.id)).senses.find((one) => one.stack[0]!.times === 3)!;

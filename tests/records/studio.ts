@@ -5,7 +5,9 @@ import { addKiln, advanceFiring, loadPieces, saveFiring } from '@/records/firing
 import { saveGlaze } from '@/records/glazes';
 import { addMember } from '@/records/members';
 import { migrate } from '@/records/migrate';
+import { openingOf } from '@/records/openings';
 import { savePieces, type PieceDraft } from '@/records/pieces';
+import { recordPiece, type ReadingDraft } from '@/records/readings';
 
 /** A small studio in a database of its own, for one test file. */
 export interface Studio {
@@ -141,4 +143,33 @@ export async function emptyFiring(
     null,
   );
   return id;
+}
+
+/** What is said of a sound zone, with what differs. */
+export function reading(zoneId: string, more: Partial<ReadingDraft> = {}): ReadingDraft {
+  return {
+    id: newId(),
+    zoneId,
+    follows: null,
+    stage: 'after',
+    surface: 'gloss',
+    movement: 'stable',
+    colour: '#cccccc',
+    note: '',
+    boilTest: null,
+    defects: [],
+    ...more,
+  };
+}
+
+/** Reads every zone of a fired load; `look` says what is on the n-th piece. */
+export async function readAll(
+  { base, member }: Studio,
+  firingId: string,
+  look: (n: number) => Partial<ReadingDraft> = () => ({}),
+): Promise<void> {
+  for (const [n, piece] of (await openingOf(base, firingId)).pieces.entries()) {
+    const readings = piece.zones.map((zone) => reading(zone.id, look(n)));
+    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+  }
 }

@@ -109,7 +109,7 @@ function countOf(tiles: readonly FitTile[]): number {
   return tiles.reduce((sum, { count = 1 }) => sum + count, 0);
 }
 
-const STEP = 0.01;
+const STEP = 0.02;
 const SCATTERS = [0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.65, 0.8];
 
 function mostLikely(tiles: readonly FitTile[]) {

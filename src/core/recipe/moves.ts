@@ -220,6 +220,16 @@ export function moveAlkali(
   return rework(lines, target, materials, bodies, book, costs);
 }
 
+/** What is left of a base after the fire, g. */
+function firedYield(lines: readonly Line[], book: MaterialBook): number {
+  return lines
+    .filter((line) => !line.addition)
+    .reduce((sum, { material, amount }) => {
+      const stays = Object.values(book.find(material)?.analysis ?? {}).reduce((all, n) => all + n, 0);
+      return sum + (amount * stays) / 100;
+    }, 0);
+}
+
 /** Solves for the base, and lays the additions of the old recipe on top again. */
 function rework(
   lines: readonly Line[],
@@ -230,6 +240,10 @@ function rework(
   costs: readonly string[],
 ): Reworked {
   const { lines: base, miss, worst } = solveUnity(target, [...new Set(materials)], book);
-  const additions = lines.filter((line) => line.addition);
+  // A base that loses less in the fire leaves more glass: additions grow with it, so that their share stays.
+  const more = firedYield(base, book) / firedYield(normalise(lines), book);
+  const additions = lines
+    .filter((line) => line.addition)
+    .map((line) => ({ ...line, amount: line.amount * more }));
   return { ...moved([...base, ...additions], bodies, book), miss, worst, costs };
 }

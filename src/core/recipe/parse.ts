@@ -3,11 +3,16 @@ import { understandMaterial, type Line, type MaterialBook } from '../chemistry';
 /** What is wrong with an amount as written; null when nothing is. */
 export type AmountFault = string | null;
 
+/** Ways of writing thousands: 1,000 and 1 000 and 1.000; three decimals after a point are taken at their word. */
+const THOUSANDS = [
+  /^[+-]?\d{1,3}([, '\u00a0\u202f]\d{3})+([.,]\d+)?$/,
+  /^[+-]?\d{1,3}(\.000|(\.\d{3}){2,})$/,
+];
+
 /**
  * Reads an amount as people write it: comma or point for the decimals, a percent sign or a g after it.
  *
- * A comma or point before exactly three digits could be a thousands separator and is refused rather than
- * guessed at.
+ * What could be a thousands separator is refused rather than guessed at.
  *
  * @returns the number, or null with what is wrong; a blank has neither
  * @example readAmount('12,5') // { amount: 12.5, fault: null }
@@ -16,7 +21,7 @@ export function readAmount(written: string): { readonly amount: number | null; r
   const text = written.trim().replace(/\s*(%|g|grams?|parts?)$/i, '');
   if (text === '') return { amount: null, fault: null };
   const wrong = (fault: string) => ({ amount: null, fault });
-  if (/^[+-]?\d{1,3}([., '\u00a0\u202f]\d{3})+([.,]\d+)?$/.test(text) && !/^[+-]?0[.,]/.test(text))
+  if (THOUSANDS.some((pattern) => pattern.test(text)) && !/^[+-]?0[.,]/.test(text))
     return wrong(
       `${text}: is that thousands or decimals? Write ${text.replace(/\D/g, '')} or one more decimal.`,
     );
@@ -101,7 +106,7 @@ function fromCells(cells: readonly string[]): readonly [string, string] {
 
 function fromWords(text: string): readonly [string, string] {
   const last = NUMBER_LAST.exec(text);
-  if (last?.[1]) return [last[1], last[2]!];
+  if (last) return [last[1]!, last[2]!];
   const first = NUMBER_FIRST.exec(text);
   return first ? [first[2]!, first[1]!] : [text, ''];
 }

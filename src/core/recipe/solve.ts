@@ -16,6 +16,27 @@ export interface Solution {
 /** Oxides wanted in less than this count as if this much were wanted, so that a trace does not rule. */
 const TRACE = 0.1;
 
+/**
+ * Non-negative least squares. Columns are brought to one length first, and a tolerance too strict for the
+ * columns is eased step by step: nearly equal materials make the search go round in circles.
+ */
+function leastSquares(matrix: readonly (readonly number[])[], wanted: readonly number[]): number[] {
+  const lengths = matrix[0]!.map((_, j) => Math.hypot(...matrix.map((row) => row[j]!)) || 1);
+  const scaled = matrix.map((row) => row.map((n, j) => n / lengths[j]!));
+  for (let gradientTolerance = 1e-9; ; gradientTolerance *= 100) {
+    try {
+      const { K } = fcnnls(
+        scaled,
+        wanted.map((n) => [n]),
+        { gradientTolerance },
+      );
+      return K.to1DArray().map((n, j) => n / lengths[j]!);
+    } catch (error) {
+      if (gradientTolerance > 1e-2) throw error;
+    }
+  }
+}
+
 /** Less of a material than this (percent) is not worth weighing. */
 const LEAST_PERCENT = 0.05;
 
@@ -49,8 +70,8 @@ export function solveUnity(
   const matrix = oxides.map((oxide) =>
     columns.map((column, j) => ((column[oxide] ?? 0) / 100) * molesOf[j]! * weight(oxide)),
   );
-  const wanted = oxides.map((oxide) => [(target[oxide] ?? 0) * weight(oxide)]);
-  const grams = fcnnls(matrix, wanted).K.to1DArray();
+  const wanted = oxides.map((oxide) => (target[oxide] ?? 0) * weight(oxide));
+  const grams = leastSquares(matrix, wanted);
   const total = grams.reduce((sum, each) => sum + each, 0);
   if (!(total > 0)) throw new RangeError('none of these materials brings what is wanted');
   const lines = materials

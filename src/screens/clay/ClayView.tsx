@@ -1,8 +1,10 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { bodyFigure, VERDICTS, type Calibration, type Verdict } from '@/core/fit';
 import type { Body } from '@/records/bodies';
 import type { StudioTile } from '@/records/fitTiles';
 import { GuideWords } from '@/ui/frame';
+import { PerKelvin } from '@/ui/Oxide';
 import { BodyCard } from '../clays/BodyCard';
 import { Evidence } from './Evidence';
 import type { Judged } from './judge';
@@ -47,11 +49,11 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         <dl className={css.facts}>
           <Fact name="Shrinks" value={body.shrinkage} unit="%" />
           <Fact name="Absorbs" value={body.absorption} unit="%" />
-          <Fact name="Expansion, sheet" value={body.expansion} unit="× 10⁻⁶/K" />
+          <Fact name="Expansion, sheet" value={body.expansion} unit={<PerKelvin />} />
           <Fact
             name="Expansion, your tiles"
             value={calibration?.enough ? calibration.limit.value : null}
-            unit="× 10⁻⁶/K"
+            unit={<PerKelvin />}
           />
         </dl>
       </header>
@@ -116,7 +118,7 @@ function Fired({ colour, word }: { colour: string; word: string }) {
   );
 }
 
-function Fact({ name, value, unit }: { name: string; value: number | null; unit: string }) {
+function Fact({ name, value, unit }: { name: string; value: number | null; unit: ReactNode }) {
   return (
     <div>
       <dt>{name}</dt>

@@ -5,7 +5,7 @@ import {
   type AnalysisResult,
   type ExpansionSet,
 } from '@/core/chemistry';
-import { OxideName } from '@/ui/Oxide';
+import { OxideName, PerKelvin } from '@/ui/Oxide';
 import css from './glaze.module.css';
 
 const SETS = Object.keys(EXPANSION_SETS) as ExpansionSet[];
@@ -23,7 +23,7 @@ export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
     <section className={css.expansion} aria-label="Expansion">
       <p>
         Expansion <b className={css.big}>{expansion.appen.toFixed(2)}</b>{' '}
-        <span className="figures">± {FACTOR_MISS} × 10⁻⁶/K</span> <span className="quiet">(Appen)</span>
+        <span className="figures">± {FACTOR_MISS}</span> <PerKelvin /> <span className="quiet">(Appen)</span>
       </p>
       <svg viewBox={`-14 0 ${WIDTH + 28} 62`} role="img" aria-label={`${words}, 1e-6/K`}>
         <line x1={0} x2={WIDTH} y1={30} y2={30} stroke="var(--ink)" />
@@ -48,7 +48,7 @@ export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
           <g key={set}>
             <path d={`M${x(expansion[set]!)} 22v16`} stroke="var(--quiet)" strokeWidth={2} />
             <text x={x(expansion[set]!)} y={i ? 60 : 14} textAnchor="middle" className={css.tick}>
-              {set === 'winkelmannSchott' ? 'W & S' : 'E & T'}
+              {EXPANSION_SETS[set].name}
             </text>
           </g>
         ))}

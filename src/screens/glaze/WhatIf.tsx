@@ -16,6 +16,7 @@ import {
 } from '@/core/recipe';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
+import { PerKelvin } from '@/ui/Oxide';
 import { figureOf, Verdict, type ClayFit } from './FitRulers';
 import css from './glaze.module.css';
 
@@ -91,7 +92,8 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
     <>
       <p>
         Silica and kaolin in equal steps move this glaze by{' '}
-        <b className="figures">{ladder.movesBy.toFixed(2)} × 10⁻⁶/K</b> in all, and a gloss stays a gloss.{' '}
+        <b className="figures">{ladder.movesBy.toFixed(2)}</b> <PerKelvin /> in all, and a gloss stays a
+        gloss.{' '}
         {stuck.length > 0 && (
           <b className="heat">
             That is not enough to fit {stuck.join(' and ')}: replace soda and potash instead.

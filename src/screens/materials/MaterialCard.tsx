@@ -28,7 +28,7 @@ export function MaterialCard({ material, own, name }: Props) {
       id: own?.id ?? ulid(),
       name: material?.name ?? name,
       analysis: material ? analysisText(material.analysis) : '',
-      loi: material?.loi ?? (0 as number | null),
+      loi: Number((material?.loi ?? 0).toFixed(2)) as number | null,
       density: material?.density ?? null,
       source: own?.source ?? '',
     },

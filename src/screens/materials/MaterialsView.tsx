@@ -112,7 +112,7 @@ function Row({ material, own, mayChange }: { material: Material; own: boolean; m
             </span>
           )}
         </span>
-        {cautions.length > 0 && <span className="small heat">{cautions.join(' ')}</span>}
+        {cautions.length > 0 && <span className={sheet.caution}>{cautions.join(' ')}</span>}
       </span>
     </li>
   );

@@ -257,6 +257,16 @@ function PieceReader({
           onChange={(event) => change({ note: event.target.value })}
           multiline
         />
+        <details className={css.later} open={reading.boilTest !== null || undefined}>
+          <summary>Boil test</summary>
+          <p className="small">
+            Boiling water, then ice water, three times over, brings crazing out early. Gloves and eye
+            protection.
+          </p>
+          {choice('Boil test', ['passed', 'failed'] as const, reading.boilTest, (boilTest) =>
+            change({ boilTest: boilTest === reading.boilTest ? null : boilTest }),
+          )}
+        </details>
         <h2>Fate</h2>
         {choice('Fate', FATES, said.fate, (fate) => setSaid((before) => ({ ...before, fate })))}
         {theirs ? (

@@ -29,6 +29,7 @@ export function readingOf(said: Said, zone: OpeningPiece['zones'][number]): Read
     movement: (live?.movement ?? null) as ReadingDraft['movement'],
     colour: live?.colour ?? null,
     note: live?.note ?? '',
+    boilTest: live?.boilTest ?? null,
     defects: (live?.defects ?? []) as ReadingDraft['defects'],
   };
 }

@@ -16,6 +16,7 @@ const readingSchema = z.object({
     .regex(/^#[0-9a-f]{6}$/i, 'is no colour')
     .nullable(),
   note: z.string().max(2000, 'At most 2000 characters.'),
+  boilTest: z.enum(['passed', 'failed']).nullable().default(null),
   defects: z
     .array(z.object({ defect: defectId, severity: z.literal([1, 2, 3]), place: z.enum(PLACES) }))
     .max(20),

@@ -122,7 +122,7 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
                       data-place={`${r}.${c}`}
                       tabIndex={r === row && c === column ? 0 : -1}
                       aria-selected={key === chosen}
-                      aria-label={`${below.id === over.id ? below.name : `${over.name} over ${below.name}`}, ${cell ? `${cell.agreeing} of ${cell.proofs} agree` : 'not tried'}`}
+                      aria-label={`${below.id === over.id ? below.name : `${over.name} over ${below.name}`}, ${cell ? provedWords(cell) : 'not tried'}`}
                       className={css.cell}
                       data-mirror={(key === mirror && mirror !== lit) || undefined}
                       onClick={() => choose(r, c)}
@@ -193,6 +193,11 @@ function placeOf(key: string | null, glazes: readonly Named[]): readonly [number
   return at(baseId) >= 0 && at(topId) >= 0 ? [at(baseId), at(topId)] : [0, Math.min(1, glazes.length - 1)];
 }
 
+/** How well a cell is known, for ears. */
+function provedWords({ proofs, agreeing }: Cell): string {
+  return proofs === 0 ? 'an older recipe only' : `${agreeing} of ${proofs} agree`;
+}
+
 /** Left half on the light ground, right half on the dark; the top glaze once below, twice above. */
 function CellPicture({ cell }: { cell: Cell }) {
   return (
@@ -221,7 +226,11 @@ function CellPicture({ cell }: { cell: Cell }) {
         ))}
       </span>
       <span className={css.marks}>
-        <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} />
+        {cell.proofs === 0 ? (
+          'older'
+        ) : (
+          <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} />
+        )}
       </span>
       {cell.worst?.worstDefect && (
         <span className={css.glyph}>

@@ -1,0 +1,185 @@
+import { addBatch, addMeasure, batchesOf } from '@/records/batches';
+import { bucketCard } from '@/records/bucketCard';
+import { newId } from '@/records/db';
+import { Conflict, Refusal } from '@/records/faults';
+import { calibrations, fitTiles } from '@/records/fitTiles';
+import { newestVersions } from '@/records/glazes';
+import { listMaterials, saveMaterial, studioBook } from '@/records/materials';
+import { newestRecipes, saveRecipe, versionsOf, type RecipeDraft } from '@/records/recipes';
+import { wallEntries } from '@/records/wall';
+import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => (studio = await freshStudio('recipes')));
+afterAll(async () => studio.base.destroy());
+
+const LINES = [
+  { material: 'Soda feldspar, typical', amount: 45 },
+  { material: 'Silica', amount: 20 },
+  { material: 'Whiting', amount: 20 },
+  { material: 'Kaolin', amount: 15 },
+  { material: 'Tin oxide', amount: 4, addition: true },
+];
+
+async function draft(glazeId: string, more: Partial<RecipeDraft> = {}): Promise<RecipeDraft> {
+  const follows = (await newestVersions(studio.base)).get(glazeId)!;
+  return { id: newId(), glazeId, follows, wasWritten: false, lines: LINES, note: '', ...more };
+}
+
+test('a recipe is first written down for the version there is, then each change is a version of its own', async () => {
+  const { base, member, glazes } = studio;
+  const first = await draft(glazes.Limewash);
+  expect(await saveRecipe(base, member, first)).toBe(1);
+  const second = await draft(glazes.Limewash, {
+    wasWritten: true,
+    lines: LINES.map((line) => (line.material === 'Silica' ? { ...line, amount: 25 } : line)),
+    note: 'more silica',
+  });
+  expect(await saveRecipe(base, member, second)).toBe(2);
+  expect(await saveRecipe(base, member, second)).toBe(2);
+  const versions = await versionsOf(base, glazes.Limewash);
+  expect(versions.map(({ number, note, by, lines }) => [number, note, by, lines?.length])).toEqual([
+    [2, 'more silica', 'Ines Varga', 5],
+    [1, '', 'Ines Varga', 5],
+  ]);
+  expect((await newestRecipes(base)).map((recipe) => recipe.name)).toEqual(['Limewash']);
+  const changes = await base('change').where({ what: 'glaze_version', row_id: second.id });
+  expect(changes).toHaveLength(1);
+});
+
+test('two people writing the same recipe are told, and neither recipe is lost', async () => {
+  const { base, member, glazes } = studio;
+  const mine = await draft(glazes.Whitestrip);
+  const theirs = await draft(glazes.Whitestrip, { lines: LINES.slice(0, 3) });
+  await saveRecipe(base, member, theirs);
+  await expect(saveRecipe(base, member, mine)).rejects.toThrow(Conflict);
+  const error = await saveRecipe(base, member, mine).catch((caught: Conflict) => caught);
+  expect((error as Conflict).theirs).toMatchObject({ lines: LINES.slice(0, 3), by: 'Ines Varga' });
+  const [a, b] = await Promise.allSettled([
+    saveRecipe(base, member, await draft(glazes.Whitestrip, { wasWritten: true, note: 'a' })),
+    saveRecipe(
+      base,
+      member,
+      await draft(glazes.Whitestrip, { wasWritten: true, note: 'b', lines: LINES.slice(1) }),
+    ),
+  ]);
+  expect([a.status, b.status].sort()).toEqual(['fulfilled', 'rejected']);
+});
+
+test('a new version sets earlier proofs apart in every entry at once; the wall still shows them, as older', async () => {
+  const { base, member, glazes, bodyId } = studio;
+  await saveRecipe(base, member, await draft(glazes.Sleeper));
+  const { firingId } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
+  await readAll(studio, firingId, () => ({ defects: [{ defect: 'running', severity: 2, place: 'foot' }] }));
+  const proofs = async () =>
+    (await base('entry as e')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .where('h.text', 'Sleeper')
+      .first('e.*'))!;
+  expect(await proofs()).toMatchObject({ proofs: 1, worst_defect: 'running' });
+  await saveRecipe(base, member, await draft(glazes.Sleeper, { wasWritten: true, lines: LINES.slice(0, 4) }));
+  expect(await proofs()).toMatchObject({ proofs: 0, worst_defect: null });
+  const [ground] = await base('ground').where({ body_id: bodyId });
+  const wall = await wallEntries(base, { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' });
+  expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });
+  const [, older] = await versionsOf(base, glazes.Sleeper);
+  expect(older).toMatchObject({ number: 1, proofs: 1, defects: [{ defect: 'running', count: 1 }] });
+});
+
+test('crazed and sound tiles of known recipes are counted as evidence of a body’s limit; boil tests as age', async () => {
+  const { base, member, glazes, bodyId } = studio;
+  const recipes = {
+    Limewash: (await newestRecipes(base)).find((recipe) => recipe.name === 'Limewash')!.lines,
+    Sleeper: [
+      { material: 'Nepheline syenite, typical', amount: 80 },
+      { material: 'Whiting', amount: 20 },
+    ],
+  };
+  await saveRecipe(base, member, await draft(glazes.Sleeper, { wasWritten: true, lines: recipes.Sleeper }));
+  const load = [glazes.Limewash, glazes.Sleeper].flatMap((glaze) =>
+    [1, 2, 3, 4].map(() => tile(studio, [dip(glaze, 0, 1)])),
+  );
+  const { firingId } = await fired(studio, load);
+  await readAll(studio, firingId, (n) =>
+    n < 4
+      ? { boilTest: n === 0 ? 'passed' : null }
+      : { defects: [{ defect: 'crazing', severity: 2, place: 'everywhere' }] },
+  );
+  const tiles = (await fitTiles(base)).filter((one) => one.bodyId === bodyId);
+  const counts = tiles.map(({ glaze, crazed, ageMonths, count }) => [
+    glaze === glazes.Sleeper ? 'Sleeper' : 'Limewash',
+    crazed,
+    ageMonths === 24 ? 'boiled' : 'seen',
+    count,
+  ]);
+  expect(counts).toEqual(
+    expect.arrayContaining([
+      ['Limewash', false, 'boiled', 1],
+      ['Limewash', false, 'seen', 3],
+      ['Sleeper', true, 'seen', 4],
+    ]),
+  );
+  const learned = calibrations(tiles).get(bodyId)!;
+  expect(learned.enough).toBe(true);
+  const between = tiles.map((one) => one.glazeExpansion);
+  expect(learned.enough && learned.limit.value).toBeGreaterThan(Math.min(...between) - 1.5);
+  expect(learned.enough && learned.limit.value).toBeLessThan(Math.max(...between));
+});
+
+test('a material of the studio’s own stands before the built-in one, has one name, and changes under its lock', async () => {
+  const { base, member } = studio;
+  const whiting = {
+    id: newId(),
+    name: 'Whiting',
+    analysis: { CaO: 54, MgO: 1 },
+    loi: 43,
+    density: 2.7,
+    source: 'bag',
+  };
+  await saveMaterial(base, member, whiting, null);
+  await saveMaterial(base, member, whiting, null);
+  expect(await listMaterials(base)).toHaveLength(1);
+  expect((await studioBook(base)).find('whiting')?.analysis).toEqual({ CaO: 54, MgO: 1 });
+  await expect(saveMaterial(base, member, { ...whiting, id: newId() }, null)).rejects.toThrow(Refusal);
+  await saveMaterial(base, member, { ...whiting, loi: 42 }, 1);
+  await expect(saveMaterial(base, member, { ...whiting, loi: 41 }, 1)).rejects.toThrow(Conflict);
+  await base('material').delete();
+});
+
+test('a bucket keeps its measurements, each once, oldest the one it was mixed with', async () => {
+  const { base, member, glazes } = studio;
+  const batch = {
+    id: newId(),
+    glazeId: glazes.Limewash,
+    code: 'L7',
+    mixedOn: '2026-02-03',
+    specificGravity: 1.5,
+  };
+  await addBatch(base, member, batch);
+  const measure = {
+    id: newId(),
+    batchId: batch.id,
+    specificGravity: 1.47,
+    ml: 9000,
+    done: '350 ml water in',
+  };
+  await addMeasure(base, member, measure);
+  await addMeasure(base, member, measure);
+  const [history] = await batchesOf(base, glazes.Limewash);
+  expect(history).toMatchObject({ code: 'L7', versionNumber: 2 });
+  expect(history!.measures.map(({ specificGravity, done }) => [specificGravity, done])).toEqual([
+    [1.47, '350 ml water in'],
+    [1.5, 'mixed'],
+  ]);
+  await expect(addMeasure(base, member, { ...measure, id: newId(), batchId: newId() })).rejects.toThrow(
+    'not there',
+  );
+});
+
+test('the bucket card knows how a glaze came out alone, and what lies in it', async () => {
+  const { base, glazes } = studio;
+  const card = (await bucketCard(base, glazes.Limewash))!;
+  expect(card.materials).toContain('Tin oxide');
+  expect(card.looks[0]).toMatchObject({ ground: 'Cutting Red', cone: '6', surface: 'gloss', proofs: 4 });
+  expect(await bucketCard(base, newId())).toBeNull();
+});
