@@ -81,10 +81,9 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
   await signIn(page, 'teacher', 'signal-box-two');
   await page.goto('/glazes');
   await page.getByRole('link', { name: /Points Iron/ }).click();
+  await page.waitForLoadState('networkidle');
   await page.getByRole('combobox', { name: 'Base 1, material' }).focus();
   await page.keyboard.type('re');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: 'Base 1, amount' })).toBeFocused();
   await page.keyboard.type('60');
@@ -135,6 +134,7 @@ test('a bucket is brought right and the measurement kept; a material of our own 
   const before = await page.getByRole('region', { name: 'Expansion' }).locator('b').first().textContent();
 
   await page.goto('/glazes/materials?change=Whiting');
+  await page.waitForLoadState('networkidle');
   const card = page.getByRole('form', { name: 'Whiting' });
   await card.getByLabel('Analysis, weight % as weighed').fill('CaO 30\nNa2O 30\nXyz 2');
   await card.getByRole('button', { name: 'Use my analysis instead' }).click();
@@ -147,6 +147,7 @@ test('a bucket is brought right and the measurement kept; a material of our own 
   const after = await page.getByRole('region', { name: 'Expansion' }).locator('b').first().textContent();
   expect(Number(after)).toBeGreaterThan(Number(before) + 0.5);
   await page.goto('/glazes/materials?change=Whiting');
+  await page.waitForLoadState('networkidle');
   await card.getByLabel('Analysis, weight % as weighed').fill('CaO 56.03');
   await card.getByRole('button', { name: 'Save' }).click();
   await expect(page).toHaveURL(/materials$/);

@@ -31,6 +31,9 @@ import { Versions } from './Versions';
 import { WhatIf } from './WhatIf';
 import css from './glaze.module.css';
 
+/** The version that what is typed here comes after; a conflict hands the other person's over. */
+type Followed = Pick<RecipeVersion, 'id' | 'lines'>;
+
 interface Props {
   readonly glaze: { readonly id: string; readonly name: string; readonly colour: string };
   readonly versions: readonly RecipeVersion[];
@@ -103,10 +106,9 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
     setPasted(null);
     document.getElementById('recipe')?.scrollIntoView({ block: 'start' });
   };
-  const save = async (over: RecipeVersion | null = null) => {
+  const save = async (follows: Followed = opened) => {
     setTried(true);
     if (Object.keys({ ...missing, ...understood.faults }).length || understood.whole) return;
-    const follows = over ?? opened;
     const number = await act(() =>
       saveRecipeText({
         id: newId.current,
@@ -174,7 +176,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
                 mine: row.after === null ? 'none' : row.after.toFixed(2),
                 theirs: row.before === null ? 'none' : row.before.toFixed(2),
               }))}
-              onKeepMine={() => void save(versions[0]!.id === theirs.id ? versions[0]! : asVersion(theirs))}
+              onKeepMine={() => void save({ id: String(theirs.id), lines: theirs.lines as Line[] | null })}
             />
           ) : (
             <Faults faults={faults} />
@@ -244,19 +246,4 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
       <Versions versions={versions} colour={glaze.colour} onTake={take} />
     </div>
   );
-}
-
-/** The other person's version as a conflict hands it over. */
-function asVersion(theirs: Readonly<Record<string, unknown>>): RecipeVersion {
-  return {
-    id: String(theirs.id),
-    number: Number(theirs.number),
-    lines: theirs.lines as Line[] | null,
-    note: String(theirs.note),
-    at: new Date(String(theirs.created_at)),
-    by: theirs.by as string | null,
-    proofs: 0,
-    defects: [],
-    swatchHash: null,
-  };
 }

@@ -3,7 +3,7 @@ import Close from '@mui/icons-material/Close';
 import Autocomplete from '@mui/material/Autocomplete';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
-import { useState, type ClipboardEvent } from 'react';
+import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { cautionsOf, searchMaterials, type MaterialBook } from '@/core/chemistry';
 import { baseTotal } from '@/core/recipe';
 import { withBlankEnd, type RecipeText, type Row, type Understood } from './draft';
@@ -113,6 +113,9 @@ function RowFields({ row, name, fault, hint, book, percent, onChange, onRemove, 
     onPaste(pasted);
   };
   const options = searchMaterials(book, row.material).map((material) => material.name);
+  // What two letters come to: the name walked to in the list, else the likeliest; a name of one's own stays.
+  const walked = highlighted !== null && options.includes(highlighted) ? highlighted : options[0];
+  const meant = known ? row.material : (walked ?? row.material);
   return (
     <>
       <tr>
@@ -142,10 +145,16 @@ function RowFields({ row, name, fault, hint, book, percent, onChange, onRemove, 
                   htmlInput: { ...params.slotProps.htmlInput, 'aria-label': `${name}, material` },
                 }}
                 onPaste={paste}
-                onKeyDown={(event) => {
-                  if (event.key === 'Tab' && !event.shiftKey && highlighted && options.length && !known)
-                    onChange({ material: highlighted });
-                  if (event.key === 'Enter' && options.length === 0 && row.material === '') onNext();
+                onKeyDown={(event: KeyboardEvent & { defaultMuiPrevented?: boolean }) => {
+                  const enter = event.key === 'Enter' && !event.ctrlKey && !event.metaKey;
+                  if (!enter && (event.key !== 'Tab' || event.shiftKey)) return;
+                  if (meant !== row.material) onChange({ material: meant });
+                  if (!enter) return;
+                  // Enter goes on at once, however fast the letters came before it.
+                  event.defaultMuiPrevented = true;
+                  event.preventDefault();
+                  if (blank) onNext();
+                  else focusOn(`${row.key}-amount`);
                 }}
               />
             )}
