@@ -1,4 +1,4 @@
-import { decay, makeField, makeNoise, makePattern, ramp, sampler } from './noise';
+import { decay, makeField, makeNoise, makePattern, ramp, rowsOf } from './noise';
 import { linear, type GlazeLook, type Linear } from './looks';
 import type { Layer } from './layers';
 import type { PaintedPiece, Stand } from './scene';
@@ -42,24 +42,26 @@ export function colourOf(
     const shine = coat.slip ? 0.05 : 1;
     const streak = coat.look.streak * 1.1;
     const stirs = coat.slip ? 0 : 0.35 + 0.3 * coat.look.fluid;
-    const cloudAt = sampler(clouds, n);
-    const runAt = sampler(runs, n);
-    for (let i = top * stand.width; i < bottom * stand.width; i++) {
-      const th = thickness[i]!;
-      if (th <= 0.003) continue;
-      // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
-      const stirred = Math.min(1, covered[i]!) * stirs;
-      const x = i % stand.width;
-      const y = (i / stand.width) | 0;
-      const breaks = stirred && stirred * (cloudAt(x, y) * 0.9 + (streak && streak * runAt(x, y)));
-      const seen = Math.max(0, th * (1 + breaks) * (1 - 0.22 * Math.min(1, covered[i]!)));
-      const at = Math.min(THICKEST * STEPS - 1, (seen * STEPS + 0.5) | 0) * 6;
-      const k = i * 3;
-      colour[k] = colour[k]! * table[at + 3]! + table[at]!;
-      colour[k + 1] = colour[k + 1]! * table[at + 4]! + table[at + 1]!;
-      colour[k + 2] = colour[k + 2]! * table[at + 5]! + table[at + 2]!;
-      gloss[i] = gloss[i]! + (shine - gloss[i]!) * (th >= 0.5 ? 1 : ramp(0.05, 0.5, th));
-      if (!coat.slip) covered[i] = covered[i]! + th;
+    const cloudRow = rowsOf(clouds, n);
+    const runRow = rowsOf(runs, n);
+    for (let y = top; y < bottom; y++) {
+      const cloud = cloudRow(y);
+      const run = runRow(y);
+      for (let x = stand.left, i = y * stand.width + x; x < stand.right; x++, i++) {
+        const th = thickness[i]!;
+        if (th <= 0.003) continue;
+        // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
+        const stirred = Math.min(1, covered[i]!) * stirs;
+        const breaks = stirred * (cloud[x]! * 0.9 + streak * run[x]!);
+        const seen = Math.max(0, th * (1 + breaks) * (1 - 0.22 * Math.min(1, covered[i]!)));
+        const at = Math.min(THICKEST * STEPS - 1, (seen * STEPS + 0.5) | 0) * 6;
+        const k = i * 3;
+        colour[k] = colour[k]! * table[at + 3]! + table[at]!;
+        colour[k + 1] = colour[k + 1]! * table[at + 4]! + table[at + 1]!;
+        colour[k + 2] = colour[k + 2]! * table[at + 5]! + table[at + 2]!;
+        gloss[i] = gloss[i]! + (shine - gloss[i]!) * (th >= 0.5 ? 1 : ramp(0.05, 0.5, th));
+        if (!coat.slip) covered[i] = covered[i]! + th;
+      }
     }
     if (coat.look.specks) specks(colour, stand, thickness, coat.look.specks, next);
   }
@@ -102,20 +104,22 @@ export function bareClay(
   const base = linear(piece.reduction ? body.reduced : body.colour);
   const noise = makeNoise(next);
   const fineAt = fineGrain(next);
-  const patchAt = sampler(makeField(noise, stand.width, stand.height, 16, 16, 3));
-  const broadAt = sampler(makeField(noise, stand.width, stand.height, 120, 120, 2));
+  const patchRow = rowsOf(makeField(noise, stand.width, stand.height, 16, 16, 3));
+  const broadRow = rowsOf(makeField(noise, stand.width, stand.height, 120, 120, 2));
   const colour = new Float32Array(inside.length * 3);
-  for (let i = stand.rim * stand.width; i < stand.foot * stand.width; i++) {
-    if (inside[i]! <= 0) continue;
-    const x = i % stand.width;
-    const y = (i / stand.width) | 0;
-    const grain = 1 + body.grain * (0.1 * fineAt(x, y) + 0.12 * patchAt(x, y)) + 0.05 * broadAt(x, y);
-    // Flame flashes iron clay darker toward its edges.
-    const toast = 1 - 0.18 * body.grain * decay(inside[i]! / 0.05);
-    const light = grain * toast;
-    colour[i * 3] = base[0] * light;
-    colour[i * 3 + 1] = base[1] * light;
-    colour[i * 3 + 2] = base[2] * light;
+  for (let y = stand.rim; y < stand.foot; y++) {
+    const patch = patchRow(y);
+    const broad = broadRow(y);
+    for (let x = stand.left, i = y * stand.width + x; x < stand.right; x++, i++) {
+      if (inside[i]! <= 0) continue;
+      const grain = 1 + body.grain * (0.1 * fineAt(x, y) + 0.12 * patch[x]!) + 0.05 * broad[x]!;
+      // Flame flashes iron clay darker toward its edges.
+      const toast = 1 - 0.18 * body.grain * decay(inside[i]! / 0.05);
+      const light = grain * toast;
+      colour[i * 3] = base[0] * light;
+      colour[i * 3 + 1] = base[1] * light;
+      colour[i * 3 + 2] = base[2] * light;
+    }
   }
   const all = new Float32Array(inside.length).fill(1);
   specks(colour, stand, all, body.specks, next);

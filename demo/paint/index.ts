@@ -4,7 +4,7 @@ import { bareClay, colourOf } from './colour';
 import { drawDefects } from './defects';
 import { crest, layersOf } from './layers';
 import { blurred, develop, lightIt, shineOf } from './light';
-import { fbm, makeField, makeNoise, makePattern, sampler } from './noise';
+import { fbm, makeField, makeNoise, makePattern, rowsOf } from './noise';
 import { standOf, type PaintedPiece, type Stand } from './scene';
 
 export type { PaintedCoat, PaintedPiece, PaintedZone } from './scene';
@@ -113,7 +113,7 @@ function reliefOf(
     for (let i = top * width; i < bottom * width; i++) melt[i]! += thickness[i]! * rise;
   }
   const levelled = blurred(melt, width, stand.height, 2);
-  const hand = sampler(makeField(noise, width, stand.height, 150, 150, 2));
+  const handRow = rowsOf(makeField(noise, width, stand.height, 150, 150, 2));
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (foot - y) / (foot - rim)),
   );
@@ -123,22 +123,23 @@ function reliefOf(
     const t = (foot - y) / (foot - rim);
     return round ? 0.5 * Math.sin(t * 88 + 0.7 * noise(1, t * 12)) : 0;
   });
-  for (let i = rim * width; i < foot * width; i++) {
-    const depth = shape.inside[i]!;
-    if (depth <= 0) continue;
-    const x = i % width;
-    const y = (i / width) | 0;
-    const px = depth * wide;
-    const edge = px < 9 ? -((9 - px) ** 2) * 0.07 : 0;
-    const bareness = 1 - gloss[i]!;
-    const grain = bareness < 0.05 ? 0 : bareness * piece.body.grain * grainAt(x, y);
-    rough[i] =
-      edge +
-      grain +
-      throwing[y]! +
-      2.4 * hand(x, y) +
-      crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
-      levelled[i]!;
+  for (let y = rim; y < foot; y++) {
+    const hand = handRow(y);
+    for (let x = stand.left, i = y * width + x; x < stand.right; x++, i++) {
+      const depth = shape.inside[i]!;
+      if (depth <= 0) continue;
+      const px = depth * wide;
+      const edge = px < 9 ? -((9 - px) ** 2) * 0.07 : 0;
+      const bareness = 1 - gloss[i]!;
+      const grain = bareness < 0.05 ? 0 : bareness * piece.body.grain * grainAt(x, y);
+      rough[i] =
+        edge +
+        grain +
+        throwing[y]! +
+        2.4 * hand[x]! +
+        crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
+        levelled[i]!;
+    }
   }
   return rough;
 }

@@ -1,5 +1,5 @@
 import type { Stand, PaintedCoat, PaintedPiece } from './scene';
-import { decay, fbm, makeField, makeNoise, ramp, sampler, type Field, type Noise } from './noise';
+import { decay, fbm, makeField, makeNoise, ramp, rowsOf, type Field, type Noise } from './noise';
 import type { Random } from '../random';
 
 /** Thickness of each coat at each pixel of the piece, in dips, and its edges for the relief. */
@@ -78,8 +78,8 @@ function layerOf(
   grain: Grain,
 ): Layer {
   const { noise, crests } = grain;
-  const cloud = sampler(grain.cloud, index);
-  const streak = sampler(grain.streak, index);
+  const cloudRow = rowsOf(grain.cloud, index);
+  const streakRow = rowsOf(grain.streak, index);
   const { width, height, rim, foot } = stand;
   const out = new Float32Array(width * height);
   const tall = foot - rim;
@@ -106,6 +106,8 @@ function layerOf(
     const t = (foot - y) / tall;
     const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
     const seam = 0.006 * noise(y / 30, 3);
+    const cloud = cloudRow(y);
+    const streak = streakRow(y);
     for (let n = 0, i = y * width + stand.left; n < columns; n++, i++) {
       const depth = inside[i]!;
       if (depth <= 0) continue;
@@ -122,7 +124,7 @@ function layerOf(
           : (0.25 + 0.7 * fluid + drawn[n]! * 0.7) * decay((above / (0.011 + 0.02 * flow)) ** 2);
       const thinTop = below > 0.3 ? 1 : 1 - (0.2 + 0.35 * fluid) * decay(below / 0.05);
       const thinSide = depth > 0.1 ? 1 : 1 - (0.25 + 0.45 * fluid) * decay(depth / 0.018);
-      const uneven = 1 + mottle * cloud(x, y) + (drawnOut && drawnOut * streak(x, y));
+      const uneven = 1 + mottle * cloud[x]! + drawnOut * streak[x]!;
       out[i] = Math.max(
         0,
         coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips),

@@ -1,4 +1,4 @@
-import { makeField, makeNoise, makePattern, ramp, sampler, type Sampler } from './noise';
+import { makeField, makeNoise, makePattern, ramp, rowsOf } from './noise';
 import type { Painting } from './colour';
 import type { Stand } from './scene';
 import type { Random } from '../random';
@@ -67,14 +67,16 @@ const filmGrain = makePattern('film', (noise, x, y) => noise(x * 7.31 + 0.5, y *
 /** The neutral ground with the piece's contact shadow, as sRGB bytes with the lit piece on it. */
 export function develop(painting: Painting, stand: Stand, inside: Float32Array, next: Random): Buffer {
   const { width, height } = stand;
-  const paper = sampler(makeField(makeNoise(next), width, height, 90, 90, 2));
-  const shadow = shadowOf(stand, inside);
+  const paperRow = rowsOf(makeField(makeNoise(next), width, height, 90, 90, 2));
+  const shadowRow = shadowOf(stand, inside);
   const filmAt = filmGrain(next);
   const wide = (stand.right - stand.left) * 0.7;
   const out = Buffer.alloc(width * height * 3);
   const { colour } = painting;
   for (let y = 0, i = 0; y < height; y++) {
     const falloff = 0.585 + 0.02 * (0.5 - y / height);
+    const paper = paperRow(y);
+    const shadow = shadowRow(y);
     for (let x = 0; x < width; x++, i++) {
       const film = 1 + filmAt(x, y);
       const edge = Math.min(1, inside[i]! * wide);
@@ -85,7 +87,7 @@ export function develop(painting: Painting, stand: Stand, inside: Float32Array, 
         out[k + 2] = toByte(colour[k + 2]! * film);
         continue;
       }
-      const ground = (falloff + 0.004 * paper(x, y)) * (1 - 0.62 * shadow(x, y));
+      const ground = (falloff + 0.004 * paper[x]!) * (1 - 0.62 * shadow[x]!);
       if (edge <= 0) {
         out.fill(toByte(ground * film), k, k + 3);
         continue;
@@ -108,12 +110,12 @@ function toByte(v: number): number {
 }
 
 /** A soft shadow to the lower right, dark where the piece touches: the outline blurred twice over. */
-function shadowOf(stand: Stand, inside: Float32Array): Sampler {
+function shadowOf(stand: Stand, inside: Float32Array): (y: number) => Float32Array {
   const width = Math.ceil(stand.width / 3) + 1;
   const height = Math.ceil(stand.height / 3) + 1;
   const near = blurred(shrunk(stand, inside, width, height, 5, 6), width, height, 2);
   const far = blurred(shrunk(stand, inside, width, height, 16, 18), width, height, 8);
-  return sampler({
+  return rowsOf({
     values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)),
     width,
     height,

@@ -64,7 +64,7 @@ const TABLE = 512;
 export function makePattern(
   seed: string,
   at: (noise: Noise, x: number, y: number) => number,
-): (next: Random) => Sampler {
+): (next: Random) => (x: number, y: number) => number {
   const noise = makeNoise(random(seed));
   const values = Float32Array.from({ length: TABLE * TABLE }, (_, i) =>
     at(noise, i % TABLE, (i / TABLE) | 0),
@@ -115,37 +115,27 @@ function fold(place: number, last: number): number {
   return m <= last ? m : 2 * last - m;
 }
 
-/** The value of a field at a pixel, joined smoothly. */
-export type Sampler = (x: number, y: number) => number;
-
-/** Where each pixel of one direction falls in a field: the cells on both sides, and how far between them. */
-function placesOf(cells: number, step: number, shift: number) {
-  const count = cells * step;
-  const before = new Int32Array(count);
-  const after = new Int32Array(count);
-  const part = new Float32Array(count);
-  for (let i = 0; i < count; i++) {
-    const at = i / step + shift;
-    const cell = Math.floor(at);
-    before[i] = fold(cell, cells - 1);
-    after[i] = fold(cell + 1, cells - 1);
-    part[i] = at - cell;
-  }
-  return { before, after, part };
-}
-
-/** Reads a field at pixels; `shift` moves it so that coats do not share one pattern. */
-export function sampler({ values, width, height, step }: Field, shift = 0): Sampler {
-  const across = placesOf(width, step, shift * 37);
-  const down = placesOf(height, step, shift * 53);
-  return (x, y) => {
-    const left = across.before[x]!;
-    const right = across.after[x]!;
-    const fx = across.part[x]!;
-    const row = down.before[y]! * width;
-    const below = down.after[y]! * width;
-    const top = values[row + left]! + (values[row + right]! - values[row + left]!) * fx;
-    const low = values[below + left]! + (values[below + right]! - values[below + left]!) * fx;
-    return top + (low - top) * down.part[y]!;
+/**
+ * Reads a field a row of pixels at a time, joined smoothly; `shift`, a whole number, moves it so that coats
+ * do not share one pattern. The row is overwritten by the next one asked for.
+ */
+export function rowsOf({ values, width, height, step }: Field, shift = 0): (y: number) => Float32Array {
+  const row = new Float32Array(width * step);
+  const cells = new Float32Array(width + 1);
+  const across = Int32Array.from(cells, (_, c) => fold(c + shift * 37, width - 1));
+  return (y) => {
+    const at = Math.floor(y / step) + shift * 53;
+    const part = (y % step) / step;
+    const top = fold(at, height - 1) * width;
+    const low = fold(at + 1, height - 1) * width;
+    for (let c = 0; c <= width; c++) {
+      const above = values[top + across[c]!]!;
+      cells[c] = above + (values[low + across[c]!]! - above) * part;
+    }
+    for (let c = 0, x = 0; c < width; c++) {
+      const rise = (cells[c + 1]! - cells[c]!) / step;
+      for (let k = 0, value = cells[c]!; k < step; k++, value += rise) row[x++] = value;
+    }
+    return row;
   };
 }

@@ -2,9 +2,11 @@ import type { Line } from '@/core/chemistry';
 import { fromJson, type Db } from './db';
 import { listGlazes, type Glaze } from './glazes';
 
-/** How a glaze came out alone, once dipped, on one ground in one kind of firing. */
+/** How a glaze came out alone on one ground in one kind of firing. */
 export interface CardLook {
   readonly ground: string;
+  /** How often it was laid on. */
+  readonly times: number;
   readonly cone: string;
   readonly atmosphere: string;
   readonly swatchHash: string | null;
@@ -35,6 +37,7 @@ export async function bucketCard(base: Db, glazeId: string): Promise<BucketCardF
     .limit(6)
     .select(
       'g.name as ground',
+      'e.top_times as times',
       'e.cone',
       'e.atmosphere',
       'e.swatch_hash as swatchHash',

@@ -4,8 +4,12 @@
  */
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
+import { analyse } from '../../src/core/chemistry';
+import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { newId, type Db } from '../../src/records/db';
-import { listGlazes, saveGlaze } from '../../src/records/glazes';
+import { fitTiles } from '../../src/records/fitTiles';
+import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
+import { saveRecipe } from '../../src/records/recipes';
 import { openingOf } from '../../src/records/openings';
 import { savePieces } from '../../src/records/pieces';
 import { recordPiece } from '../../src/records/readings';
@@ -57,6 +61,22 @@ async function studio() {
   const glazes = (await listGlazes(facts.base))
     .filter((glaze) => glaze.kind === 'glaze')
     .map((glaze) => glaze.id);
+  const versions = await newestVersions(facts.base);
+  for (const glazeId of glazes) {
+    const lines = [
+      { material: 'Soda feldspar', amount: 60 },
+      { material: 'Whiting', amount: 40 },
+    ];
+    const follows = versions.get(glazeId)!;
+    await saveRecipe(facts.base, facts.member, {
+      id: newId(),
+      glazeId,
+      follows,
+      wasWritten: false,
+      lines,
+      note: '',
+    });
+  }
   return { ...facts, mixed: glazes };
 }
 
@@ -96,13 +116,40 @@ async function wall(base: Db): Promise<void> {
   console.log(`ratio ${(full.median / bare.median).toFixed(2)}`);
 }
 
+/** The chemistry on one core: recipes of eight lines, the solver, and a triaxial of 1891 cells. */
+function chemistry(): void {
+  const lines = [
+    ...['Potash feldspar, typical', 'Silica', 'Whiting', 'Kaolin', 'Talc'].map((material) => ({
+      material,
+      amount: 17,
+    })),
+    { material: 'Calcium borosilicate frit, typical', amount: 15 },
+    { material: 'Red iron oxide', amount: 3, addition: true },
+    { material: 'Tin oxide', amount: 4, addition: true },
+  ];
+  const each = (times: number, work: () => unknown) => {
+    for (let i = 0; i < times / 10; i++) work();
+    const start = performance.now();
+    for (let i = 0; i < times; i++) work();
+    return (performance.now() - start) / times;
+  };
+  const { unity } = analyse(lines.slice(0, 6));
+  const materials = lines.slice(0, 6).map((line) => line.material);
+  const corners = [lines, lines.slice(0, 6), lines.slice(1)];
+  console.log(`analyses of eight lines: ${Math.round(1000 / each(200_000, () => analyse(lines)))} a second`);
+  console.log(`a recipe for a unity formula: ${each(300, () => solveUnity(unity, materials)).toFixed(2)} ms`);
+  console.log(`a triaxial of 1891 cells: ${each(10, () => triaxialCells(corners, 61)).toFixed(0)} ms`);
+}
+
 async function main(): Promise<void> {
+  chemistry();
   const facts = await studio();
   await saves(facts);
   const start = performance.now();
   await fillStudio(facts, facts.mixed, 200_000);
   console.log(`200 000 pieces generated in ${((performance.now() - start) / 1000).toFixed(0)} s`);
   await wall(facts.base);
+  show('the evidence of fit over all tiles', await timed(10, () => fitTiles(facts.base)));
   await saves(facts);
   await facts.base.destroy();
 }

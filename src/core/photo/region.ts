@@ -50,6 +50,12 @@ function clamp(value: number, most: number): number {
 
 const toLinear = converter('lrgb');
 
+/** Linear light of each value of an sRGB channel. */
+const LINEAR = Float64Array.from(
+  { length: 256 },
+  (_, value) => toLinear({ mode: 'rgb', r: value / 255, g: 0, b: 0 }).r,
+);
+
 /**
  * The colour of a patch: the mean in linear light of its middle half by lightness, so that highlights,
  * pits and drips do not tip it.
@@ -63,15 +69,9 @@ export function meanColour({ data, width, height }: Pixels): string {
   const middle = order.slice(Math.floor(order.length / 4), Math.max(1, Math.ceil((order.length * 3) / 4)));
   const sum = [0, 0, 0];
   for (const i of middle) {
-    const { r, g, b } = toLinear({
-      mode: 'rgb',
-      r: data[i]! / 255,
-      g: data[i + 1]! / 255,
-      b: data[i + 2]! / 255,
-    });
-    sum[0]! += r;
-    sum[1]! += g;
-    sum[2]! += b;
+    sum[0]! += LINEAR[data[i]!]!;
+    sum[1]! += LINEAR[data[i + 1]!]!;
+    sum[2]! += LINEAR[data[i + 2]!]!;
   }
   const [r, g, b] = sum.map((part) => part / middle.length) as [number, number, number];
   return formatHex({ mode: 'lrgb', r, g, b });

@@ -152,12 +152,14 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
             return (
               <tr key={line.key} data-done={done || undefined}>
                 <td>
-                  <input
-                    type="checkbox"
-                    checked={done}
-                    onChange={() => onTick(line.key)}
-                    aria-label={`${line.material}, ${grams(line.grams)} g is in`}
-                  />
+                  <label>
+                    <input
+                      type="checkbox"
+                      checked={done}
+                      onChange={() => onTick(line.key)}
+                      aria-label={`${line.material}, ${grams(line.grams)} g is in`}
+                    />
+                  </label>
                 </td>
                 <th scope="row">
                   {line.addition && <i className="quiet">on top: </i>}

@@ -1,4 +1,5 @@
 import { cautionsOf, BUILT_IN } from '@/core/chemistry';
+import { timesWords } from '@/core/coats';
 import type { BucketCardFacts } from '@/records/bucketCard';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
@@ -25,7 +26,7 @@ export function BucketCard({ card: { glaze, materials, looks } }: { card: Bucket
   ];
   return (
     <>
-      <GuideWords first={glaze.name} last="bucket card" />
+      <GuideWords first={glaze.name} />
       <p className={`${css.tools} no-print`}>
         <LinkButton href={`/glazes/${glaze.id}`}>Back to {glaze.name}</LinkButton>
         <PrintButton>Print the card</PrintButton>
@@ -44,7 +45,7 @@ export function BucketCard({ card: { glaze, materials, looks } }: { card: Bucket
                 alt={`Fired on ${look.ground}`}
               />
               <span>
-                <b>{look.ground}</b>
+                <b>{look.ground}</b>, {timesWords(look.times)}
                 <br />
                 cone {look.cone}, <Flame atmosphere={look.atmosphere} />
                 <br />
