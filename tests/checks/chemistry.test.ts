@@ -1,3 +1,4 @@
+import { MF } from 'mf-parser';
 import {
   analyse,
   BUILT_IN,
@@ -9,6 +10,24 @@ import {
   type Line,
   type Oxide,
 } from '@/core/chemistry';
+
+// A general chemistry package, mf-parser, with its own table of atomic weights.
+test('molar masses are those of a general chemistry package', () => {
+  for (const [formula, mass] of Object.entries(MOLAR_MASS))
+    expect([formula, Math.abs(new MF(formula).getInfo().mass / mass - 1) < 2e-4]).toEqual([formula, true]);
+  const fired = (name: string) => BUILT_IN.find(name)!;
+  for (const [name, formula, stays] of [
+    ['Kaolin', 'Al2O3(SiO2)2(H2O)2', 'Al2O3(SiO2)2'],
+    ['Potash feldspar', 'K2OAl2O3(SiO2)6', 'K2OAl2O3(SiO2)6'],
+    ['Dolomite', 'CaMg(CO3)2', 'CaOMgO'],
+    ['Magnesium carbonate', '(MgCO3)4Mg(OH)2(H2O)5', '(MgO)5'],
+    ['Copper carbonate', 'CuCO3Cu(OH)2', '(CuO)2'],
+    ['Bone ash', '(CaO)10(P2O5)3H2O', '(CaO)10(P2O5)3'],
+  ] as const) {
+    const lost = 100 * (1 - new MF(stays).getInfo().mass / new MF(formula).getInfo().mass);
+    expect([name, Math.abs(fired(name).loi - lost) < 0.02]).toEqual([name, true]);
+  }
+});
 
 const line = (material: string, amount: number, addition = false): Line => ({ material, amount, addition });
 

@@ -3,6 +3,7 @@ export { mixRecipes, triaxialCells, triaxialParts, type TriaxialCell } from './b
 export {
   ALKALI_MOVES,
   crazingLadder,
+  LADDER_COSTS,
   LADDER_STEP,
   moveAlkali,
   swapMaterial,

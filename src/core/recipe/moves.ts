@@ -4,6 +4,7 @@ import {
   BUILT_IN,
   type AnalysisResult,
   type Line,
+  type Material,
   type MaterialBook,
   type Oxide,
   type Oxides,
@@ -31,6 +32,13 @@ export interface Rung extends Moved {
   readonly silica: number;
   readonly kaolin: number;
 }
+
+/** What the ladder costs, common practice, no source. */
+export const LADDER_COSTS = [
+  'Melt: stiffer with each step; the whole ladder asks for about half a cone more heat.',
+  'Colour: hardly changes; a satin may turn drier.',
+  'Durability: better.',
+] as const;
 
 export interface CrazingLadder {
   /** The recipe as it is, then the steps. */
@@ -130,13 +138,31 @@ export function swapMaterial(
   const base = normalise(lines).filter((line) => !line.addition);
   if (!base.some((line) => line.material === from)) throw new RangeError(`there is no ${from} in the base`);
   const materials = [...base.map((line) => line.material).filter((name) => name !== from), ...to];
-  const costs = to.flatMap((name) => {
-    const [was, is] = [book.find(from), book.find(name)];
-    return (is?.loi ?? 0) - (was?.loi ?? 0) > 15
-      ? [`${name} loses ${is!.loi.toFixed(0)} % in the fire: more gas, more shrinkage of the raw coat.`]
-      : [];
-  });
+  const costs = to.flatMap((name) => swapCosts(book.find(from), book.find(name)));
   return rework(lines, analyse(base, { book }).unity, materials, bodies, book, costs);
+}
+
+/** What another source of the same oxides brings along, common practice, no source. */
+function swapCosts(was: Material | undefined, is: Material | undefined): string[] {
+  if (!was || !is) return [];
+  const stain = ({ analysis }: Material) => (analysis.Fe2O3 ?? 0) + (analysis.TiO2 ?? 0);
+  const clay = ({ name }: Material) => /kaolin|clay|bentonite/i.test(name) && !/calcined/i.test(name);
+  const frit = ({ name }: Material) => /frit/i.test(name);
+  return [
+    is.loi - was.loi > 15 &&
+      `Melt: ${is.name} loses ${is.loi.toFixed(0)} % in the fire: more gas, more shrinkage of the raw coat.`,
+    frit(is) &&
+      !frit(was) &&
+      'Melt: a frit melts earlier and more evenly; the body must have gassed by then.',
+    frit(was) && !frit(is) && 'Melt: later and less even than with the frit; may need a longer hold.',
+    stain(is) - stain(was) > 0.3 &&
+      `Colour: ${is.name} brings ${stain(is).toFixed(1)} % iron and titania: whites and clears go warmer.`,
+    clay(was) && !clay(is) && 'Bucket: less clay to hold it up; it settles hard.',
+    clay(is) && !clay(was) && 'Bucket: more clay; a thick raw coat may crack and crawl.',
+    /\b(soda ash|pearl ash|borax|boric acid)\b/i.test(is.name) &&
+      'Durability of the slop: soluble; it creeps to the rim and changes as water comes and goes.',
+    'Durability: as before while the formula stays.',
+  ].filter((cost) => cost !== false);
 }
 
 /** What soda and potash can be replaced by. */

@@ -1,7 +1,6 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { CONES, type Cone } from '@/core/firing';
@@ -12,6 +11,7 @@ import { ColourField } from '@/ui/ColourField';
 import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
 import { useKept } from '@/ui/useKept';
 import { saveBodyCard } from './actions';
 
@@ -64,13 +64,7 @@ export function BodyCard({ body }: { body: Body | null }) {
       faults={faults}
       onSave={() => void save()}
     >
-      <TextField
-        label="Name"
-        value={draft.name}
-        onChange={(event) => change({ name: event.target.value })}
-        error={Boolean(of('name'))}
-        helperText={of('name')}
-      />
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
       <div className={css.pair}>
         <ColourField
           label="Colour, oxidation"
@@ -114,14 +108,13 @@ export function BodyCard({ body }: { body: Body | null }) {
         }
         label="Coarse or grogged"
       />
-      <TextField
+      <WordField
         label="Note"
         value={draft.note}
-        onChange={(event) => change({ note: event.target.value })}
+        onChange={(note) => change({ note })}
         multiline
         minRows={2}
-        error={Boolean(of('note'))}
-        helperText={of('note')}
+        fault={of('note')}
       />
     </Card>
   );

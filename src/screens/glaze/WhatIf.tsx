@@ -7,6 +7,7 @@ import type { Line, MaterialBook } from '@/core/chemistry';
 import {
   ALKALI_MOVES,
   crazingLadder,
+  LADDER_COSTS,
   moveAlkali,
   swapMaterial,
   type Against,
@@ -140,6 +141,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
           </tbody>
         </table>
       </div>
+      <p className="small quiet">{LADDER_COSTS.join(' ')} Thinner application only hides a misfit.</p>
     </>
   );
 }

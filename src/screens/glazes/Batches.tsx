@@ -1,5 +1,4 @@
 'use client';
-import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -8,6 +7,7 @@ import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
 import { saveBatch } from './actions';
 
 function fresh() {
@@ -27,12 +27,11 @@ export function Batches({ glaze }: { glaze: Glaze }) {
     <Card title="Batches" button="Mixed today" busy={busy} faults={faults} onSave={() => void save()}>
       <p className="figures">{glaze.batches.map((batch) => batch.code).join('  ') || 'none noted'}</p>
       <div className={css.pair}>
-        <TextField
+        <WordField
           label="On the bucket"
           value={draft.code}
-          onChange={(event) => setDraft({ ...draft, code: event.target.value })}
-          error={Boolean(of('code'))}
-          helperText={of('code')}
+          onChange={(code) => setDraft({ ...draft, code })}
+          fault={of('code')}
         />
         <NumberField
           label="Specific gravity"

@@ -1,7 +1,6 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { GLAZE_KINDS } from '@/core/coats';
@@ -12,6 +11,7 @@ import { Choice } from '@/ui/Choice';
 import { ColourField } from '@/ui/ColourField';
 import css from '@/ui/cards.module.css';
 import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
 import { useKept } from '@/ui/useKept';
 import { saveGlazeCard } from './actions';
 
@@ -61,13 +61,7 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
       faults={faults}
       onSave={() => void save()}
     >
-      <TextField
-        label="Name"
-        value={draft.name}
-        onChange={(event) => change({ name: event.target.value })}
-        error={Boolean(of('name'))}
-        helperText={of('name')}
-      />
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
       <div className={css.pair}>
         <Choice
           label="Kind"
@@ -102,22 +96,20 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
         }
         label="Opaque"
       />
-      <TextField
+      <WordField
         label="Advice at the bucket"
         value={draft.advice}
-        onChange={(event) => change({ advice: event.target.value })}
+        onChange={(advice) => change({ advice })}
         multiline
         minRows={2}
-        error={Boolean(of('advice'))}
-        helperText={of('advice')}
+        fault={of('advice')}
       />
-      <TextField
+      <WordField
         label="Caution"
         value={draft.caution}
-        onChange={(event) => change({ caution: event.target.value })}
+        onChange={(caution) => change({ caution })}
         multiline
-        error={Boolean(of('caution'))}
-        helperText={of('caution')}
+        fault={of('caution')}
       />
     </Card>
   );

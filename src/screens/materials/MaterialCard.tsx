@@ -1,5 +1,4 @@
 'use client';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
@@ -8,6 +7,7 @@ import type { StudioMaterial } from '@/records/materials';
 import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
 import { useKept } from '@/ui/useKept';
 import { saveMaterialCard } from '../glaze/actions';
 import { analysisText, readAnalysis } from './analysisText';
@@ -64,27 +64,18 @@ export function MaterialCard({ material, own, name }: Props) {
       faults={faults}
       onSave={() => void save()}
     >
-      <TextField
-        label="Name"
-        value={draft.name}
-        onChange={(event) => change({ name: event.target.value })}
-        error={Boolean(of('name'))}
-        helperText={of('name')}
-      />
-      <TextField
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
+      <WordField
         label="Analysis, weight % as weighed"
         placeholder={'SiO2 66.5\nAl2O3 18'}
         multiline
         minRows={5}
         value={draft.analysis}
-        onChange={(event) => change({ analysis: event.target.value })}
-        error={Boolean(wrong)}
-        helperText={
-          wrong ||
-          `Oxides ${Number(read.total.toFixed(2))} %, with what is lost ${Number(off.toFixed(2))} %${
-            read.total > 0 && Math.abs(off - 100) > 3 ? ': look again, it should be about 100.' : '.'
-          }`
-        }
+        onChange={(analysis) => change({ analysis })}
+        fault={wrong}
+        hint={`Oxides ${Number(read.total.toFixed(2))} %, with what is lost ${Number(off.toFixed(2))} %${
+          read.total > 0 && Math.abs(off - 100) > 3 ? ': look again, it should be about 100.' : '.'
+        }`}
         slotProps={{ htmlInput: { className: 'figures' } }}
       />
       <NumberField
@@ -99,12 +90,11 @@ export function MaterialCard({ material, own, name }: Props) {
         onChange={(density) => change({ density })}
         fault={of('density')}
       />
-      <TextField
+      <WordField
         label="Where the analysis comes from"
         value={draft.source}
-        onChange={(event) => change({ source: event.target.value })}
-        error={Boolean(of('source'))}
-        helperText={of('source')}
+        onChange={(source) => change({ source })}
+        fault={of('source')}
       />
     </Card>
   );
