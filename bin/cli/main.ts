@@ -2,13 +2,14 @@ import { readFileSync } from 'node:fs';
 import type { ZodError } from 'zod';
 import { analyse } from './analyse';
 import { batch } from './batch';
+import { blend } from './blend';
 import { fit } from './fit';
 import { zones } from './zones';
 
 /** A command: checks its input, then answers with plain data. */
 export type Command = (input: unknown) => { readonly faults: ZodError } | { readonly answer: unknown };
 
-const COMMANDS: Readonly<Record<string, Command>> = { analyse, fit, batch, zones };
+const COMMANDS: Readonly<Record<string, Command>> = { analyse, fit, batch, blend, zones };
 
 function main([name]: readonly string[]): number {
   const command = name === undefined ? undefined : COMMANDS[name];

@@ -1,0 +1,15 @@
+export {
+  additionLadder,
+  crazingRound,
+  fourCorners,
+  lineBlend,
+  triaxial,
+  type LadderAddition,
+} from './blends';
+export { factorial, type Factor, type Factorial } from './factorial';
+export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
+export { clayComparison, coatsLadder, overlapGrid } from './layers';
+export { spreadTwins, type Placed, type ToPlace } from './load';
+export { codeOf, MOST_CELLS, type Cell, type CellLayer, type Corner, type Plan } from './model';
+export { loadsOf, needsOf, POROUS_DENSITY, stripsOfRing, type Needs, type TileSize } from './needs';
+export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
