@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino'],
+  serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino', 'pdfkit'],
   poweredByHeader: false,
   devIndicators: false,
   experimental: { serverActions: { bodySizeLimit: '2mb' } },

@@ -1,4 +1,5 @@
 import { groundOf } from '../src/core/coats';
+import { crazingRound } from '../src/core/rounds';
 import { addBatch } from '../src/records/batches';
 import { saveBody } from '../src/records/bodies';
 import { newId, type Db } from '../src/records/db';
@@ -9,6 +10,7 @@ import { openingOf } from '../src/records/openings';
 import { savePieces } from '../src/records/pieces';
 import type { Fate } from '../src/core/evidence';
 import { recordPiece } from '../src/records/readings';
+import { glazeCells, roundPage, saveRound } from '../src/records/rounds';
 import { saveRecipe } from '../src/records/recipes';
 import { random, type Random } from './random';
 import { resultOf, type Result } from './scenario/causes';
@@ -60,6 +62,7 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
       `${firing.kiln === 'two' ? 'Number Two' : 'The Stoker'}, cone ${firing.cone}: ${inside.length} pieces, ${firing.state}`,
     );
   }
+  await planLadder(base, studio);
   await base('job').insert({ name: 'demo loaded', done: 1, total: 1, at: now });
 }
 
@@ -102,6 +105,46 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
     kilns.set(key, id);
   }
   return { members, bodies, glazes, batches, kilns, now };
+}
+
+/** The crazing ladder for the porcelain, half of it glazed: what the teacher is in the middle of. */
+async function planLadder(base: Db, studio: Studio): Promise<void> {
+  const teacher = studio.members[1]!;
+  const { cells, rows, columns } = crazingRound({ name: 'Lamp Clear', lines: RECIPES['Lamp Clear']! }, 5);
+  const id = newId();
+  await saveRound(base, teacher, {
+    id,
+    name: 'Lamp Clear away from crazing',
+    kind: 'crazing',
+    setup: {},
+    shape: 'grid',
+    rows,
+    columns,
+    form: 'tile',
+    heightMm: 100,
+    widthMm: 60,
+    twins: 2,
+    cone: '6',
+    atmosphere: 'oxidation',
+    dueOn: new Date(studio.now.getTime() + 6 * DAY).toISOString().slice(0, 10),
+    colour: '#dfe2d6',
+    cells: cells.map(({ label, row, column, words, lines }) => ({
+      label,
+      row,
+      column,
+      words,
+      parts: {},
+      recipe: lines!,
+      stack: null,
+      bodyId: studio.bodies.get('Viaduct Porcelain')!,
+    })),
+  });
+  const laid = await roundPage(base, id);
+  await glazeCells(
+    base,
+    teacher,
+    laid.cells.slice(0, 2).map((cell) => cell.id),
+  );
 }
 
 async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise<string> {

@@ -35,11 +35,16 @@ function newestVersion(base: Db) {
     .select('v.id', 'v.glaze_id', 'v.number');
 }
 
-/** All glazes in use, in the studio's own order, each with its newest version and live batches. */
-export async function listGlazes(base: Db): Promise<Glaze[]> {
-  const rows = await base('glaze as g')
+/**
+ * All glazes in use, in the studio's own order, each with its newest version and live batches. Glazes that
+ * were mixed for a round only are left out unless asked for.
+ */
+export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaze[]> {
+  const glazes = base('glaze as g')
     .join(newestVersion(base).as('v'), 'v.glaze_id', 'g.id')
-    .whereNull('g.ended_at')
+    .whereNull('g.ended_at');
+  if (!tests) void glazes.whereNull('g.round_id');
+  const rows = await glazes
     .orderBy(['g.sort', 'g.name'])
     .select('g.*', 'v.id as version_id', 'v.number as version_number');
   const batches = await base('batch as b')

@@ -4,12 +4,14 @@ import * as people from './migrations/001_people';
 import * as materials from './migrations/002_materials';
 import * as pieces from './migrations/003_pieces';
 import * as recipes from './migrations/004_recipes';
+import * as rounds from './migrations/005_rounds';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
   '002_materials': materials,
   '003_pieces': pieces,
   '004_recipes': recipes,
+  '005_rounds': rounds,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -87,13 +87,19 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
   );
 }
 
-/** The newest recipe of every glaze in use that has one, by glaze. */
-export async function newestRecipes(
-  base: Db,
-): Promise<{ glazeId: string; name: string; lines: readonly Line[] }[]> {
+/** The newest recipe of a glaze. */
+export interface NewestRecipe {
+  readonly glazeId: string;
+  readonly name: string;
+  readonly lines: readonly Line[];
+}
+
+/** The newest recipe of every glaze in use that has one, in the studio's order; test glazes of rounds left out. */
+export async function newestRecipes(base: Db): Promise<NewestRecipe[]> {
   const rows = await base('glaze as g')
     .join('glaze_version as v', 'v.glaze_id', 'g.id')
     .whereNull('g.ended_at')
+    .whereNull('g.round_id')
     .whereNotNull('v.recipe')
     .orderBy(['g.sort', 'g.name', { column: 'v.number', order: 'desc' }])
     .select('g.id', 'g.name', 'v.recipe');

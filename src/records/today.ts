@@ -2,6 +2,8 @@ import type { Db } from './db';
 import { listFirings } from './firings';
 import { listKilns } from './firings';
 import { piecesById } from './piecePages';
+import { ROUND_STEPS } from '@/core/rounds';
+import { listRounds, type RoundSummary } from './rounds';
 
 async function count(query: PromiseLike<unknown>): Promise<number> {
   return Number(((await query) as { n: number } | undefined)?.n ?? 0);
@@ -26,6 +28,7 @@ export async function todayIn(base: Db) {
     glazed: { count: await count(glazed.clone().count('* as n').first()), pieces: await first(glazed) },
     refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
     unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
+    rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
     weak: await weakEntries(base),
     job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as {
       name: string;
@@ -33,6 +36,11 @@ export async function todayIn(base: Db) {
       total: number;
     } | null,
   };
+}
+
+/** Whether some piece of a round is still to be read. */
+function underWay({ steps }: RoundSummary): boolean {
+  return ROUND_STEPS.some((step) => step !== 'read' && steps[step]);
 }
 
 /** Entries that cannot be trusted yet: twins that disagree first, then those with a single proof and a plain defect. */

@@ -10,6 +10,15 @@ export { factorial, type Factor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
 export { clayComparison, coatsLadder, overlapGrid } from './layers';
 export { spreadTwins, type Placed, type ToPlace } from './load';
-export { codeOf, MOST_CELLS, type Cell, type CellLayer, type Corner, type Plan } from './model';
+export {
+  codeOf,
+  MOST_CELLS,
+  ROUND_STEPS,
+  type Cell,
+  type CellLayer,
+  type Corner,
+  type Plan,
+  type RoundStep,
+} from './model';
 export { loadsOf, needsOf, POROUS_DENSITY, stripsOfRing, type Needs, type TileSize } from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';

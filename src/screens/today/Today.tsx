@@ -10,6 +10,8 @@ import { PieceThumb } from '@/ui/PieceThumb';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import { ageWords, dayWords } from '@/ui/dates';
+import { isLate } from '../rounds/progress';
+import { Progress } from '../rounds/RoundsView';
 import css from './today.module.css';
 
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
@@ -23,7 +25,7 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
 export function Today({ data, now, name }: { data: TodayData; now: Date; name: string }) {
-  const { kilns, firings, glazed, refires, unread, weak, job, lastClosed } = data;
+  const { kilns, firings, glazed, refires, unread, rounds, weak, job, lastClosed } = data;
   return (
     <>
       <GuideWords first="Today" />
@@ -84,7 +86,17 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
             href="/pieces?fate=refire"
           />
         </div>
-        <section aria-label="Least certain">
+        <section aria-label="Rounds and least certain">
+          {rounds.length > 0 && <h2 className={css.heading}>Rounds under way</h2>}
+          <ul>
+            {rounds.map((round) => (
+              <li key={round.id} className={css.round}>
+                <Link href={`/rounds/${round.id}`}>{round.name}</Link>{' '}
+                {isLate(round, round.steps, now) && <b className="heat">late</b>}
+                <Progress round={round} />
+              </li>
+            ))}
+          </ul>
           <h2 className={css.heading}>Least certain</h2>
           {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
           <ul>

@@ -3,6 +3,7 @@ export const TABS = [
   { href: '/', name: 'Today', key: 't' },
   { href: '/wall', name: 'Wall', key: 'w' },
   { href: '/pieces', name: 'Pieces', key: 'p' },
+  { href: '/rounds', name: 'Rounds', key: 'r' },
   { href: '/kilns', name: 'Kilns', key: 'k' },
   { href: '/clinic', name: 'Clinic', key: 'c' },
   { href: '/glazes', name: 'Glazes', key: 'l' },

@@ -11,7 +11,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   await memberOfPage();
   const [headword, glazes] = await Promise.all([
     orNotFound(headwordPage(db(), (await params).id)),
-    listGlazes(db()),
+    listGlazes(db(), { tests: true }),
   ]);
   return <EntryView headword={headword} glazes={glazes} />;
 }

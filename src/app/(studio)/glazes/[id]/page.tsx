@@ -17,7 +17,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const member = await memberOfPage();
   const { id } = await params;
   const base = db();
-  const glaze = (await listGlazes(base)).find((one) => one.id === id);
+  const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
   const [swatches, versions, materials, bodies, tiles, recipes, batches, headwords] = await Promise.all([
     glazeSwatches(base),

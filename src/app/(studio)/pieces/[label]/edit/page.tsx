@@ -14,7 +14,7 @@ export default async function Page({ params }: { params: Promise<{ label: string
   const [piece, bodies, glazes] = await Promise.all([
     orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
     listBodies(db()),
-    listGlazes(db()),
+    listGlazes(db(), { tests: true }),
   ]);
   const firingNames = Object.fromEntries(
     piece.firings.map((firing) => [firing.firingId, `${firing.kiln} ${firing.number}`]),

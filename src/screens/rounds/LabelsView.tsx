@@ -1,0 +1,94 @@
+'use client';
+import Button from '@mui/material/Button';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { NumberField } from '@/ui/NumberField';
+import { useKept } from '@/ui/useKept';
+import type { Round, RoundCell } from '@/records/rounds';
+import css from './rounds.module.css';
+
+const SHEET = { columns: 3, rows: 8, top: 12, left: 8, gap: 3 };
+
+const FIELDS = [
+  ['columns', 'Labels across'],
+  ['rows', 'Labels down'],
+  ['top', 'Margin above and below, mm'],
+  ['left', 'Margin at the sides, mm'],
+  ['gap', 'Between labels, mm'],
+] as const;
+
+/** The sheet the labels are printed on, drawn as it will come out, and the PDF of it. */
+export function LabelsView({ round, cells }: { round: Round; cells: readonly RoundCell[] }) {
+  const [sheet, setSheet] = useKept('jiten.labels', SHEET);
+  const count = cells.reduce((sum, cell) => sum + cell.pieces.length, 0);
+  const pages = Math.ceil(count / (sheet.columns * sheet.rows));
+  const query = new URLSearchParams(Object.entries(sheet).map(([key, value]) => [key, String(value)]));
+  const width = (210 - 2 * sheet.left - (sheet.columns - 1) * sheet.gap) / sheet.columns;
+  const height = (297 - 2 * sheet.top - (sheet.rows - 1) * sheet.gap) / sheet.rows;
+  const fits = width >= 25 && height >= 14;
+  return (
+    <>
+      <GuideWords first={`Round ${round.number}`} />
+      <div className={css.titleRow}>
+        <h1>Labels</h1>
+        <span>
+          <LinkButton href={`/rounds/${round.id}`}>The round</LinkButton>
+          <Button
+            variant="contained"
+            component="a"
+            href={`/api/v1/rounds/${round.id}/labels?${query}`}
+            target="_blank"
+            disabled={!fits}
+          >
+            PDF of {count} labels
+          </Button>
+        </span>
+      </div>
+      <div className={css.page}>
+        <div className={css.stays} style={{ maxWidth: 300 }}>
+          {FIELDS.map(([key, label]) => (
+            <NumberField
+              key={key}
+              label={label}
+              value={sheet[key]}
+              onChange={(value) => value !== null && value >= 0 && setSheet({ ...sheet, [key]: value })}
+            />
+          ))}
+          <p className={fits ? 'small quiet' : 'heat'} role="status">
+            {fits
+              ? `Each ${width.toFixed(0)} × ${height.toFixed(0)} mm; ${pages} ${pages === 1 ? 'sheet' : 'sheets'} of A4.`
+              : `Each would be ${width.toFixed(0)} × ${height.toFixed(0)} mm: too small to read. Take labels or margins out.`}
+          </p>
+          <p className="small">
+            A label that is lost is found again: the number is under the foot, and the look-up field knows it.
+          </p>
+        </div>
+        <svg
+          viewBox="0 0 210 297"
+          style={{ width: '100%', background: 'var(--paper)' }}
+          role="img"
+          aria-label="The sheet"
+        >
+          <rect width={210} height={297} fill="none" stroke="var(--hairline)" />
+          {fits &&
+            Array.from({ length: Math.min(count, sheet.columns * sheet.rows) }, (_, i) => {
+              const x = sheet.left + (i % sheet.columns) * (width + sheet.gap);
+              const y = sheet.top + Math.floor(i / sheet.columns) * (height + sheet.gap);
+              return (
+                <rect
+                  key={i}
+                  x={x}
+                  y={y}
+                  width={width}
+                  height={height}
+                  fill="none"
+                  stroke="var(--quiet)"
+                  strokeWidth={0.5}
+                />
+              );
+            })}
+        </svg>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import { ROUND_STEPS, type RoundStep } from '@/core/rounds';
+import type { Round, RoundCell } from '@/records/rounds';
+
+export type StepCounts = Readonly<Partial<Record<RoundStep, number>>>;
+
+/** How many pieces stand at each step. */
+export function stepsOf(cells: readonly RoundCell[]): StepCounts {
+  const counts: Partial<Record<RoundStep, number>> = {};
+  for (const { step } of cells.flatMap((cell) => cell.pieces)) counts[step] = (counts[step] ?? 0) + 1;
+  return counts;
+}
+
+/** Whether a round's day has passed with pieces still not read. */
+export function isLate({ dueOn }: Pick<Round, 'dueOn'>, steps: StepCounts, today: Date): boolean {
+  const open = ROUND_STEPS.some((step) => step !== 'read' && steps[step]);
+  return open && dueOn !== null && dueOn.getTime() + 86_400_000 < today.getTime();
+}
+
+/** One thing that was seen along a round, and from where on. */
+export interface Trend {
+  readonly words: string;
+}
+
+/**
+ * What the tray says read along its rows: for each defect, surface and movement, the first cell of a row from
+ * which on every read cell shows it, when the cells before it do not.
+ *
+ * @example trendsOf(ladder) // [{ words: 'crazing up to A3, not from A4 on' }]
+ */
+export function trendsOf(cells: readonly RoundCell[]): Trend[] {
+  const rows = new Map<number, RoundCell[]>();
+  for (const cell of cells) {
+    if (!cell.pieces.some((piece) => piece.surface || piece.defects.length)) continue;
+    rows.set(cell.row, [...(rows.get(cell.row) ?? []), cell]);
+  }
+  return [...rows.values()].filter((row) => row.length > 2).flatMap(trendsOfRow);
+}
+
+function trendsOfRow(row: readonly RoundCell[]): Trend[] {
+  const shown = row.map((cell) => new Set(cell.pieces.flatMap(seenOn)));
+  const all = [...new Set(shown.flatMap((set) => [...set]))];
+  return all.flatMap((what) => {
+    const has = shown.map((set) => set.has(what));
+    const turn = has.findIndex((one, i) => i > 0 && one !== has[0]);
+    if (turn === -1 || has.slice(turn).some((one) => one === has[0])) return [];
+    const [before, after] = [row[turn - 1]!.label, row[turn]!.label];
+    return [{ words: has[0] ? `${what} up to ${before}, not from ${after} on` : `${what} from ${after} on` }];
+  });
+}
+
+function seenOn({ surface, movement, defects }: RoundCell['pieces'][number]): string[] {
+  return [
+    ...(surface ? [surface] : []),
+    ...(movement && movement !== 'stable' ? [movement] : []),
+    ...defects.filter((one) => one.severity >= 2).map((one) => one.defect),
+  ];
+}
