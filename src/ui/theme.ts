@@ -96,6 +96,12 @@ export const theme = createTheme({
     MuiMenu: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
     MuiAutocomplete: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--ink)' } } },
+    MuiChip: {
+      styleOverrides: {
+        root: { borderRadius: 2, background: 'transparent', border: '1px solid var(--ink)', fontSize: 14 },
+        deleteIcon: { color: 'var(--ink)' },
+      },
+    },
     MuiTooltip: {
       defaultProps: { enterDelay: 500 },
       styleOverrides: {

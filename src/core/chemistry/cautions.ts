@@ -1,3 +1,4 @@
+import type { MaterialBook } from './book';
 import type { Analysis, Material } from './materials';
 import type { Oxide } from './oxides';
 
@@ -41,6 +42,15 @@ export function cautionsOf({ name, analysis }: Pick<Material, 'name' | 'analysis
   if (FREE_SILICA.test(name) || (analysis.SiO2 ?? 0) > 95)
     notes.push('Respirable silica: scars the lungs for life.');
   return notes;
+}
+
+/** The cautions of several materials by name, each once; unknown ones have none. */
+export function cautionsIn(names: Iterable<string>, book: MaterialBook): string[] {
+  const notes = [...names].flatMap((name) => {
+    const material = book.find(name);
+    return material ? cautionsOf(material) : [];
+  });
+  return [...new Set(notes)];
 }
 
 function shareOf(analysis: Analysis, oxides: readonly Oxide[]): number {

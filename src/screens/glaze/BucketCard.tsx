@@ -1,4 +1,4 @@
-import { cautionsOf, BUILT_IN } from '@/core/chemistry';
+import { BUILT_IN, cautionsIn } from '@/core/chemistry';
 import { timesWords } from '@/core/coats';
 import type { BucketCardFacts } from '@/records/bucketCard';
 import { Flame } from '@/ui/Flame';
@@ -10,14 +10,7 @@ import css from './card.module.css';
 
 /** The card on the bucket: name, how it behaves, what to mind, and how it comes out. Made to be printed. */
 export function BucketCard({ card: { glaze, materials, looks } }: { card: BucketCardFacts }) {
-  const cautions = [
-    ...new Set(
-      materials.flatMap((name) => {
-        const material = BUILT_IN.find(name);
-        return material ? cautionsOf(material) : [];
-      }),
-    ),
-  ];
+  const cautions = cautionsIn(materials, BUILT_IN);
   const behaves = [
     glaze.kind,
     glaze.opaque ? 'opaque' : 'transparent',

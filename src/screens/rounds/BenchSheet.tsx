@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { cautionsOf, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
+import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf, drySpecificGravity, dryPerMl, normalise } from '@/core/recipe';
 import { pourPlan, SMALLEST_POUR, type PourPlan } from '@/core/rounds';
 import type { StudioMaterial } from '@/records/materials';
@@ -149,9 +149,16 @@ function Weighing({
   grams: number;
   tick: Tick;
 }) {
+  const names = cells.flatMap((cell) => cell.recipe?.map((line) => line.material) ?? []);
+  const cautions = cautionsIn(names, book);
   return (
     <>
       <p className="heat">{DUST_CAUTION}</p>
+      {cautions.map((caution) => (
+        <p key={caution} className="small">
+          {caution}
+        </p>
+      ))}
       {cells
         .filter((cell) => cell.recipe)
         .map((cell) => {
@@ -168,11 +175,9 @@ function Weighing({
               <p>{cell.words}</p>
               <table className={css.sheet}>
                 <tbody>
-                  {lines.map((line, i) => {
+                  {lines.map((line) => {
                     const key = `${cell.label} ${line.material}${line.addition} ${line.grams.toFixed(2)}`;
                     const { checked, onChange } = tick(key);
-                    const known = book.find(line.material);
-                    const cautions = known ? cautionsOf(known) : [];
                     return (
                       <tr key={key} data-done={checked || undefined}>
                         <td>
@@ -186,7 +191,6 @@ function Weighing({
                         <th scope="row">
                           {line.addition && <i className="quiet">on top: </i>}
                           {line.material}
-                          {i < 1 && cautions.length > 0 && <small className="quiet"> {cautions[0]}</small>}
                         </th>
                         <td className="figures">
                           <b>{line.grams.toFixed(2)} g</b>

@@ -74,7 +74,12 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
         <div>
           <Tray cells={cells} rows={round.rows} columns={round.columns} shape={round.shape} name="Tray">
             {(cell) => (
-              <PlacedCell cell={cell} current={cell === chosen} onChoose={() => setAt(cell.label)} />
+              <PlacedCell
+                cell={cell}
+                roomy={round.columns <= ROOMY}
+                current={cell === chosen}
+                onChoose={() => setAt(cell.label)}
+              />
             )}
           </Tray>
           {trends.length > 0 && (
@@ -136,15 +141,17 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
   );
 }
 
-function PlacedCell({
-  cell,
-  current,
-  onChoose,
-}: {
-  cell: RoundCell;
-  current: boolean;
-  onChoose: () => void;
-}) {
+/** Up to so many columns a place has room for its words. */
+const ROOMY = 6;
+
+interface PlacedProps {
+  readonly cell: RoundCell;
+  readonly roomy: boolean;
+  readonly current: boolean;
+  readonly onChoose: () => void;
+}
+
+function PlacedCell({ cell, roomy, current, onChoose }: PlacedProps) {
   const shown = cell.pieces.find((piece) => piece.photoHash);
   const worst = cell.pieces.flatMap((piece) => piece.defects).sort((a, b) => b.severity - a.severity)[0];
   const step = cell.pieces[0]?.step ?? 'made';
@@ -173,6 +180,7 @@ function PlacedCell({
           ))}
         </span>
       )}
+      {roomy && !shown && <span className={css.says}>{cell.words}</span>}
       {worst && (
         <span className={css.glyph}>
           <DefectGlyph id={worst.defect} size={15} />

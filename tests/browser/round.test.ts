@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { readPdf } from './readPdf';
+import { choose, signIn } from './steps';
+
+test('a technician plans the crazing ladder with twins and a control, prints sheet and labels, and sees it on Today', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('r');
+  await expect(page).toHaveURL(/rounds$/);
+  await page.getByRole('link', { name: 'Plan a round' }).click();
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('radio', { name: 'Away from crazing' }).click();
+  await choose(page, 'Base glaze', 'Lamp Clear');
+  await choose(page, 'Clay', 'Viaduct Porcelain');
+  await page.getByLabel('Name of the round').fill('Porcelain, second ladder');
+  await page.getByRole('button', { name: /^A5: / }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^A5: .*left out/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Lay out 8 pieces' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Lay out 10 pieces' }).click();
+  await expect(page.getByRole('heading', { name: 'Porcelain, second ladder' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^A1: Lamp Clear, control/ })).toBeVisible();
+  const url = page.url();
+
+  await page.getByRole('link', { name: 'Bench sheet' }).click();
+  const cup = page.getByRole('region', { name: 'Cup A5' });
+  await expect(cup.getByRole('row', { name: /all together/ })).toContainText('100.00 g');
+  await expect(page.getByText('Respirable silica')).toBeVisible();
+  await cup.getByRole('checkbox', { name: 'Silica is in A5' }).check();
+  await page.reload();
+  await expect(cup.getByRole('checkbox', { name: 'Silica is in A5' })).toBeChecked();
+
+  await page.goto(`${url}/labels`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Labels down').fill('2');
+  const pdf = page.getByRole('link', { name: 'PDF of 10 labels' });
+  const answer = await page.request.get((await pdf.getAttribute('href'))!);
+  const { pages, text, codes } = await readPdf(await answer.body());
+  expect(pages).toBe(2);
+  expect(codes).toHaveLength(10);
+  for (const code of codes) {
+    const label = code.split('/').at(-1)!;
+    expect(text).toContain(label);
+    await page.goto(code);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(label);
+  }
+  expect(text).toMatch(/R\d+ A5/);
+
+  await page.goto(url);
+  await page.getByRole('button', { name: 'All glazed as planned' }).click();
+  await expect(page.getByRole('button', { name: 'All glazed as planned' })).toHaveCount(0);
+  await page.goto('/');
+  const rounds = page.getByRole('region', { name: 'Rounds and least certain' });
+  await expect(rounds).toContainText('Porcelain, second ladder');
+  await expect(rounds).toContainText('10 glazed');
+});
+
+test('cells the dictionary proves are shown with their photo and left out; a blend without a recipe says so', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/rounds/new');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('radio', { name: 'How many coats' }).click();
+  await page.getByRole('combobox', { name: 'Glazes' }).fill('Lamp');
+  await page.getByRole('option', { name: 'Lamp Clear' }).click();
+  await page.keyboard.press('Escape');
+  await choose(page, 'Clay', 'Buffer White');
+  await expect(page.getByRole('button', { name: /^A1: Lamp Clear once.*agree.*left out/ })).toBeVisible();
+  await page.getByRole('button', { name: /^A1: / }).click();
+  await expect(page.getByRole('button', { name: /^A1: / })).toHaveAttribute('aria-pressed', 'true');
+
+  await page.getByRole('radio', { name: 'Between two glazes' }).click();
+  await page.getByLabel('Steps, ends counted').fill('2000');
+  await choose(page, 'Corner B', 'Sleeper');
+  await expect(page.getByText(/4000 tests: more than 1000/)).toBeVisible();
+  await page.getByLabel('Steps, ends counted').fill('5');
+  await expect(page.getByRole('button', { name: /^A2: 75 % Lamp Clear, 25 % Sleeper/ })).toBeVisible();
+});

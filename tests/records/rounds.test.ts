@@ -1,0 +1,161 @@
+import { crazingRound, overlapGrid } from '@/core/rounds';
+import { newId } from '@/records/db';
+import { NotThere, Refusal } from '@/records/faults';
+import { advanceFiring, loadPieces } from '@/records/firings';
+import { fitTiles } from '@/records/fitTiles';
+import { listGlazes } from '@/records/glazes';
+import { glazeCells, knownStacks, listRounds, roundPage, saveRound, type RoundDraft } from '@/records/rounds';
+import { todayIn } from '@/records/today';
+import { emptyFiring, freshStudio, readAll, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => (studio = await freshStudio('rounds')));
+afterAll(async () => studio.base.destroy());
+
+const LINES = [
+  { material: 'Soda feldspar', amount: 45 },
+  { material: 'Silica', amount: 20 },
+  { material: 'Whiting', amount: 20 },
+  { material: 'Kaolin', amount: 15 },
+];
+
+function draft(more: Partial<RoundDraft> = {}): RoundDraft {
+  const { cells, rows, columns, shape } = crazingRound({ name: 'Limewash', lines: LINES }, 3);
+  return {
+    id: newId(),
+    name: 'Away from crazing',
+    kind: 'crazing',
+    setup: { steps: 3 },
+    shape,
+    rows,
+    columns,
+    form: 'tile',
+    heightMm: 100,
+    widthMm: 60,
+    twins: 2,
+    cone: '6',
+    atmosphere: 'oxidation',
+    dueOn: '2026-03-01',
+    colour: '#eeeeee',
+    cells: cells.map(({ label, row, column, words, lines, parts }) => ({
+      label,
+      row,
+      column,
+      words,
+      parts,
+      recipe: lines!,
+      stack: null,
+      bodyId: studio.bodyId,
+    })),
+    ...more,
+  };
+}
+
+test('a round is laid out in one step: cells, test glazes with their recipes, and numbered twins; twice is once', async () => {
+  const { base, member } = studio;
+  const round = draft();
+  expect(await saveRound(base, member, round)).toBe(1);
+  expect(await saveRound(base, member, round)).toBe(1);
+  const { cells } = await roundPage(base, round.id);
+  expect(cells.map((cell) => [cell.label, cell.pieces.length, cell.pieces[0]!.step])).toEqual([
+    ['A1', 2, 'made'],
+    ['A2', 2, 'made'],
+    ['A3', 2, 'made'],
+  ]);
+  const labels = cells.flatMap((cell) => cell.pieces.map((piece) => piece.label));
+  expect(new Set(labels).size).toBe(6);
+  const glazes = await listGlazes(base);
+  const withTests = await listGlazes(base, { tests: true });
+  expect(withTests.length - glazes.length).toBe(3);
+  expect(cells[1]!.stack[0]!.name).toMatch(/^R1 A2 Limewash \+ 1.25 % Silica/);
+  await expect(roundPage(base, newId())).rejects.toThrow(NotThere);
+});
+
+test('two people laying out at once get two numbers; a blend without a recipe is refused and leaves nothing behind', async () => {
+  const { base, member } = studio;
+  const numbers = await Promise.all([saveRound(base, member, draft()), saveRound(base, member, draft())]);
+  expect([...numbers].sort()).toEqual([2, 3]);
+  const before = await base('piece').count('* as n').first();
+  const bare = draft();
+  const broken = {
+    ...bare,
+    cells: bare.cells.map((cell, i) => (i === 2 ? { ...cell, recipe: null } : cell)),
+  };
+  await expect(saveRound(base, member, broken)).rejects.toThrow(Refusal);
+  expect(await base('piece').count('* as n').first()).toEqual(before);
+  expect(await base('round').where({ id: broken.id }).first()).toBeUndefined();
+});
+
+test('its pieces are followed from made to read, and what was read counts as evidence of fit', async () => {
+  const { base, member } = studio;
+  const round = draft({ name: 'Followed' });
+  await saveRound(base, member, round);
+  const page = () => roundPage(base, round.id);
+  const stepsOf = async () => [...new Set((await page()).cells.flatMap((c) => c.pieces.map((p) => p.step)))];
+  const ids = (await page()).cells.map((cell) => cell.id);
+  expect(await glazeCells(base, member, ids)).toBe(6);
+  expect(await glazeCells(base, member, ids)).toBe(0);
+  expect(await stepsOf()).toEqual(['glazed']);
+  expect((await todayIn(base)).rounds.map((one) => one.name)).toContain('Followed');
+  const firingId = await emptyFiring(studio);
+  const pieces = (await page()).cells.flatMap((cell) => cell.pieces);
+  await loadPieces(
+    base,
+    member,
+    firingId,
+    pieces.map((piece) => ({ pieceId: piece.id, shelf: 1 })),
+  );
+  expect(await stepsOf()).toEqual(['loaded']);
+  await advanceFiring(base, member, firingId, 'open');
+  await readAll(studio, firingId, (n) =>
+    n < 2 ? { defects: [{ defect: 'crazing', severity: 2, place: 'everywhere' }] } : {},
+  );
+  expect(await stepsOf()).toEqual(['read']);
+  const [first] = (await page()).cells;
+  expect(first!.pieces[0]).toMatchObject({ surface: 'gloss', defects: [{ defect: 'crazing', severity: 2 }] });
+  const tiles = (await fitTiles(base)).map(({ crazed, count }) => [crazed, count]);
+  expect(tiles).toEqual(
+    expect.arrayContaining([
+      [true, 2],
+      [false, 2],
+    ]),
+  );
+  const summary = (await listRounds(base)).find((one) => one.id === round.id)!;
+  expect(summary.steps).toEqual({ read: 6 });
+});
+
+test('what the dictionary holds of dipped stacks is known by glaze, times, clay, cone and atmosphere', async () => {
+  const { base, member, glazes, bodyId } = studio;
+  const { cells, rows, columns, shape } = overlapGrid([{ name: glazes.Sleeper }, { name: glazes.Limewash }]);
+  const round = draft({
+    kind: 'overlap',
+    rows,
+    columns,
+    shape,
+    cells: cells.map(({ label, row, column, words, parts, stack }) => ({
+      ...{ label, row, column, words, parts, recipe: null, bodyId },
+      stack: stack!,
+    })),
+  });
+  await saveRound(base, member, round);
+  const laid = await roundPage(base, round.id);
+  await glazeCells(
+    base,
+    member,
+    laid.cells.map((cell) => cell.id),
+  );
+  const firingId = await emptyFiring(studio);
+  const pieces = laid.cells.flatMap((cell) => cell.pieces);
+  await loadPieces(
+    base,
+    member,
+    firingId,
+    pieces.map((piece) => ({ pieceId: piece.id, shelf: 1 })),
+  );
+  await advanceFiring(base, member, firingId, 'open');
+  await readAll(studio, firingId);
+  const known = await knownStacks(base);
+  const over = known.find((one) => one.stack.length === 2 && one.stack[0]!.glaze === glazes.Sleeper)!;
+  expect(over).toMatchObject({ bodyId, cone: '6', atmosphere: 'oxidation', proofs: 2, agreeing: 2 });
+  expect(over.stack.map((layer) => layer.times)).toEqual([1, 1]);
+});
