@@ -128,6 +128,7 @@ async function planLadder(base: Db, studio: Studio): Promise<void> {
     atmosphere: 'oxidation',
     dueOn: new Date(studio.now.getTime() + 6 * DAY).toISOString().slice(0, 10),
     colour: '#dfe2d6',
+    unlessUnderWay: false,
     cells: cells.map(({ label, row, column, words, lines }) => ({
       label,
       row,

@@ -42,6 +42,8 @@ export interface RoundDraft {
   readonly dueOn: string | null;
   /** Colour the test glazes are drawn in until they are fired. */
   readonly colour: string;
+  /** Refuse what a round under way tests already: for suggestions, which two people may accept at once. */
+  readonly unlessUnderWay: boolean;
   readonly cells: readonly CellDraft[];
 }
 
@@ -57,6 +59,7 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
     if (known) return known.number;
     const [{ last }] = (await trx('round').max('number as last').forUpdate()) as [{ last: number | null }];
     const number = (last ?? 0) + 1;
+    if (draft.unlessUnderWay) await refuseUnderWay(trx, draft);
     await trx('round').insert({
       id: draft.id,
       number,
@@ -348,6 +351,49 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
       swatchHash: row.swatch_hash,
     };
   });
+}
+
+/** A stack that a round under way will prove. */
+export interface ComingStack {
+  readonly bodyId: string;
+  readonly cone: string;
+  readonly atmosphere: string;
+  readonly stack: readonly CellLayer[];
+  readonly round: string;
+}
+
+/** The stacks of existing glazes that rounds under way will prove, one a piece that is still to be read. */
+export async function comingStacks(base: Db): Promise<ComingStack[]> {
+  const rows = await base('round_cell as c')
+    .join('round as r', 'r.id', 'c.round_id')
+    .join('piece as p', 'p.round_cell_id', 'c.id')
+    .whereNull('r.ended_at')
+    .whereNull('c.recipe')
+    .whereNot('p.stage', 'read')
+    .select('c.body_id', 'r.cone', 'r.atmosphere', 'c.stack', 'r.number', 'r.name');
+  return rows.map((row) => ({
+    bodyId: row.body_id,
+    cone: row.cone,
+    atmosphere: row.atmosphere,
+    stack: fromJson<CellLayer[]>(row.stack),
+    round: `round ${row.number}, ${row.name}`,
+  }));
+}
+
+/** @throws Refusal naming the round that tests one of the cells already */
+async function refuseUnderWay(trx: Db, draft: RoundDraft): Promise<void> {
+  const coming = await comingStacks(trx);
+  for (const cell of draft.cells) {
+    const same = coming.find(
+      (one) =>
+        one.bodyId === cell.bodyId &&
+        one.cone === draft.cone &&
+        one.atmosphere === draft.atmosphere &&
+        JSON.stringify(one.stack) === JSON.stringify(cell.stack),
+    );
+    if (same)
+      throw new Refusal('cells', `${cell.words} is in ${same.round} already. Ask for the list again.`);
+  }
 }
 
 /** How far from the foot the coats of a test begin, so that nothing runs onto the shelf. */

@@ -4,8 +4,17 @@ import { NotThere, Refusal } from '@/records/faults';
 import { advanceFiring, loadPieces } from '@/records/firings';
 import { fitTiles } from '@/records/fitTiles';
 import { listGlazes } from '@/records/glazes';
-import { glazeCells, knownStacks, listRounds, roundPage, saveRound, type RoundDraft } from '@/records/rounds';
+import {
+  comingStacks,
+  glazeCells,
+  knownStacks,
+  listRounds,
+  roundPage,
+  saveRound,
+  type RoundDraft,
+} from '@/records/rounds';
 import { todayIn } from '@/records/today';
+import { listWanted, noteWanted } from '@/records/wanted';
 import { emptyFiring, freshStudio, readAll, type Studio } from './studio';
 
 let studio: Studio;
@@ -37,6 +46,7 @@ function draft(more: Partial<RoundDraft> = {}): RoundDraft {
     atmosphere: 'oxidation',
     dueOn: '2026-03-01',
     colour: '#eeeeee',
+    unlessUnderWay: false,
     cells: cells.map(({ label, row, column, words, lines, parts }) => ({
       label,
       row,
@@ -158,4 +168,50 @@ test('what the dictionary holds of dipped stacks is known by glaze, times, clay,
   const over = known.find((one) => one.stack.length === 2 && one.stack[0]!.glaze === glazes.Sleeper)!;
   expect(over).toMatchObject({ bodyId, cone: '6', atmosphere: 'oxidation', proofs: 2, agreeing: 2 });
   expect(over.stack.map((layer) => layer.times)).toEqual([1, 1]);
+});
+
+test('two people accepting the same suggestion: the second is told which round has it', async () => {
+  const { base, member, glazes, bodyId } = studio;
+  const suggestion = () =>
+    draft({
+      kind: 'free',
+      unlessUnderWay: true,
+      cells: [
+        {
+          ...{
+            label: 'A1',
+            row: 0,
+            column: 0,
+            words: 'Limewash three times',
+            parts: {},
+            recipe: null,
+            bodyId,
+          },
+          stack: [{ glaze: glazes.Limewash, times: 3 }],
+        },
+      ],
+    });
+  const both = await Promise.allSettled([
+    saveRound(base, member, suggestion()),
+    saveRound(base, member, suggestion()),
+  ]);
+  expect(both.map((one) => one.status).sort()).toEqual(['fulfilled', 'rejected']);
+  const refused = both.find((one) => one.status === 'rejected')!;
+  expect((refused as PromiseRejectedResult).reason).toMatchObject({
+    field: 'cells',
+    message: expect.stringMatching(/^Limewash three times is in round \d+, Away from crazing already/),
+  });
+  expect((await comingStacks(base)).some((one) => one.stack[0]!.times === 3)).toBe(true);
+});
+
+test('a look-up in vain is wanted when it names two glazes in full, and counted', async () => {
+  const { base, glazes } = studio;
+  for (const text of [
+    'Whitestrip over Sleeper',
+    ' whitestrip OVER sleeper',
+    'whitestrip over sle',
+    'nothing',
+  ])
+    await noteWanted(base, text);
+  expect(await listWanted(base)).toEqual([{ baseId: glazes.Sleeper, topId: glazes.Whitestrip, times: 2 }]);
 });

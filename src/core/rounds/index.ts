@@ -8,7 +8,7 @@ export {
 } from './blends';
 export { factorial, type Factor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
-export { clayComparison, coatsLadder, overlapGrid } from './layers';
+export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
 export { spreadTwins, type Placed, type ToPlace } from './load';
 export {
   codeOf,

@@ -1,3 +1,4 @@
+import { factorial } from './factorial';
 import { codeOf, type Cell, type CellLayer, type Corner, type Plan } from './model';
 
 /** A cell that lays glazes on each other. */
@@ -33,7 +34,7 @@ export function coatsLadder(glazes: readonly Corner[], most: number): Plan {
   if (!(Number.isInteger(most) && most >= 1)) throw new RangeError('most must be a whole number ≥ 1');
   const cells = glazes.flatMap(({ name }, row) =>
     Array.from({ length: most }, (_, i) =>
-      laid(row, i, [{ glaze: name, times: i + 1 }], `${name} ${['once', 'twice'][i] ?? `${i + 1} times`}`),
+      laid(row, i, [{ glaze: name, times: i + 1 }], `${name} ${countWords(i + 1)}`),
     ),
   );
   return { cells, rows: glazes.length, columns: most, shape: 'grid' };
@@ -45,4 +46,58 @@ export function clayComparison(glazes: readonly Corner[], bodies: readonly strin
     bodies.map((body, column) => laid(row, column, [once(name)], `${name} on ${body}`, body)),
   );
   return { cells, rows: glazes.length, columns: bodies.length, shape: 'grid' };
+}
+
+/** One test of a free round. */
+export interface FreeTest {
+  readonly stack: readonly CellLayer[];
+  readonly body?: string;
+}
+
+/** How many tests of a free round lie in a row. */
+const FREE_ROW = 6;
+
+/** Any tests side by side, in the order given, six in a row. */
+export function freeRound(tests: readonly FreeTest[]): Plan {
+  const cells = tests.map(({ stack, body }, i) => {
+    const words = [...stack]
+      .reverse()
+      .map(({ glaze, times }) => (times > 1 ? `${glaze} ${countWords(times)}` : glaze));
+    const on = body ? ` on ${body}` : '';
+    return laid(Math.floor(i / FREE_ROW), i % FREE_ROW, stack, words.join(' over ') + on, body);
+  });
+  const columns = Math.min(FREE_ROW, Math.max(1, tests.length));
+  return { cells, rows: Math.max(1, Math.ceil(tests.length / FREE_ROW)), columns, shape: 'grid' };
+}
+
+function countWords(times: number): string {
+  return ['', 'once', 'twice'][times] ?? `${times} times`;
+}
+
+/**
+ * Several things at once: glazes, clays and coats varied together, each combination or a balanced fraction.
+ *
+ * @param most tests there is room for
+ * @returns the plan, and what can no longer be told apart in it
+ * @throws RangeError as {@link factorial}
+ */
+export function factorialRound(
+  glazes: readonly Corner[],
+  bodies: readonly string[],
+  coats: readonly number[],
+  most: number,
+): { readonly plan: Plan; readonly aliases: readonly string[] } {
+  const factors = [
+    { name: 'glaze', levels: glazes.map(({ name }) => name) },
+    { name: 'clay', levels: bodies },
+    { name: 'coats', levels: coats.map(String) },
+  ].filter(({ levels }) => levels.length > 1);
+  const { runs, aliases } = factorial(factors, most);
+  const of = (run: readonly number[], name: string) =>
+    run[factors.findIndex((factor) => factor.name === name)] ?? 0;
+  const tests = runs.map((run) => ({
+    stack: [{ glaze: glazes[of(run, 'glaze')]!.name, times: coats[of(run, 'coats')]! }],
+    body: bodies[of(run, 'clay')]!,
+  }));
+  return { plan: freeRound(tests), aliases };
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { id, ref } from './columns';
 
-/** Planned tests: rounds, their cells, and the test glazes and pieces that come of them. */
+/** Planned tests: rounds, their cells, the test glazes and pieces that come of them, and what was looked up in vain. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('round', (t) => {
     id(t);
@@ -37,6 +37,13 @@ export async function up(knex: Knex): Promise<void> {
     ref(t, 'body_id', 'body').notNullable();
     t.unique(['round_id', 'label']);
   });
+  await knex.schema.createTable('wanted', (t) => {
+    ref(t, 'base_glaze_id', 'glaze').notNullable();
+    ref(t, 'top_glaze_id', 'glaze').notNullable();
+    t.primary(['base_glaze_id', 'top_glaze_id']);
+    t.integer('times').notNullable();
+    t.datetime('at', { precision: 3 }).notNullable();
+  });
   await knex.schema.alterTable('glaze', (t) => {
     ref(t, 'round_id', 'round').nullable();
   });
@@ -54,5 +61,5 @@ export async function down(knex: Knex): Promise<void> {
     t.dropForeign('round_id');
     t.dropColumn('round_id');
   });
-  for (const table of ['round_cell', 'round']) await knex.schema.dropTable(table);
+  for (const table of ['wanted', 'round_cell', 'round']) await knex.schema.dropTable(table);
 }

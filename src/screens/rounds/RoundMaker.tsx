@@ -1,14 +1,10 @@
 'use client';
-import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, type PointerEvent } from 'react';
+import { useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
-import { BUILT_IN } from '@/core/chemistry';
 import { formShape } from '@/core/coats';
 import { CONES } from '@/core/firing';
 import { loadsOf, needsOf, provedBy, type Cell } from '@/core/rounds';
@@ -17,24 +13,26 @@ import { Choice } from '@/ui/Choice';
 import { Faults } from '@/ui/Faults';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
-import { Swatch } from '@/ui/Swatch';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { WordField } from '@/ui/WordField';
 import { layOutRound } from './actions';
 import {
+  bodiesOf,
   FIRST_SETUP,
-  GLAZES_OF,
   isBlend,
   KINDS,
   knownOf,
   named,
   planOf,
+  severalAtOnce,
   type Kind,
   type NamedRecipe,
   type Setup,
 } from './setup';
 import { Tray } from './Tray';
+import { TrayCell } from './TrayCell';
+import { Varies } from './Varies';
 import css from './rounds.module.css';
 
 interface Props {
@@ -56,6 +54,8 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
   const bodyId = chosenBodies[0] ?? bodies[0]?.id ?? '';
   const plan = useMemo(() => planOf(setup, glazes, setup.bodies), [setup, glazes]);
   const cells = typeof plan === 'string' ? [] : plan.cells;
+  const bodiesVary = bodiesOf(setup.kind);
+  const aliases = useMemo(() => aliasesOf(setup, glazes), [setup, glazes]);
   const proofOf = (cell: Cell) => knownOf(cell, cell.body ?? bodyId, setup, known);
   const isOut = (cell: Cell) => {
     const proof = proofOf(cell);
@@ -134,7 +134,7 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
             onChange={(name) => change({ name })}
             fault={of('name')}
           />
-          {setup.kind !== 'clays' && (
+          {!bodiesVary && (
             <Choice
               label="Clay"
               options={bodies.map((body) => body.name)}
@@ -206,6 +206,12 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
               )}
             </Tray>
           )}
+          {aliases.length > 0 && (
+            <p>
+              <b>A fraction: these can no longer be told apart.</b>{' '}
+              {named(aliases.join('; '), [...glazes, ...bodies])}.
+            </p>
+          )}
           <dl className={css.totals} role="status">
             <Total name="tests" value={String(inside.length)} />
             <Total name="pieces" value={String(needs.pieces)} />
@@ -241,187 +247,22 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
   );
 }
 
+/** What a fraction of several things at once cannot tell apart. */
+function aliasesOf(setup: Setup, glazes: readonly NamedRecipe[]): readonly string[] {
+  if (setup.kind !== 'factorial' || typeof planOf(setup, glazes, setup.bodies) === 'string') return [];
+  const chosen = setup.glazes.filter((one) => glazes.some((glaze) => glaze.id === one));
+  return severalAtOnce(
+    setup,
+    chosen.map((name) => ({ name })),
+    setup.bodies,
+  ).aliases;
+}
+
 function Total({ name, value }: { name: string; value: string }) {
   return (
     <div>
       <dd className="figures">{value}</dd>
       <dt>{name}</dt>
     </div>
-  );
-}
-
-function Varies({
-  setup,
-  change,
-  glazes,
-  bodies,
-}: Pick<Props, 'glazes' | 'bodies'> & { setup: Setup; change: (part: Partial<Setup>) => void }) {
-  const { least, most } = GLAZES_OF[setup.kind];
-  const many = most > 4;
-  const setGlaze = (i: number, name: string | null) => {
-    const id = glazes.find((glaze) => glaze.name === name)?.id;
-    const next = [...setup.glazes];
-    if (id) next[i] = id;
-    change({ glazes: next });
-  };
-  const corners = ['line', 'triaxial', 'corners'].includes(setup.kind);
-  const stepped = ['line', 'triaxial', 'ladder', 'crazing', 'coats'].includes(setup.kind);
-  return (
-    <div className={css.varies}>
-      <h2>What varies</h2>
-      {many ? (
-        <Autocomplete
-          multiple
-          options={glazes.map((glaze) => glaze.id)}
-          getOptionLabel={(one) => glazes.find((glaze) => glaze.id === one)?.name ?? '?'}
-          value={setup.glazes.filter((one) => glazes.some((glaze) => glaze.id === one))}
-          onChange={(_, next) => change({ glazes: next })}
-          disableCloseOnSelect
-          renderInput={(params) => <TextField {...params} label="Glazes" />}
-        />
-      ) : (
-        Array.from({ length: least }, (_, i) => (
-          <Choice
-            key={i}
-            label={corners ? `Corner ${'ABCD'[i]}` : 'Base glaze'}
-            options={glazes.map((glaze) => glaze.name)}
-            value={glazes.find((glaze) => glaze.id === setup.glazes[i])?.name ?? null}
-            onChange={(name) => setGlaze(i, name)}
-          />
-        ))
-      )}
-      {setup.kind === 'clays' && (
-        <Autocomplete
-          multiple
-          options={bodies.map((body) => body.id)}
-          getOptionLabel={(one) => bodies.find((body) => body.id === one)?.name ?? '?'}
-          value={setup.bodies.filter((one) => bodies.some((body) => body.id === one))}
-          onChange={(_, next) => change({ bodies: next })}
-          disableCloseOnSelect
-          renderInput={(params) => <TextField {...params} label="Clays" />}
-        />
-      )}
-      {stepped && (
-        <NumberField
-          label={
-            setup.kind === 'triaxial'
-              ? 'Cells along an edge'
-              : setup.kind === 'coats'
-                ? 'Up to so many coats'
-                : 'Steps, ends counted'
-          }
-          value={setup.steps}
-          onChange={(steps) => steps && steps >= 1 && change({ steps: Math.round(steps) })}
-        />
-      )}
-      {setup.kind === 'corners' && (
-        <div className={css.pair}>
-          <NumberField
-            label="Across"
-            value={setup.columns}
-            onChange={(n) => n && change({ columns: Math.round(n) })}
-          />
-          <NumberField
-            label="Down"
-            value={setup.rows}
-            onChange={(n) => n && change({ rows: Math.round(n) })}
-          />
-        </div>
-      )}
-      {setup.kind === 'overlap' && (
-        <FormControlLabel
-          control={
-            <Switch
-              checked={setup.singlesTwice}
-              onChange={(event) => change({ singlesTwice: event.target.checked })}
-            />
-          }
-          label="Each alone twice as well"
-        />
-      )}
-      {setup.kind === 'ladder' &&
-        setup.additions.map((addition, i) => (
-          <div key={i} className={css.pair}>
-            <Autocomplete
-              freeSolo
-              options={BUILT_IN.materials.map((material) => material.name)}
-              inputValue={addition.material}
-              onInputChange={(_, material) =>
-                change({ additions: setup.additions.map((one, k) => (k === i ? { ...one, material } : one)) })
-              }
-              renderInput={(params) => <TextField {...params} label="Adding" />}
-            />
-            <NumberField
-              label="% more each step"
-              value={addition.step}
-              onChange={(step) =>
-                change({
-                  additions: setup.additions.map((one, k) => (k === i ? { ...one, step: step ?? 0 } : one)),
-                })
-              }
-            />
-          </div>
-        ))}
-      {setup.kind === 'ladder' && (
-        <Button
-          size="small"
-          onClick={() => change({ additions: [...setup.additions, { material: '', step: 1 }] })}
-        >
-          Another addition
-        </Button>
-      )}
-      {setup.kind === 'crazing' && (
-        <p className="small quiet">
-          1¼ % silica and 1 % kaolin more at each step: a gloss stays a gloss. The first tile is the control.
-        </p>
-      )}
-    </div>
-  );
-}
-
-interface TrayCellProps {
-  readonly cell: Cell;
-  readonly words: string;
-  readonly out: boolean;
-  readonly proof: KnownStack | undefined;
-  readonly colours: readonly { readonly colour: string; readonly part: number }[];
-  readonly onTurn: () => void;
-}
-
-/** One place of the tray: tap or drag over it to leave it out or take it in. */
-function TrayCell({ cell, words, out, proof, colours, onTurn }: TrayCellProps) {
-  const dragged = (event: PointerEvent) => event.buttons === 1 && onTurn();
-  const title = [
-    `${cell.label}: ${words}`,
-    proof && `${proof.agreeing} of ${proof.proofs} proofs agree`,
-    out ? 'left out' : '',
-  ]
-    .filter(Boolean)
-    .join('; ');
-  return (
-    <button
-      type="button"
-      className={css.cell}
-      aria-pressed={!out}
-      aria-label={title}
-      title={title}
-      onPointerDown={(event) => {
-        event.currentTarget.releasePointerCapture?.(event.pointerId);
-        onTurn();
-      }}
-      onPointerEnter={dragged}
-      onClick={(event) => event.detail === 0 && onTurn()}
-    >
-      {proof?.swatchHash ? (
-        <Swatch hash={proof.swatchHash} colour={null} width={60} height={40} />
-      ) : (
-        <span className={css.bands}>
-          {colours.map(({ colour, part }, i) => (
-            <span key={i} style={{ background: colour, flexGrow: part }} />
-          ))}
-        </span>
-      )}
-      <b>{cell.label}</b>
-    </button>
   );
 }

@@ -23,6 +23,7 @@ export function RoundsView({
       <div className={css.titleRow}>
         <h1>Rounds</h1>
         <span>
+          {mayChange && <LinkButton href="/rounds/suggest">Suggest one</LinkButton>}
           {mayChange && (
             <LinkButton variant="contained" href="/rounds/new">
               Plan a round

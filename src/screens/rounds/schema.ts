@@ -39,6 +39,7 @@ export const roundSchema = z
     cone: z.enum(CONES, 'Choose a cone.'),
     atmosphere: z.enum(['oxidation', 'neutral', 'reduction']),
     dueOn: z.iso.date('Choose a day.').nullable(),
+    unlessUnderWay: z.boolean().default(false),
     colour: z.string().regex(/^#[0-9a-f]{6}$/i),
     cells: z.array(cell).min(1, 'Every test is left out.').max(MOST_CELLS, `At most ${MOST_CELLS} tests.`),
   })

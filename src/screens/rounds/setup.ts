@@ -4,6 +4,7 @@ import {
   clayComparison,
   coatsLadder,
   crazingRound,
+  factorialRound,
   fourCorners,
   lineBlend,
   MOST_CELLS,
@@ -25,6 +26,7 @@ export const KINDS = {
   corners: 'Between four glazes',
   ladder: 'More and more of an addition',
   crazing: 'Away from crazing',
+  factorial: 'Several things at once',
 } as const;
 export type Kind = keyof typeof KINDS;
 
@@ -40,6 +42,8 @@ export interface Setup {
   readonly rows: number;
   readonly singlesTwice: boolean;
   readonly additions: readonly { readonly material: string; readonly step: number }[];
+  /** The most tests there is room for, when several things vary at once. */
+  readonly most: number;
   readonly twins: number;
   readonly form: 'tile' | 'ring strip';
   readonly cone: string;
@@ -60,6 +64,7 @@ export const FIRST_SETUP: Setup = {
   rows: 7,
   singlesTwice: true,
   additions: [{ material: 'Red iron oxide', step: 1 }],
+  most: 16,
   twins: 2,
   form: 'tile',
   cone: '6',
@@ -79,11 +84,17 @@ export const GLAZES_OF: Readonly<Record<Kind, { readonly least: number; readonly
   corners: { least: 4, most: 4 },
   ladder: { least: 1, most: 1 },
   crazing: { least: 1, most: 1 },
+  factorial: { least: 1, most: 20 },
 };
 
 /** Whether a kind mixes new glazes, so that every glaze in it must have a recipe. */
 export function isBlend(kind: Kind): boolean {
-  return !['overlap', 'coats', 'clays'].includes(kind);
+  return !['overlap', 'coats', 'clays', 'factorial'].includes(kind);
+}
+
+/** Whether a kind varies the clay. */
+export function bodiesOf(kind: Kind): boolean {
+  return kind === 'clays' || kind === 'factorial';
 }
 
 export interface NamedRecipe {
@@ -112,6 +123,7 @@ export function planOf(
     return least === 1 ? 'Choose a glaze.' : `Choose ${least === most ? '' : 'at least '}${least} glazes.`;
   const bare = isBlend(setup.kind) ? chosen.find((glaze) => !glaze.lines) : undefined;
   if (bare) return `${bare.name} has no recipe, so it cannot be blended. Write it down on its page first.`;
+  if (setup.kind === 'factorial' && bodies.length < 1) return 'Choose a clay.';
   if (setup.kind === 'clays' && bodies.length < 2) return 'Choose at least two clays.';
   if (
     setup.kind === 'ladder' &&
@@ -133,7 +145,7 @@ export function planOf(
 }
 
 function cellsOf(
-  { kind, steps, columns, rows, singlesTwice }: Setup,
+  { kind, steps, columns, rows, singlesTwice, most }: Setup,
   glazes: number,
   bodies: number,
 ): number {
@@ -142,6 +154,8 @@ function cellsOf(
       return glazes * (glazes + Number(singlesTwice));
     case 'clays':
       return glazes * bodies;
+    case 'factorial':
+      return Math.min(most, glazes * bodies * 2);
     case 'triaxial':
       return (steps * (steps + 1)) / 2;
     case 'corners':
@@ -170,7 +184,18 @@ function built(setup: Setup, corners: readonly Corner[], bodies: readonly string
       return additionLadder(a, setup.additions, setup.steps);
     case 'crazing':
       return crazingRound(a, setup.steps);
+    case 'factorial':
+      return severalAtOnce(setup, corners, bodies).plan;
   }
+}
+
+/** Glaze, clay and one or two coats varied together, and what a fraction of it cannot tell apart. */
+export function severalAtOnce(
+  { most }: Pick<Setup, 'most'>,
+  glazes: readonly Corner[],
+  bodies: readonly string[],
+) {
+  return factorialRound(glazes, bodies, [1, 2], most);
 }
 
 /** What the dictionary holds of a cell on a body, if anything. */

@@ -1,0 +1,167 @@
+import type { RoundCell } from '@/records/rounds';
+import { isLate, stepsOf, trendsOf } from './progress';
+import { FIRST_SETUP, knownOf, named, planOf, severalAtOnce, type NamedRecipe, type Setup } from './setup';
+import { suggestTests } from './suggest';
+
+const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5FA${n}`;
+const glaze = (
+  n: number,
+  name: string,
+  lines: NamedRecipe['lines'] = [{ material: 'Silica', amount: 1 }],
+) => ({
+  id: id(n),
+  name,
+  colour: '#777777',
+  lines,
+});
+const GLAZES = [glaze(1, 'Limewash'), glaze(2, 'Sleeper'), glaze(3, 'Jar', null)];
+const plan = (setup: Partial<Setup>, bodies: readonly string[] = ['b']) =>
+  planOf({ ...FIRST_SETUP, ...setup }, GLAZES, bodies);
+
+describe('the page where a round is made', () => {
+  test.each([
+    [{ kind: 'crazing', glazes: [] }, 'Choose a glaze.'],
+    [{ kind: 'line', glazes: [id(1)] }, 'Choose 2 glazes.'],
+    [{ kind: 'overlap', glazes: [id(1)] }, 'Choose at least 2 glazes.'],
+    [{ kind: 'line', glazes: [id(1), id(3)] }, /Jar has no recipe/],
+    [{ kind: 'clays', glazes: [id(1)] }, /at least two clays/],
+    [{ kind: 'coats', glazes: [id(1)], steps: 10_000 }, /10000 tests: more than 1000/],
+    [{ kind: 'line', glazes: [id(1), id(2)], steps: 1 }, /steps must be a whole number/],
+    [{ kind: 'ladder', glazes: [id(1)], additions: [{ material: ' ', step: 1 }] }, /what is added/],
+  ] as const)('%j is answered in words', (setup, words) =>
+    expect(plan(setup as Partial<Setup>)).toMatch(words),
+  );
+
+  test('a glaze without a recipe may be overlapped, and names stand where ids were', () => {
+    const laid = plan({ kind: 'overlap', glazes: [id(1), id(3)], singlesTwice: false });
+    if (typeof laid === 'string') throw new Error(laid);
+    expect(laid.cells.map((cell) => named(cell.words, GLAZES))).toEqual([
+      'Limewash once',
+      'Jar over Limewash',
+      'Limewash over Jar',
+      'Jar once',
+    ]);
+  });
+
+  test('several things at once are balanced, and a fraction says what it cannot tell apart', () => {
+    const corners = GLAZES.slice(0, 2).map(({ id: name }) => ({ name }));
+    expect(severalAtOnce({ most: 8 }, corners, ['x', 'y'])).toMatchObject({ aliases: [] });
+    const half = severalAtOnce({ most: 4 }, corners, ['x', 'y']);
+    expect(half.plan.cells).toHaveLength(4);
+    expect(half.aliases.join()).toMatch(/coats/);
+  });
+
+  test('a cell is known only on its clay, at its cone, in its atmosphere', () => {
+    const [cell] = (
+      plan({ kind: 'coats', glazes: [id(1)], steps: 1 }) as Exclude<ReturnType<typeof plan>, string>
+    ).cells;
+    const known = {
+      bodyId: 'b',
+      cone: '6',
+      atmosphere: 'oxidation',
+      stack: cell!.stack!,
+      proofs: 2,
+      agreeing: 2,
+    };
+    const all = [{ ...known, swatchHash: null }];
+    expect(knownOf(cell!, 'b', FIRST_SETUP, all)).toBe(all[0]);
+    expect(knownOf(cell!, 'other', FIRST_SETUP, all)).toBeUndefined();
+    expect(knownOf(cell!, 'b', { ...FIRST_SETUP, cone: '10' }, all)).toBeUndefined();
+  });
+});
+
+describe('what a tray says', () => {
+  const cell = (column: number, more: Partial<RoundCell['pieces'][number]> | null): RoundCell => ({
+    id: String(column),
+    label: `A${column + 1}`,
+    row: 0,
+    column,
+    words: '',
+    parts: {},
+    recipe: null,
+    stack: [],
+    body: 'b',
+    pieces: more
+      ? [
+          {
+            id: '',
+            label: '',
+            step: 'read',
+            fate: null,
+            photoHash: null,
+            surface: 'gloss',
+            movement: 'stable',
+            defects: [],
+            ...more,
+          },
+        ]
+      : [
+          {
+            id: '',
+            label: '',
+            step: 'made',
+            fate: null,
+            photoHash: null,
+            surface: null,
+            movement: null,
+            defects: [],
+          },
+        ],
+  });
+  const crazed = { defects: [{ defect: 'crazing', severity: 2 }] };
+
+  test('where it stops crazing and where it turns matte; nothing where it goes to and fro', () => {
+    const row = [cell(0, crazed), cell(1, crazed), cell(2, {}), cell(3, { surface: 'matte' })];
+    expect(trendsOf(row).map((trend) => trend.words)).toEqual([
+      'gloss up to A3, not from A4 on',
+      'crazing up to A2, not from A3 on',
+      'matte from A4 on',
+    ]);
+    expect(trendsOf([cell(0, crazed), cell(1, {}), cell(2, crazed)])).toEqual([]);
+    expect(trendsOf([cell(0, crazed), cell(1, null), cell(2, null)])).toEqual([]);
+  });
+
+  test('a round is late only while something is still to be read', () => {
+    const dueOn = new Date('2026-03-01');
+    const today = new Date('2026-03-03');
+    expect(isLate({ dueOn }, stepsOf([cell(0, {}), cell(1, null)]), today)).toBe(true);
+    expect(isLate({ dueOn }, stepsOf([cell(0, {})]), today)).toBe(false);
+    expect(isLate({ dueOn }, { made: 1 }, new Date('2026-03-01T18:00'))).toBe(false);
+    expect(isLate({ dueOn: null }, { made: 1 }, today)).toBe(false);
+  });
+});
+
+test('a suggestion fills the most wanted gaps first, says why, and leaves out what is coming already', () => {
+  const one = (stack: { glaze: string; times: number }[], proofs: number, agreeing: number) => ({
+    bodyId: 'b',
+    cone: '6',
+    atmosphere: 'oxidation',
+    stack,
+    proofs,
+    agreeing,
+    swatchHash: null,
+  });
+  const over = (below: number, top: number) => [
+    { glaze: id(below), times: 1 },
+    { glaze: id(top), times: 1 },
+  ];
+  const asked = {
+    glazes: GLAZES.slice(0, 2),
+    known: [one([{ glaze: id(1), times: 1 }], 3, 3), one([{ glaze: id(2), times: 1 }], 2, 1)],
+    underWay: [over(1, 2), over(1, 2), over(1, 2)],
+    wanted: [{ baseId: id(2), topId: id(1), times: 4 }],
+    places: 4,
+  };
+  const list = suggestTests(asked);
+  expect(list[0]).toMatchObject({
+    words: 'Limewash over Sleeper',
+    why: 'nobody tried it; looked up in vain 4 times',
+  });
+  expect(list.map((each) => each.words)).not.toContain('Sleeper over Limewash');
+  expect(list.map((each) => each.words)).not.toContain('Limewash once');
+  expect(new Set(list.map((each) => each.key)).size).toBe(4);
+  const differing = suggestTests({ ...asked, wanted: [], underWay: [], places: 6 }).find(
+    (each) => each.words === 'Sleeper once',
+  );
+  expect(differing?.why).toBe('twins differ: 1 of 2 agree');
+});

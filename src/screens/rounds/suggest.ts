@@ -1,0 +1,94 @@
+import { bestTests, type Candidate, type CellLayer, type Proved } from '@/core/rounds';
+import type { KnownStack } from '@/records/rounds';
+import type { Wanted } from '@/records/wanted';
+
+/** One test worth the clay, and why. */
+export interface Suggestion {
+  readonly key: string;
+  readonly stack: readonly CellLayer[];
+  readonly words: string;
+  readonly why: string;
+  readonly swatchHash: string | null;
+}
+
+interface Asked {
+  readonly glazes: readonly { readonly id: string; readonly name: string }[];
+  /** Those of the clay, cone and atmosphere asked about. */
+  readonly known: readonly KnownStack[];
+  /** Stacks that rounds under way will prove. */
+  readonly underWay: readonly (readonly CellLayer[])[];
+  readonly wanted: readonly Wanted[];
+  readonly places: number;
+}
+
+const keyOf = (stack: readonly CellLayer[]) =>
+  stack.map((layer) => `${layer.glaze}*${layer.times}`).join('/');
+
+/**
+ * The tests that fill the most wanted and least certain gaps of one clay, cone and atmosphere: every glaze
+ * once and twice alone, and every glaze over every other.
+ */
+export function suggestTests({ glazes, known, underWay, wanted, places }: Asked): Suggestion[] {
+  const proofs = new Map(known.map((one) => [keyOf(one.stack), one]));
+  const coming = new Map<string, number>();
+  for (const stack of underWay) coming.set(keyOf(stack), (coming.get(keyOf(stack)) ?? 0) + 1);
+  const asked = new Map(wanted.map((one) => [`${one.baseId}*1/${one.topId}*1`, one.times]));
+  const stacks = glazes.flatMap((base): CellLayer[][] => [
+    [{ glaze: base.id, times: 1 }],
+    [{ glaze: base.id, times: 2 }],
+    ...glazes
+      .filter((top) => top.id !== base.id)
+      .map((top) => [
+        { glaze: base.id, times: 1 },
+        { glaze: top.id, times: 1 },
+      ]),
+  ]);
+  const byKey = new Map(stacks.map((stack) => [keyOf(stack), stack]));
+  const candidates = stacks.map((stack): Candidate => {
+    const key = keyOf(stack);
+    const more = coming.get(key) ?? 0;
+    return {
+      key,
+      proofs: (proofs.get(key)?.proofs ?? 0) + more,
+      agreeing: (proofs.get(key)?.agreeing ?? 0) + more,
+      wanted: asked.get(key) ?? 0,
+      near: stack.length === 2 ? [keyOf([...stack].reverse())] : [],
+    };
+  });
+  const nameOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.name ?? '?';
+  const seen = new Map<string, number>();
+  return bestTests(candidates, places).map(({ key, known: proved }): Suggestion => {
+    const again = seen.get(key) ?? 0;
+    seen.set(key, again + 1);
+    const stack = byKey.get(key)!;
+    return {
+      key: `${key} ${again}`,
+      stack,
+      words: wordsOf(stack, nameOf),
+      why: whyOf(proved, proofs.get(key), asked.get(key) ?? 0, again),
+      swatchHash: proofs.get(key)?.swatchHash ?? null,
+    };
+  });
+}
+
+function wordsOf(stack: readonly CellLayer[], nameOf: (id: string) => string): string {
+  const [first, second] = stack as [CellLayer, CellLayer | undefined];
+  if (second) return `${nameOf(second.glaze)} over ${nameOf(first.glaze)}`;
+  return `${nameOf(first.glaze)} ${first.times === 1 ? 'once' : 'twice'}`;
+}
+
+function whyOf(proved: Proved, one: KnownStack | undefined, asked: number, again: number): string {
+  const gap =
+    again > 0
+      ? 'a twin for the one above'
+      : proved === 'lacking'
+        ? 'nobody tried it'
+        : one && one.agreeing < one.proofs
+          ? `twins differ: ${one.agreeing} of ${one.proofs} agree`
+          : proved === 'weak'
+            ? 'one piece only'
+            : 'proved, one more makes it surer';
+  return asked > 0 && again === 0
+    ? `${gap}; looked up in vain ${asked} ${asked === 1 ? 'time' : 'times'}`
+    : gap;
+}
