@@ -62,6 +62,9 @@ test('scripts and styles need a nonce, and the main pages have no accessibility 
       '/kilns',
       '/clinic',
       '/glazes?add=1',
+      '/glazes/materials',
+      '/rounds/new',
+      '/rounds/suggest',
       '/clays',
     ]) {
       await page.goto(path);

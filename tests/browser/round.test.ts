@@ -80,3 +80,21 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
   await page.getByLabel('Steps, ends counted').fill('5');
   await expect(page.getByRole('button', { name: /^A2: 75 % Lamp Clear, 25 % Sleeper/ })).toBeVisible();
 });
+
+test('so many free places are filled with the tests most worth it, changed, accepted, and not offered again', async ({
+  page,
+}) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/rounds/suggest?places=4');
+  await page.waitForLoadState('networkidle');
+  const rows = page.getByRole('main').getByRole('listitem');
+  await expect(rows).toHaveCount(4);
+  const first = (await rows.first().locator('b').textContent())!;
+  await expect(rows.first()).toContainText('nobody tried it');
+  await rows.nth(3).getByRole('checkbox').uncheck();
+  await page.getByRole('button', { name: 'Lay out these 3' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 gaps, cone 6');
+  await expect(page.getByRole('button', { name: new RegExp(`^A1: ${first}`) })).toBeVisible();
+  await page.goto('/rounds/suggest?places=4');
+  await expect(rows.first().locator('b')).not.toHaveText(first);
+});

@@ -14,6 +14,7 @@ import { useAct } from '@/ui/useAct';
 import { noteGlazed } from './actions';
 import { isLate, stepsOf, trendsOf } from './progress';
 import { Tray } from './Tray';
+import { Bands } from './TrayCell';
 import css from './rounds.module.css';
 
 interface Props {
@@ -174,11 +175,10 @@ function PlacedCell({ cell, roomy, current, onChoose }: PlacedProps) {
           style={{ objectFit: 'cover' }}
         />
       ) : (
-        <span className={css.bands} style={{ opacity: step === 'made' || step === 'bisqued' ? 0.35 : 1 }}>
-          {cell.stack.map((layer, i) => (
-            <span key={i} style={{ background: layer.colour, flexGrow: layer.times }} />
-          ))}
-        </span>
+        <Bands
+          layers={cell.stack.map(({ colour, times }) => ({ colour, part: times }))}
+          faint={step === 'made' || step === 'bisqued'}
+        />
       )}
       {roomy && !shown && <span className={css.says}>{cell.words}</span>}
       {worst && (

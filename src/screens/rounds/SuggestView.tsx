@@ -13,6 +13,7 @@ import { Faults } from '@/ui/Faults';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { NumberField } from '@/ui/NumberField';
+import { Bands } from './TrayCell';
 import { Swatch } from '@/ui/Swatch';
 import { useAct } from '@/ui/useAct';
 import { WordField } from '@/ui/WordField';
@@ -134,7 +135,11 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
                   onChange={() => setOut(on ? [...out, one.key] : out.filter((key) => key !== one.key))}
                   slotProps={{ input: { 'aria-label': `${one.words}: ${one.why}` } }}
                 />
-                <Swatch hash={one.swatchHash} colour={null} width={60} height={40} />
+                {one.swatchHash ? (
+                  <Swatch hash={one.swatchHash} colour={null} width={60} height={40} />
+                ) : (
+                  <Bands layers={one.colours.map((colour) => ({ colour, part: 1 }))} />
+                )}
                 <span>
                   <b>{one.words}</b>
                   <span className="small quiet">{one.why}</span>

@@ -5,6 +5,23 @@ import type { KnownStack } from '@/records/rounds';
 import { Swatch } from '@/ui/Swatch';
 import css from './rounds.module.css';
 
+/** What is not fired yet, drawn as the shares of its glazes. */
+export function Bands({
+  layers,
+  faint = false,
+}: {
+  layers: readonly { readonly colour: string; readonly part: number }[];
+  faint?: boolean;
+}) {
+  return (
+    <span className={css.bands} style={faint ? { opacity: 0.35 } : undefined}>
+      {layers.map(({ colour, part }, i) => (
+        <span key={i} style={{ background: colour, flexGrow: part }} />
+      ))}
+    </span>
+  );
+}
+
 interface TrayCellProps {
   readonly cell: Cell;
   readonly words: string;
@@ -41,11 +58,7 @@ export function TrayCell({ cell, words, out, proof, colours, onTurn }: TrayCellP
       {proof?.swatchHash ? (
         <Swatch hash={proof.swatchHash} colour={null} width={60} height={40} />
       ) : (
-        <span className={css.bands}>
-          {colours.map(({ colour, part }, i) => (
-            <span key={i} style={{ background: colour, flexGrow: part }} />
-          ))}
-        </span>
+        <Bands layers={colours} />
       )}
       <b>{cell.label}</b>
     </button>

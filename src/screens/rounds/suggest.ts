@@ -9,10 +9,12 @@ export interface Suggestion {
   readonly words: string;
   readonly why: string;
   readonly swatchHash: string | null;
+  /** Of its glazes, bottom first, for a drawing until it is fired. */
+  readonly colours: readonly string[];
 }
 
 interface Asked {
-  readonly glazes: readonly { readonly id: string; readonly name: string }[];
+  readonly glazes: readonly { readonly id: string; readonly name: string; readonly colour: string }[];
   /** Those of the clay, cone and atmosphere asked about. */
   readonly known: readonly KnownStack[];
   /** Stacks that rounds under way will prove. */
@@ -67,6 +69,7 @@ export function suggestTests({ glazes, known, underWay, wanted, places }: Asked)
       words: wordsOf(stack, nameOf),
       why: whyOf(proved, proofs.get(key), asked.get(key) ?? 0, again),
       swatchHash: proofs.get(key)?.swatchHash ?? null,
+      colours: stack.map((layer) => glazes.find((glaze) => glaze.id === layer.glaze)?.colour ?? '#888888'),
     };
   });
 }
