@@ -1,4 +1,4 @@
-import { decay, makeField, makeNoise, makePattern, ramp, rowsOf } from './noise';
+import { decay, makeField, makePattern, ramp, rowsOf } from './noise';
 import { linear, type GlazeLook, type Linear } from './looks';
 import type { Layer } from './layers';
 import type { PaintedPiece, Stand } from './scene';
@@ -33,17 +33,16 @@ export function colourOf(
   const colour = bare.slice();
   const gloss = new Float32Array(inside.length).fill(0.04);
   const shifted = piece.zones.some((zone) => zone.defects.some(({ defect }) => defect === 'colour-shift'));
-  const noise = makeNoise(next);
-  const clouds = makeField(noise, stand.width, stand.height, 24, 36, 3);
-  const runs = makeField(noise, stand.width, stand.height, 9, 110, 2);
+  const clouds = makeField('clouds', 24, 36, 3);
+  const runs = makeField('runs', 9, 110, 2);
   const covered = new Float32Array(inside.length);
-  for (const [n, { coat, thickness, top, bottom }] of layers.entries()) {
+  for (const { coat, thickness, top, bottom } of layers) {
     const table = tableOf(inkOf(coat.look, piece.reduction, shifted), coat.look.hiding);
     const shine = coat.slip ? 0.05 : 1;
     const streak = coat.look.streak * 1.1;
     const stirs = coat.slip ? 0 : 0.35 + 0.3 * coat.look.fluid;
-    const cloudRow = rowsOf(clouds, n);
-    const runRow = rowsOf(runs, n);
+    const cloudRow = rowsOf(clouds, stand.width, next);
+    const runRow = rowsOf(runs, stand.width, next);
     for (let y = top; y < bottom; y++) {
       const cloud = cloudRow(y);
       const run = runRow(y);
@@ -102,10 +101,9 @@ export function bareClay(
 ): Float32Array {
   const { body } = piece;
   const base = linear(piece.reduction ? body.reduced : body.colour);
-  const noise = makeNoise(next);
   const fineAt = fineGrain(next);
-  const patchRow = rowsOf(makeField(noise, stand.width, stand.height, 16, 16, 3));
-  const broadRow = rowsOf(makeField(noise, stand.width, stand.height, 120, 120, 2));
+  const patchRow = rowsOf(makeField('patches', 16, 16, 3), stand.width, next);
+  const broadRow = rowsOf(makeField('broad', 120, 120, 2), stand.width, next);
   const colour = new Float32Array(inside.length * 3);
   for (let y = stand.rim; y < stand.foot; y++) {
     const patch = patchRow(y);

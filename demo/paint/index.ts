@@ -113,7 +113,7 @@ function reliefOf(
     for (let i = top * width; i < bottom * width; i++) melt[i]! += thickness[i]! * rise;
   }
   const levelled = blurred(melt, width, stand.height, 2);
-  const handRow = rowsOf(makeField(noise, width, stand.height, 150, 150, 2));
+  const handRow = rowsOf(makeField('hand', 150, 150, 2), width, next);
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (foot - y) / (foot - rim)),
   );

@@ -39,13 +39,13 @@ export function layersOf(
   next: Random,
 ): Layer[] {
   const noise = makeNoise(next);
-  const cloud = makeField(noise, stand.width, stand.height, 70, 62, 4);
-  const streak = makeField(noise, stand.width, stand.height, 15, 300, 2);
+  const cloud = makeField('mottle', 70, 62, 4);
+  const streak = makeField('streaks', 15, 300, 2);
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (stand.foot - y) / (stand.foot - stand.rim)),
   );
   return piece.coats.map((coat, i) =>
-    layerOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests }),
+    layerOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests, next }),
   );
 }
 
@@ -66,6 +66,7 @@ interface Grain {
   readonly cloud: Field;
   readonly streak: Field;
   readonly crests: Float32Array;
+  readonly next: Random;
 }
 
 function layerOf(
@@ -78,8 +79,8 @@ function layerOf(
   grain: Grain,
 ): Layer {
   const { noise, crests } = grain;
-  const cloudRow = rowsOf(grain.cloud, index);
-  const streakRow = rowsOf(grain.streak, index);
+  const cloudRow = rowsOf(grain.cloud, stand.width, grain.next);
+  const streakRow = rowsOf(grain.streak, stand.width, grain.next);
   const { width, height, rim, foot } = stand;
   const out = new Float32Array(width * height);
   const tall = foot - rim;

@@ -1,4 +1,4 @@
-import { makeField, makeNoise, makePattern, ramp, rowsOf } from './noise';
+import { makeField, makePattern, ramp, rowsOf } from './noise';
 import type { Painting } from './colour';
 import type { Stand } from './scene';
 import type { Random } from '../random';
@@ -67,7 +67,7 @@ const filmGrain = makePattern('film', (noise, x, y) => noise(x * 7.31 + 0.5, y *
 /** The neutral ground with the piece's contact shadow, as sRGB bytes with the lit piece on it. */
 export function develop(painting: Painting, stand: Stand, inside: Float32Array, next: Random): Buffer {
   const { width, height } = stand;
-  const paperRow = rowsOf(makeField(makeNoise(next), width, height, 90, 90, 2));
+  const paperRow = rowsOf(makeField('paper', 90, 90, 2), width, next);
   const shadowRow = shadowOf(stand, inside);
   const filmAt = filmGrain(next);
   const wide = (stand.right - stand.left) * 0.7;
@@ -115,12 +115,15 @@ function shadowOf(stand: Stand, inside: Float32Array): (y: number) => Float32Arr
   const height = Math.ceil(stand.height / 3) + 1;
   const near = blurred(shrunk(stand, inside, width, height, 5, 6), width, height, 2);
   const far = blurred(shrunk(stand, inside, width, height, 16, 18), width, height, 8);
-  return rowsOf({
-    values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)),
-    width,
-    height,
-    step: 3,
-  });
+  return rowsOf(
+    {
+      values: near.map((v, i) => Math.min(1, v * 0.5 + far[i]! * 0.5)),
+      width,
+      height,
+      step: 3,
+    },
+    stand.width,
+  );
 }
 
 function shrunk(

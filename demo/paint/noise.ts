@@ -76,7 +76,7 @@ export function makePattern(
   };
 }
 
-/** A slow-changing field worked out at every few pixels only, for all coats of a piece to share. */
+/** A slow-changing field, told at every few pixels only. */
 export interface Field {
   readonly values: Float32Array;
   readonly width: number;
@@ -90,23 +90,25 @@ function stepFor(scale: number, octaves: number): number {
   return Math.max(3, Math.round(scale / 2 ** (octaves - 1) / 8));
 }
 
-/** Fills a field with `octaves` of noise at the given scales, px. */
-export function makeField(
-  noise: Noise,
-  width: number,
-  height: number,
-  scaleX: number,
-  scaleY: number,
-  octaves: number,
-): Field {
+/** Pixels along a side of a field: several pictures wide, so that no two pieces show the same part. */
+const FIELD_SIDE = 2048;
+
+const fields = new Map<string, Field>();
+
+/** A field of `octaves` of noise at the given scales, px, made once; each use reads another part of it. */
+export function makeField(name: string, scaleX: number, scaleY: number, octaves: number): Field {
+  const known = fields.get(name);
+  if (known) return known;
+  const noise = makeNoise(random(name));
   const step = stepFor(Math.min(scaleX, scaleY), octaves);
-  const w = Math.ceil(width / step) + 1;
-  const h = Math.ceil(height / step) + 1;
-  const values = new Float32Array(w * h);
-  for (let y = 0, i = 0; y < h; y++)
-    for (let x = 0; x < w; x++, i++)
+  const side = Math.ceil(FIELD_SIDE / step);
+  const values = new Float32Array(side * side);
+  for (let y = 0, i = 0; y < side; y++)
+    for (let x = 0; x < side; x++, i++)
       values[i] = fbm(noise, (x * step) / scaleX, (y * step) / scaleY, octaves);
-  return { values, width: w, height: h, step };
+  const field = { values, width: side, height: side, step };
+  fields.set(name, field);
+  return field;
 }
 
 /** Folds a place back into 0 … last, so that a shifted field has no seam. */
@@ -116,23 +118,31 @@ function fold(place: number, last: number): number {
 }
 
 /**
- * Reads a field a row of pixels at a time, joined smoothly; `shift`, a whole number, moves it so that coats
- * do not share one pattern. The row is overwritten by the next one asked for.
+ * Reads a field a row of pixels at a time, joined smoothly, from a place that is drawn, or from its corner.
+ * The row is overwritten by the next one asked for.
+ *
+ * @param wide pixels of a row
  */
-export function rowsOf({ values, width, height, step }: Field, shift = 0): (y: number) => Float32Array {
-  const row = new Float32Array(width * step);
-  const cells = new Float32Array(width + 1);
-  const across = Int32Array.from(cells, (_, c) => fold(c + shift * 37, width - 1));
+export function rowsOf(
+  { values, width, height, step }: Field,
+  wide: number,
+  next?: Random,
+): (y: number) => Float32Array {
+  const count = Math.ceil(wide / step);
+  const row = new Float32Array(count * step);
+  const cells = new Float32Array(count + 1);
+  const [dx, dy] = next ? [Math.floor(next() * width), Math.floor(next() * height)] : [0, 0];
+  const across = Int32Array.from(cells, (_, c) => fold(c + dx, width - 1));
   return (y) => {
-    const at = Math.floor(y / step) + shift * 53;
+    const at = Math.floor(y / step) + dy;
     const part = (y % step) / step;
     const top = fold(at, height - 1) * width;
     const low = fold(at + 1, height - 1) * width;
-    for (let c = 0; c <= width; c++) {
+    for (let c = 0; c <= count; c++) {
       const above = values[top + across[c]!]!;
       cells[c] = above + (values[low + across[c]!]! - above) * part;
     }
-    for (let c = 0, x = 0; c < width; c++) {
+    for (let c = 0, x = 0; c < count; c++) {
       const rise = (cells[c + 1]! - cells[c]!) / step;
       for (let k = 0, value = cells[c]!; k < step; k++, value += rise) row[x++] = value;
     }

@@ -212,22 +212,24 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
               {named(aliases.join('; '), [...glazes, ...bodies])}.
             </p>
           )}
-          <dl className={css.totals} role="status">
-            <Total name="tests" value={String(inside.length)} />
-            <Total name="pieces" value={String(needs.pieces)} />
-            <Total name="clay" value={`${(needs.clayGrams / 1000).toFixed(1)} kg`} />
-            {setup.form === 'ring strip' && (
-              <Total name={`rings of 1.5 kg, ${needs.strips} strips each`} value={String(needs.rings)} />
-            )}
-            <Total name="shelf" value={`${(needs.shelfCm2 / 10_000).toFixed(2)} m²`} />
-            {kilns.map((kiln) => (
-              <Total
-                key={kiln.name}
-                name={`${loadsOf(needs.shelfCm2, kiln) === 1 ? 'load' : 'loads'} of ${kiln.name}`}
-                value={String(inside.length ? loadsOf(needs.shelfCm2, kiln) : 0)}
-              />
-            ))}
-          </dl>
+          <div role="status">
+            <dl className={css.totals}>
+              <Total name="tests" value={String(inside.length)} />
+              <Total name="pieces" value={String(needs.pieces)} />
+              <Total name="clay" value={`${(needs.clayGrams / 1000).toFixed(1)} kg`} />
+              {setup.form === 'ring strip' && (
+                <Total name={`rings of 1.5 kg, ${needs.strips} strips each`} value={String(needs.rings)} />
+              )}
+              <Total name="shelf" value={`${(needs.shelfCm2 / 10_000).toFixed(2)} m²`} />
+              {kilns.map((kiln) => (
+                <Total
+                  key={kiln.name}
+                  name={`${loadsOf(needs.shelfCm2, kiln) === 1 ? 'load' : 'loads'} of ${kiln.name}`}
+                  value={String(inside.length ? loadsOf(needs.shelfCm2, kiln) : 0)}
+                />
+              ))}
+            </dl>
+          </div>
           {Object.keys(needs.glazeGrams).length > 0 && (
             <p className="small quiet">
               Dry glaze on the pieces:{' '}
@@ -261,8 +263,8 @@ function aliasesOf(setup: Setup, glazes: readonly NamedRecipe[]): readonly strin
 function Total({ name, value }: { name: string; value: string }) {
   return (
     <div>
-      <dd className="figures">{value}</dd>
       <dt>{name}</dt>
+      <dd className="figures">{value}</dd>
     </div>
   );
 }

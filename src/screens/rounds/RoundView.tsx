@@ -66,8 +66,8 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
       <dl className={css.steps} aria-label="How far the pieces are">
         {ROUND_STEPS.map((step) => (
           <div key={step}>
-            <dd className="figures">{steps[step] ?? 0}</dd>
             <dt className="small quiet">{step}</dt>
+            <dd className="figures">{steps[step] ?? 0}</dd>
           </div>
         ))}
       </dl>

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, useTransition } from 'react';
 import type { WallChoice, WallEntry } from '@/records/wall';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
@@ -45,16 +45,24 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
   const [lit, lead] = hovered ? [hovered, hovered] : [chosen, chosen];
   const mirror = lit && lead ? lead.split('.').reverse().join('.') : null;
 
-  const go = (changes: Readonly<Record<string, string>>) => {
-    const next = new URLSearchParams(params);
+  // Another wall may still be on its way: what is asked for next must not call it back.
+  const [underWay, startGoing] = useTransition();
+  const asked = useRef('');
+  const wanted = (changes: Readonly<Record<string, string>>) => {
+    const next = new URLSearchParams(underWay ? asked.current : params);
     for (const [key, value] of Object.entries(changes)) next.set(key, value);
-    router.replace(`${path}?${next}`, { scroll: false });
+    asked.current = next.toString();
+    return `${path}?${next}`;
+  };
+  const go = (changes: Readonly<Record<string, string>>) => {
+    const address = wanted(changes);
+    startGoing(() => router.replace(address, { scroll: false }));
   };
   const choose = (r: number, c: number) => {
     setAt([r, c]);
-    const next = new URLSearchParams(params);
-    next.set('at', cellKey(shown[r]!.id, shown[c]!.id));
-    window.history.replaceState(null, '', `${path}?${next}`);
+    const at = { at: cellKey(shown[r]!.id, shown[c]!.id) };
+    if (underWay) go(at);
+    else window.history.replaceState(null, '', wanted(at));
     grid.current?.querySelector<HTMLElement>(`[data-place="${r}.${c}"]`)?.focus();
   };
   const onKey = (event: React.KeyboardEvent) => {
