@@ -49,6 +49,7 @@ test('a student reads all, and may not plan a firing or change another’s piece
 test('scripts and styles need a nonce, and the main pages have no accessibility faults in either theme', async ({
   page,
 }) => {
+  test.slow();
   await signIn(page);
   const policy = (await page.goto('/'))!.headers()['content-security-policy']!;
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'; style-src 'self' 'nonce-/);

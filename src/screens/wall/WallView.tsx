@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
-import { useMemo, useRef, useState, useTransition } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import type { WallChoice, WallEntry } from '@/records/wall';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
@@ -65,6 +65,11 @@ export function WallView({ entries, choice, settings, grounds, glazes, start }: 
     else window.history.replaceState(null, '', wanted(at));
     grid.current?.querySelector<HTMLElement>(`[data-place="${r}.${c}"]`)?.focus();
   };
+  // A wall that opens at a cell is walked from there by keys at once.
+  useEffect(() => {
+    if (start && document.activeElement === document.body)
+      grid.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus({ preventScroll: true });
+  }, [start]);
   const onKey = (event: React.KeyboardEvent) => {
     const [dr, dc] = (
       { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] } as Record<
