@@ -27,7 +27,7 @@ export function bandOf(input: FitInput, miss: number): FitBand {
 
 /** Where the body's figure comes from. */
 export interface Basis {
-  /** Tiles of the studio behind a learned limit; 0 for a calculation alone. */
+  /** Zones of the studio's tiles behind a learned limit; 0 for a calculation alone. */
   readonly tiles: number;
 }
 
@@ -38,7 +38,7 @@ export interface Basis {
  *   // 'fits by calculation alone; could craze'
  */
 export function verdictWords(band: FitBand, { tiles }: Basis): string {
-  const basis = tiles > 0 ? `by ${tiles} of your tiles` : 'by calculation alone';
+  const basis = tiles > 0 ? `by ${tiles} zones of your tiles` : 'by calculation alone';
   const others = band.verdicts.filter((verdict) => verdict !== band.verdict);
   if (others.length === 0) return `${band.verdict} ${basis}, surely`;
   return `${band.verdict} ${basis}; could ${listOf(others.map(infinitive))}`;

@@ -7,7 +7,7 @@ export interface BodyFigure {
   readonly expansion: number;
   /** Half the width of the band for a glaze on it, 1e-6/K. */
   readonly miss: number;
-  /** Tiles behind a learned figure; 0 for a measured or quoted one. */
+  /** Zones of tiles behind a learned figure; 0 for a measured or quoted one. */
   readonly tiles: number;
   /** How far what was learned lies from the measured figure, 1e-6/K; null when one of them is missing. */
   readonly shift: number | null;

@@ -84,7 +84,7 @@ export function calibrate(tiles: readonly FitTile[]): Calibration {
   const glazes = new Set(tiles.map((tile) => tile.glaze));
   const [all, cracked] = [countOf(tiles), countOf(crazed)];
   const missing = [
-    all < LEAST.tiles && `${LEAST.tiles - all} more tiles`,
+    all < LEAST.tiles && `${LEAST.tiles - all} more zones`,
     cracked < LEAST.ofEach && 'crazed ones',
     all - cracked < LEAST.ofEach && 'sound ones',
     all > 0 && glazes.size < LEAST.glazes && 'a second glaze',
@@ -92,7 +92,7 @@ export function calibrate(tiles: readonly FitTile[]): Calibration {
   if (missing.length) {
     return {
       enough: false,
-      why: `Not enough tiles: ${all} so far, missing ${missing.join(', ')}.`,
+      why: `Not enough tiles: ${all} zones so far, missing ${missing.join(', ')}.`,
       tiles: all,
       below: crazed.length ? Math.min(...crazed.map(reachOf)) : null,
       above: sound.length ? Math.max(...sound.map(reachOf)) : null,

@@ -38,7 +38,7 @@ describe('the band of a verdict', () => {
     expect(verdictWords(on(7.0, 0.5), { tiles: 0 })).toBe(
       'crazes later by calculation alone; could craze or fit',
     );
-    expect(verdictWords(on(8.2, 0.5), { tiles: 14 })).toBe('crazes by 14 of your tiles, surely');
+    expect(verdictWords(on(8.2, 0.5), { tiles: 14 })).toBe('crazes by 14 zones of your tiles, surely');
   });
 
   test('crazesFrom is fitOf the other way round', () => {
@@ -96,7 +96,7 @@ describe('a body learned from tiles', () => {
   });
 
   test('says what is missing when there are not enough, and what can be said all the same', () => {
-    expect(calibrate([])).toMatchObject({ enough: false, why: expect.stringContaining('6 more tiles') });
+    expect(calibrate([])).toMatchObject({ enough: false, why: expect.stringContaining('6 more zones') });
     const sound = tilesOn(5.5, 40).filter((tile) => !tile.crazed);
     const found = calibrate(sound);
     expect(found).toMatchObject({ enough: false, why: expect.stringContaining('crazed ones'), below: null });

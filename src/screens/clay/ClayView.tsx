@@ -90,7 +90,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         {figure && (
           <p className="small quiet">
             {figure.tiles > 0
-              ? `By what ${figure.tiles} of your tiles taught`
+              ? `By what ${figure.tiles} zones of your tiles taught`
               : 'By calculation from its sheet alone'}
             ; a question mark where the band of ± {figure.miss.toFixed(2)} could turn it. Tiles outrank it.
           </p>

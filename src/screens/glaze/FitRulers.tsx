@@ -129,7 +129,7 @@ function ClayRow({
         <p className="small quiet">{verdictWords(band, figure)}</p>
         {own.length > 0 && (
           <p className="small">
-            Your tiles of it: {count(true)} crazed, {count(false)} sound so far.
+            Zones of it on your tiles: {count(true)} crazed, {count(false)} sound so far.
           </p>
         )}
         <details>
@@ -158,7 +158,7 @@ function figureWords(clay: ClayFit, figure: BodyFigure): string {
     figure.shift === null
       ? ''
       : `; ${signed(figure.shift)} against its sheet of ${clay.measured!.toFixed(2)}`;
-  return `${learned.value.toFixed(2)} learned from ${learned.tiles} tiles (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
+  return `${learned.value.toFixed(2)} learned from ${learned.tiles} zones (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
 }
 
 /** The verdict as a word in its own weight; never colour alone. */

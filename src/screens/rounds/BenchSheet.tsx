@@ -96,7 +96,19 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
   );
 }
 
-type Tick = (key: string) => { readonly checked: boolean; readonly onChange: () => void };
+interface TickState {
+  readonly checked: boolean;
+  readonly onChange: () => void;
+}
+type Tick = (key: string) => TickState;
+
+function TickCell({ checked, onChange, label }: TickState & { readonly label: string }) {
+  return (
+    <td>
+      <input type="checkbox" checked={checked} onChange={onChange} aria-label={label} />
+    </td>
+  );
+}
 
 function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: Tick }) {
   return (
@@ -111,17 +123,10 @@ function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: Tick }) {
       </thead>
       <tbody>
         {cells.map((cell) => {
-          const { checked, onChange } = tick(cell.label);
+          const state = tick(cell.label);
           return (
-            <tr key={cell.id} data-done={checked || undefined}>
-              <td>
-                <input
-                  type="checkbox"
-                  checked={checked}
-                  onChange={onChange}
-                  aria-label={`${cell.label} is glazed`}
-                />
-              </td>
+            <tr key={cell.id} data-done={state.checked || undefined}>
+              <TickCell {...state} label={`${cell.label} is glazed`} />
               <th scope="row">
                 <b>{cell.label}</b>
               </th>
@@ -177,17 +182,10 @@ function Weighing({
                 <tbody>
                   {lines.map((line) => {
                     const key = `${cell.label} ${line.material}${line.addition} ${line.grams.toFixed(2)}`;
-                    const { checked, onChange } = tick(key);
+                    const state = tick(key);
                     return (
-                      <tr key={key} data-done={checked || undefined}>
-                        <td>
-                          <input
-                            type="checkbox"
-                            checked={checked}
-                            onChange={onChange}
-                            aria-label={`${line.material} is in ${cell.label}`}
-                          />
-                        </td>
+                      <tr key={key} data-done={state.checked || undefined}>
+                        <TickCell {...state} label={`${line.material} is in ${cell.label}`} />
                         <th scope="row">
                           {line.addition && <i className="quiet">on top: </i>}
                           {line.material}
@@ -262,17 +260,10 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
                     .filter((cell) => (cell.ml[id] ?? 0) > 0)
                     .map((cell) => {
                       const key = `${cell.label} ${id} ${cell.ml[id]!.toFixed(1)}`;
-                      const { checked, onChange } = tick(key);
+                      const state = tick(key);
                       return (
-                        <tr key={key} data-done={checked || undefined}>
-                          <td>
-                            <input
-                              type="checkbox"
-                              checked={checked}
-                              onChange={onChange}
-                              aria-label={`${nameOf(id)} is in ${cell.label}`}
-                            />
-                          </td>
+                        <tr key={key} data-done={state.checked || undefined}>
+                          <TickCell {...state} label={`${nameOf(id)} is in ${cell.label}`} />
                           <th scope="row">{cell.label}</th>
                           <td className="figures">
                             <b>{cell.ml[id]!.toFixed(1)} ml</b>

@@ -1,21 +1,17 @@
-import { notFound } from 'next/navigation';
 import { memberOfPage } from '@/door';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
 import { listMaterials } from '@/records/materials';
 import { newestRecipes, type NewestRecipe } from '@/records/recipes';
 import { roundPage } from '@/records/rounds';
 import { BenchSheet } from '@/screens/rounds/BenchSheet';
+import { orNotFound } from '@/screens/notFound';
 
 export const metadata = { title: 'Bench sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   await memberOfPage();
   const base = db();
-  const page = await roundPage(base, (await params).id).catch((error) => {
-    if (error instanceof NotThere) notFound();
-    throw error;
-  });
+  const page = await orNotFound(roundPage(base, (await params).id));
   const [materials, recipes] = await Promise.all([listMaterials(base), newestRecipes(base)]);
   const inIt = new Set(page.cells.flatMap((cell) => Object.keys(cell.parts)));
   const corners: NewestRecipe[] = recipes.filter((recipe) => inIt.has(recipe.glazeId));
