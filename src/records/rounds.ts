@@ -55,9 +55,11 @@ export interface RoundDraft {
  */
 export async function saveRound(base: Db, memberId: string, draft: RoundDraft): Promise<number> {
   return inTransaction(base, async (trx) => {
+    // The lock comes before any other look, so that what is read then includes a round laid out meanwhile.
+    await trx('series').forUpdate().first('next');
     const known = await trx('round').where({ id: draft.id }).first('number');
     if (known) return known.number;
-    const [{ last }] = (await trx('round').max('number as last').forUpdate()) as [{ last: number | null }];
+    const [{ last }] = (await trx('round').max('number as last')) as [{ last: number | null }];
     const number = (last ?? 0) + 1;
     if (draft.unlessUnderWay) await refuseUnderWay(trx, draft);
     await trx('round').insert({
