@@ -89,6 +89,7 @@ test('the border refuses what the screen would have refused', () => {
       ?.issues[0]?.message;
   expect(material({ SiO2: 60, CaO: 40 })).toBeUndefined();
   expect(material({ SiO2: 80, CaO: 26 })).toMatch(/106 %, more than 105/);
+  expect(material({ SiO2: 106 })).toMatch(/More than 105/);
   expect(material({ Xx2: 4 })).toMatch(/no oxide/);
   expect(material({})).toMatch(/at least one/);
 });

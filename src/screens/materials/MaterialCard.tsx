@@ -54,7 +54,11 @@ export function MaterialCard({ material, own, name }: Props) {
     router.push('/glazes/materials');
   };
   const typing = draft.analysis !== '' && !tried ? read.faults.slice(0, -1) : read.faults;
-  const wrong = [...typing, of('analysis')].filter(Boolean).join(' ');
+  // A fault of one oxide stands at its own path below the analysis.
+  const refused = faults
+    .filter(({ field }) => field.startsWith('material.analysis'))
+    .map(({ field, message }) => `${field.split('.')[2] ?? ''} ${message}`.trim());
+  const wrong = [...typing, ...refused].join(' ');
   const off = read.total + (draft.loi ?? 0);
   return (
     <Card
