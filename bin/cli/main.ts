@@ -3,13 +3,15 @@ import type { ZodError } from 'zod';
 import { analyse } from './analyse';
 import { batch } from './batch';
 import { blend } from './blend';
+import { cone } from './cone';
 import { fit } from './fit';
+import { heatwork } from './heatwork';
 import { zones } from './zones';
 
 /** A command: checks its input, then answers with plain data. */
 export type Command = (input: unknown) => { readonly faults: ZodError } | { readonly answer: unknown };
 
-const COMMANDS: Readonly<Record<string, Command>> = { analyse, fit, batch, blend, zones };
+const COMMANDS: Readonly<Record<string, Command>> = { analyse, fit, batch, blend, zones, cone, heatwork };
 
 function main([name]: readonly string[]): number {
   const command = name === undefined ? undefined : COMMANDS[name];

@@ -54,3 +54,35 @@ test.each([
   expect(status).toBe(2);
   expect(stderr).toMatch(message);
 });
+
+const answer = (command: string, input: unknown) =>
+  JSON.parse(execFileSync(JITEN, [command], { input: JSON.stringify(input), encoding: 'utf8' }));
+
+// Orton Ceramic Foundation, as tests/checks/firing.test.ts; the hold is common practice, no source.
+test('cone and heatwork answer as the contract says', () => {
+  expect(answer('cone', { cone: '5.5', rate: 60 })).toEqual({ cone: '5½', celsius: 1203 });
+  expect(answer('cone', { celsius: 1212.5, rate: 60 })).toEqual({
+    cone: '6',
+    celsius: 1212.5,
+    between: ['5½', '6'],
+    fraction: 0.5,
+  });
+  const readings = [
+    { minutes: 698, celsius: 1186 },
+    { minutes: 0, celsius: 20 },
+    { minutes: 686, celsius: 1186 },
+    { minutes: 600, celsius: 1100 },
+    { minutes: 900, celsius: 700 },
+  ];
+  const held = answer('heatwork', { readings });
+  expect(held).toMatchObject({ cone: '5½', peakCelsius: 1186 });
+  expect(held.coneIndex).toBeGreaterThan(5);
+  expect(held.coneIndex).toBeLessThan(5.5);
+  expect(spawnSync(JITEN, ['cone'], { input: '{"cone":"6","rate":200}', encoding: 'utf8' }).stderr).toMatch(
+    /^rate: /,
+  );
+  expect(answer('heatwork', { readings: [{ minutes: 0, celsius: 20 }] })).toMatchObject({
+    cone: null,
+    coneIndex: null,
+  });
+});

@@ -1,0 +1,83 @@
+import { linearRegression } from 'simple-statistics';
+import { ROOM } from './programme';
+import type { Point } from './work';
+
+/** Below this a kiln may be cracked: quartz (573 °C) and cristobalite (about 225 °C) lie behind it. */
+export const SAFE_TO_CRACK = 200;
+
+/** Most wait until about here before the lid goes up; each studio sets its own, °C. */
+export const SAFE_TO_OPEN = 50;
+
+/** When a cooling kiln will be down at a temperature: minutes on the log's clock, with a 95 % interval. */
+export interface CoolingTime {
+  readonly minutes: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What a fit is drawn from: the last stretch of cooling down to where it is now. */
+const SPAN = 0.45;
+const FEWEST = 5;
+
+/** The powers tried: 1 is Newton's law, above it a kiln that cools ever more slowly. */
+const POWERS = Array.from({ length: 17 }, (_, i) => 1 + i * 0.05);
+
+/** How well a law of cooling that held so far may be trusted to hold on, share of the time still to go (judgement). */
+const LAW = 0.05;
+
+/**
+ * When a cooling kiln will be at a temperature. Fits dθ/dt = −k θ^p, θ being degrees above the room, to the
+ * last stretch of the log for p between 1 and 1.8: for each p the law is a straight line in θ^(1 − p), or in
+ * ln θ for p = 1. The interval holds what every p says that fits nearly as well (F about 4), and what a law
+ * that held so far may change.
+ *
+ * @param points the log in order of time
+ * @param target °C
+ * @param room °C
+ * @returns null when it is not cooling yet, too little of it is known, or the target is not above the room;
+ *   a time in the past when it is below already
+ */
+export function coolingTime(
+  points: readonly Point[],
+  target: number,
+  room: number = ROOM,
+): CoolingTime | null {
+  const now = points.at(-1);
+  if (!now || target <= room) return null;
+  const peak = points.reduce((best, point, i) => (point.celsius > points[best]!.celsius ? i : best), 0);
+  if (now.celsius <= target) {
+    const first = points.slice(peak).find((point) => point.celsius <= target)!;
+    return { minutes: first.minutes, low: first.minutes, high: first.minutes };
+  }
+  const start = room + (now.celsius - room) / (1 - SPAN);
+  const stretch = points.slice(peak).filter((point) => point.celsius <= start && point.celsius > room + 1);
+  if (stretch.length < FEWEST || stretch[0]!.celsius - now.celsius < 5) return null;
+  const fits = POWERS.map((power) => fitOf(stretch, power, target, room)).filter((fit) => fit !== null);
+  const best = fits.reduce((a, b) => (b.misfit < a.misfit ? b : a), fits[0]!);
+  if (!best) return null;
+  const floor = 0.01 * stretch.length;
+  const near = fits.filter(
+    ({ misfit }) => (misfit + floor) / (best.misfit + floor) < 1 + 4 / Math.max(1, stretch.length - 3),
+  );
+  const times = near.map(({ minutes }) => minutes);
+  const slack = LAW * (best.minutes - now.minutes);
+  return {
+    minutes: best.minutes,
+    low: Math.max(now.minutes, Math.min(...times) - slack),
+    high: Math.max(...times) + slack,
+  };
+}
+
+/** The straight line of one power, how far it misses in degrees, and when it reaches the target. */
+function fitOf(stretch: readonly Point[], power: number, target: number, room: number) {
+  const law = (celsius: number) => {
+    const above = celsius - room;
+    return power === 1 ? Math.log(above) : above ** (1 - power);
+  };
+  const back = (value: number) => (power === 1 ? Math.exp(value) : value ** (1 / (1 - power))) + room;
+  const { m, b } = linearRegression(stretch.map((point) => [point.minutes, law(point.celsius)]));
+  const minutes = (law(target) - b) / m;
+  if (!Number.isFinite(minutes) || minutes < stretch.at(-1)!.minutes) return null;
+  const misfit = stretch.reduce((sum, point) => sum + (back(m * point.minutes + b) - point.celsius) ** 2, 0);
+  return { minutes, misfit };
+}

@@ -1,0 +1,172 @@
+import {
+  coolingTime,
+  differenceOf,
+  driftOf,
+  energyOf,
+  fastestClimbs,
+  faultsIn,
+  heatWork,
+  meanOfSensors,
+  offsetOf,
+  plannedAt,
+  plannedCurve,
+  predict,
+  readPack,
+  sayCone,
+  sayPack,
+  thin,
+  tidyLog,
+  usualPack,
+} from '.';
+
+const bent = (...pack: [Parameters<typeof usualPack>[0], number][]) =>
+  readPack(
+    pack.map(([cone, bend]) => ({ cone, bend })),
+    60,
+  )!;
+
+test('a half-bent cone is a value, flat and upright ones are bounds', () => {
+  const half = bent(['5', 90], ['6', 60], ['7', 0]);
+  expect(half.index).toBeGreaterThan(5.8);
+  expect(half.index).toBeLessThan(6);
+  expect(half.low!).toBeLessThan(half.index);
+  expect(half.contradictions).toEqual([]);
+  const between = bent(['6', 90], ['7', 0]);
+  expect([between.low, between.high! < 7]).toEqual([6, true]);
+  expect(sayPack(bent(['6', 90]))).toBe('at least cone 6');
+  expect(sayPack(bent(['6', 0]))).toMatch(/^less than cone 5/);
+  expect(readPack([], 60)).toBeNull();
+});
+
+test('bending goes slowly, then fast, and more bend is always more heat', () => {
+  const at = [20, 40, 60, 80].map((bend) => bent(['6', bend]).index);
+  expect(at).toEqual([...at].sort((a, b) => a - b));
+  expect(at[1]! - at[0]!).toBeGreaterThan(at[3]! - at[2]!);
+});
+
+test('what cannot be true together is named', () => {
+  expect(bent(['5', 5], ['6', 90]).contradictions[0]).toMatch(/Cone 5 stands higher than cone 6/);
+  expect(bent(['5', 90], ['6', 88], ['7', 85], ['9', 30]).contradictions.length).toBeGreaterThan(0);
+  expect(usualPack('6')).toEqual(['5', '6', '7']);
+  expect(usualPack('04')).toEqual(['05', '04', '03']);
+});
+
+test('cones are said as people say them', () => {
+  expect([6, 5.5, 5.72, 0, -3, -2.5].map(sayCone)).toEqual([
+    '6',
+    '5½',
+    '5.7',
+    '01',
+    '04',
+    'between 04 and 03',
+  ]);
+});
+
+test('a raw log is put in order: sorted, spikes out, °F turned, gaps named', () => {
+  const log = tidyLog(
+    [3, 0, 1, 2, 4, 5, 40, 41].map((minutes) => ({
+      minutes,
+      temperature: minutes === 2 ? 3000 : minutes === 1 ? null : 212 + minutes,
+    })),
+    'F',
+  );
+  expect(log.points.map(({ minutes }) => minutes)).toEqual([0, 3, 4, 5, 40, 41]);
+  expect(log.points[0]!.celsius).toBeCloseTo(100);
+  expect(log.spikes).toBe(1);
+  expect(log.gaps).toEqual([{ from: 5, to: 40 }]);
+  const two = [0, 10].map((minutes) => ({ minutes, celsius: 100 }));
+  const late = [5, 10].map((minutes) => ({ minutes, celsius: 200 }));
+  expect(meanOfSensors([two, late]).map(({ celsius }) => celsius)).toEqual([100, 150, 150]);
+});
+
+test('a programme draws its curve, and a kiln that cannot follow falls behind', () => {
+  const segments = [
+    { rate: 150, target: 1100, hold: 0 },
+    { rate: 60, target: 1222, hold: 10 },
+  ];
+  const free = predict(segments);
+  expect(free.minutes).toBeCloseTo((1080 / 150) * 60 + (122 / 60) * 60 + 10);
+  expect(free.curve.at(-1)).toEqual(plannedCurve(segments).at(-1));
+  expect(free.coneIndex!).toBeGreaterThan(6);
+  expect(plannedAt(free.curve, 60)).toBeCloseTo(170);
+  const weak = predict(segments, [{ celsius: 1000, rate: 50 }]);
+  expect(weak.behind).toEqual([{ segment: 0, celsius: 1000, asked: 150, can: 50 }]);
+  expect(weak.minutes - free.minutes).toBeCloseTo(80);
+  expect(energyOf(free.curve, 190)).toBeGreaterThan(energyOf(plannedCurve([segments[0]!]), 190));
+  expect(faultsIn([{ rate: 0, target: 1500, hold: -1 }], 1300).map(({ field }) => field)).toEqual([
+    'rate',
+    'target',
+    'hold',
+  ]);
+});
+
+test('the fastest climb is measured by temperature', () => {
+  const slowing = Array.from({ length: 600 }, (_, i) => ({
+    minutes: i,
+    celsius: 20 + 1300 * (1 - Math.exp(-i / 200)),
+  }));
+  const climbs = fastestClimbs([slowing]);
+  expect(climbs.map(({ celsius }) => celsius)).toEqual([
+    0, 100, 200, 300, 400, 500, 600, 700, 800, 900, 1000, 1100, 1200,
+  ]);
+  expect(climbs[0]!.rate).toBeGreaterThan(climbs[9]!.rate * 2);
+});
+
+test.each([
+  [1, 'Newton'],
+  [1.3, 'a slowing kiln'],
+])('cooling by power %d (%s) is foretold', (power) => {
+  const above = (minutes: number) =>
+    power === 1
+      ? 1200 * Math.exp(-0.003 * minutes)
+      : (1200 ** (1 - power) + (power - 1) * 0.0006 * minutes) ** (1 / (1 - power));
+  const log = Array.from({ length: 2000 }, (_, i) => ({ minutes: i, celsius: 20 + above(i) }));
+  const known = log.slice(
+    0,
+    log.findIndex(({ celsius }) => celsius < 300),
+  );
+  const truth =
+    power === 1
+      ? Math.log(1200 / 180) / 0.003
+      : (180 ** (1 - power) - 1200 ** (1 - power)) / ((power - 1) * 0.0006);
+  const at = coolingTime(known, 200)!;
+  expect(Math.abs(at.minutes - truth)).toBeLessThan(1);
+  expect(at.low).toBeLessThanOrEqual(truth);
+  expect(at.high).toBeGreaterThanOrEqual(truth);
+  const open = coolingTime(known, 50)!;
+  expect(open.high - open.low).toBeGreaterThan(at.high - at.low);
+  expect(coolingTime(known.slice(0, 3), 50)).toBeNull();
+});
+
+test('drift finds a step of 9 °C at new elements, and a step nobody noted', () => {
+  const noise = [0.4, -1.2, 0.9, 1.6, -0.7, -1.5, 0.2, 1.1, -0.4, 0.6];
+  const firings = noise.map((off, i) => ({
+    day: i * 7,
+    logged: 6 + (off + (i < 5 ? 9 : 0)) / 19,
+    shown: 6,
+  }));
+  const noted = driftOf(firings, [{ day: 33, part: 'elements' }]);
+  const [step] = noted.steps;
+  expect(step!.part).toBe('elements');
+  expect(step!.step.low).toBeLessThan(-8);
+  expect(step!.step.high).toBeGreaterThan(-10);
+  expect(step!.step.high).toBeLessThan(0);
+  expect(Math.abs(noted.offset!.value)).toBeLessThan(1.5);
+  expect(driftOf(firings, []).steps).toMatchObject([{ day: 35, part: null }]);
+  expect(driftOf(firings.slice(5), []).steps).toEqual([]);
+  expect(offsetOf(6, 5.5)).toBe(19);
+  expect(differenceOf([1], [2, 3])).toBeNull();
+});
+
+test('a series is thinned without losing a peak', () => {
+  const points = Array.from({ length: 100_000 }, (_, at) => ({ at, value: at === 54_321 ? 999 : at % 7 }));
+  const thinned = thin(points, 200);
+  expect(thinned.length).toBeLessThanOrEqual(800);
+  expect(thinned.map(({ value }) => value)).toContain(999);
+  expect([thinned[0], thinned.at(-1)]).toEqual([points[0], points.at(-1)]);
+  expect(thin(points.slice(0, 5), 200)).toHaveLength(5);
+});
+
+test('an empty log is refused', () => {
+  expect(() => heatWork([])).toThrow(RangeError);
+});

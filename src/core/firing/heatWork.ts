@@ -1,0 +1,124 @@
+import { coneNamed } from './endPoints';
+import { coneWork } from './coneWork';
+import type { Cone } from './names';
+import { climbTo, climbWork, logSum, stretchWork, KELVIN, type Point } from './work';
+
+/** How near its peak a firing still counts as being at it, °C. */
+const NEAR_PEAK = 5;
+
+/** What a log comes to. */
+export interface HeatWork {
+  /** Cone equivalent as a number, null below cone 022 and above cone 14. */
+  readonly coneIndex: number | null;
+  /** The nearest cone by name. */
+  readonly cone: Cone | null;
+  readonly peakCelsius: number;
+  /** Minutes spent within 5 °C of the peak. */
+  readonly minutesNearPeak: number;
+}
+
+/**
+ * The cone equivalent at every point of a log: how far along the row of cones the heat work has come. Between
+ * two cones it is read from how much of the one's work is overdone and of the other's still lacking. It
+ * never falls.
+ *
+ * @param points in order of time
+ * @returns cone index for each point, null below the first cone and above the last
+ */
+export function coneEquivalents(points: readonly Point[]): (number | null)[] {
+  const cones = coneWork();
+  const done = cones.map(() => -Infinity);
+  return points.map((point, i) => {
+    const before = points[i - 1];
+    if (before)
+      for (const [k, { q }] of cones.entries()) done[k] = logSum(done[k]!, stretchWork(before, point, q));
+    return indexOf(done);
+  });
+}
+
+function indexOf(done: readonly number[]): number | null {
+  const cones = coneWork();
+  const over = (k: number) => done[k]! - cones[k]!.logWork;
+  const down = cones.findLastIndex((_, k) => over(k) >= 0);
+  if (down < 0 || down === cones.length - 1) return null;
+  const share = over(down) / (over(down) - over(down + 1));
+  return cones[down]!.index + (cones[down + 1]!.index - cones[down]!.index) * share;
+}
+
+/** The highest temperature of a log, °C; −Infinity for an empty one. */
+export function peakOf(points: readonly Point[]): number {
+  return points.reduce((peak, { celsius }) => Math.max(peak, celsius), -Infinity);
+}
+
+/**
+ * The part of a log that counts: up to the last reading within 5 °C of the peak, since published end points
+ * are for a climb and later cooling adds little.
+ */
+export function untilPeak(points: readonly Point[]): readonly Point[] {
+  const peak = peakOf(points);
+  return points.slice(0, points.findLastIndex((point) => point.celsius >= peak - NEAR_PEAK) + 1);
+}
+
+/**
+ * Sums up a log, in order of time, to its cone equivalent.
+ *
+ * @throws RangeError for an empty log
+ * @example heatWork(climb at 60 °C/h to 1222).cone // "6"
+ */
+export function heatWork(points: readonly Point[]): HeatWork {
+  if (points.length === 0) throw new RangeError('a log needs at least one reading');
+  const part = untilPeak(points);
+  const index = coneEquivalents(part).at(-1)!;
+  const peakCelsius = peakOf(part);
+  return {
+    coneIndex: index,
+    cone: index === null ? null : coneNamed(index),
+    peakCelsius,
+    minutesNearPeak: minutesAbove(part, peakCelsius - NEAR_PEAK),
+  };
+}
+
+/** Minutes a log is at or above a temperature, read along straight lines between its points. */
+function minutesAbove(points: readonly Point[], celsius: number): number {
+  return points.slice(1).reduce((sum, to, i) => {
+    const from = points[i]!;
+    const [low, high] = [Math.min(from.celsius, to.celsius), Math.max(from.celsius, to.celsius)];
+    if (high < celsius) return sum;
+    const share = low >= celsius ? 1 : (high - celsius) / (high - low);
+    return sum + share * (to.minutes - from.minutes);
+  }, 0);
+}
+
+/**
+ * The cone equivalent if the last temperature of a climb were held for so many minutes more.
+ *
+ * @param points in order of time
+ * @param minutes ≥ 0
+ */
+export function withHold(points: readonly Point[], minutes: number): number | null {
+  const last = points.at(-1);
+  if (!last) return null;
+  return coneEquivalents([...points, { ...last, minutes: last.minutes + minutes }]).at(-1)!;
+}
+
+/**
+ * Minutes of hold, `missing` °C short of the end of a climb, that do the work the last degrees would have
+ * done. About T²/((q/R) rate) at the end point itself doubles the work.
+ *
+ * @param celsius where the climb was to end
+ * @param missing how far it stayed below, °C, ≥ 0
+ * @param rate of the climb, °C/h
+ * @example holdFor(1222, 10, 60) // about 12
+ */
+export function holdFor(celsius: number, missing: number, rate: number): number {
+  const cones = coneWork();
+  const { q } = cones.reduce((best, cone) =>
+    Math.abs(climbTo(cone.logWork, rate, cone.q) - celsius) <
+    Math.abs(climbTo(best.logWork, rate, best.q) - celsius)
+      ? cone
+      : best,
+  );
+  const reached = climbWork(celsius - missing, rate, q);
+  const lacking = climbWork(celsius, rate, q) + Math.log(-Math.expm1(reached - climbWork(celsius, rate, q)));
+  return Math.exp(lacking + q / (celsius - missing + KELVIN));
+}

@@ -1,0 +1,8 @@
+declare module 'jstat' {
+  interface Distribution {
+    inv(probability: number, freedom: number): number;
+    cdf(value: number, freedom: number): number;
+  }
+  const jstat: { readonly studentt: Distribution };
+  export default jstat;
+}
