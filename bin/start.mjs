@@ -10,15 +10,18 @@ import {
   refuseHalfCertificate,
   serverEnv,
   startServer,
+  startSimulator,
   untilReady,
 } from './lib/serve.mjs';
 
 const demo = process.argv.includes('--demo');
 const port = Number(process.env.PORT ?? (demo ? 3210 : 3200));
+const kilnPort = Number(process.env.SIMULATOR_PORT ?? port + 1);
 const host = process.env.HOST ?? '127.0.0.1';
 const folder = resolve(process.env.JITEN_DATA ?? (demo ? '.jiten/demo' : '.jiten/studio'));
 let database = null;
 let endServer = () => {};
+let endSimulator = () => {};
 let ending = false;
 
 /** Starts the private database, and again when it was killed; the application waits for it. */
@@ -34,6 +37,7 @@ async function keepDatabase(port) {
 async function stop(code) {
   ending = true;
   endServer();
+  endSimulator();
   await database?.stop();
   process.exit(code);
 }
@@ -47,6 +51,7 @@ process.on('SIGTERM', () => void stop(0));
 
 try {
   await refuseBusyPort(port);
+  if (demo) await refuseBusyPort(kilnPort);
   haveFolder(folder);
   refuseHalfCertificate();
   const own = !demo && process.env.DATABASE_URL;
@@ -54,7 +59,7 @@ try {
   await haveModules();
   await haveBuild();
   if (!own) await keepDatabase();
-  const env = serverEnv(folder, own || database.url);
+  const env = { ...serverEnv(folder, own || database.url), SIMULATOR_PORT: String(kilnPort) };
   say(
     `Schema: ${(await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env })).trim().split('\n').at(-1)}`,
   );
@@ -62,6 +67,7 @@ try {
     say('Loading the Old Signalworks (once)');
     await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
   }
+  if (demo) endSimulator = startSimulator(env, kilnPort, Number(process.env.SIMULATOR_SPEED ?? 60));
   endServer = startServer(env, host, port);
   const secure = env.JITEN_SECURE === '1';
   await untilReady(port, Boolean(env.JITEN_CERT));

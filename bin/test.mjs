@@ -6,11 +6,12 @@ import { freePort, startDatabase } from './lib/database.mjs';
 import { haveDebian, haveModules } from './lib/packages.mjs';
 import { must, run } from './lib/run.mjs';
 import { CannotGoOn, say } from './lib/say.mjs';
-import { haveBuild, serverEnv, startServer, untilReady } from './lib/serve.mjs';
+import { haveBuild, serverEnv, startServer, startSimulator, untilReady } from './lib/serve.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'jiten-test-'));
 const databases = [];
 let endServer = () => {};
+let endSimulator = () => {};
 let passed = 0;
 let failed = 0;
 
@@ -53,17 +54,27 @@ async function jest() {
 /** The real interface on the demo's records, sign-in to result, on desk and phone sizes. */
 async function browser() {
   await haveBuild();
-  const env = serverEnv(join(folder, 'browser'), await freshDatabase('browser'));
+  const kilnPort = await freePort();
+  const env = {
+    ...serverEnv(join(folder, 'browser'), await freshDatabase('browser')),
+    SIMULATOR_PORT: String(kilnPort),
+  };
   await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env });
   await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
   const port = await freePort();
+  endSimulator = startSimulator(env, kilnPort, 600);
   endServer = startServer(env, '127.0.0.1', port);
   await untilReady(port);
   say('Browser tests');
   const report = join(folder, 'browser.json');
   const { output } = await run('npx', ['playwright', 'test'], {
     quiet: true,
-    env: { ...process.env, JITEN_URL: `http://127.0.0.1:${port}`, JITEN_REPORT: report },
+    env: {
+      ...process.env,
+      JITEN_URL: `http://127.0.0.1:${port}`,
+      JITEN_KILNS: `http://127.0.0.1:${kilnPort}`,
+      JITEN_REPORT: report,
+    },
   });
   if (!existsSync(report)) {
     failed++;
@@ -99,6 +110,7 @@ try {
   console.error(error instanceof CannotGoOn ? error.message : error);
 } finally {
   endServer();
+  endSimulator();
   for (const database of databases) await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -3,7 +3,7 @@ import { crazingRound } from '../src/core/rounds';
 import { addBatch } from '../src/records/batches';
 import { saveBody } from '../src/records/bodies';
 import { newId, type Db } from '../src/records/db';
-import { addKiln, advanceFiring, loadPieces, saveFiring } from '../src/records/firings';
+import { advanceFiring, loadPieces, saveFiring } from '../src/records/firings';
 import { newestVersions, saveGlaze } from '../src/records/glazes';
 import { addMember } from '../src/records/members';
 import { openingOf } from '../src/records/openings';
@@ -14,9 +14,14 @@ import { glazeCells, roundPage, saveRound } from '../src/records/rounds';
 import { saveRecipe } from '../src/records/recipes';
 import { random, type Random } from './random';
 import { resultOf, type Result } from './scenario/causes';
-import { FIRINGS, plannedPieces, type PlannedFiring, type PlannedPiece } from './scenario/plan';
+import { saySegments, type Cone } from '../src/core/firing';
+import { addPart, saveKiln } from '../src/records/kilns';
+import { saveProgramme } from '../src/records/programmes';
+import { writeLog } from './firingLog';
+import { CLASS_FIRINGS, PARTS } from './scenario/kilns';
+import { classFiring, FIRINGS, plannedPieces, type PlannedFiring, type PlannedPiece } from './scenario/plan';
 import { RECIPES } from './scenario/recipes';
-import { BODIES, GLAZES, KILNS, MEMBERS } from './scenario/studio';
+import { BODIES, GLAZES, KILNS, MEMBERS, PROGRAMMES } from './scenario/studio';
 
 const DAY = 86_400_000;
 
@@ -26,6 +31,7 @@ interface Studio {
   readonly glazes: ReadonlyMap<string, string>;
   readonly batches: ReadonlyMap<string, string>;
   readonly kilns: ReadonlyMap<string, string>;
+  readonly programmes: ReadonlyMap<string, string>;
   readonly now: Date;
 }
 
@@ -33,6 +39,10 @@ function ago({ now }: Studio, days: number, hour = 9): Date {
   const at = new Date(now.getTime() - days * DAY);
   at.setHours(hour, 0, 0, 0);
   return at.getTime() > now.getTime() ? now : at;
+}
+
+function dayAgo(now: Date, days: number): string {
+  return new Date(now.getTime() - days * DAY).toISOString().slice(0, 10);
 }
 
 /** Whether the demo is in this database already. */
@@ -50,6 +60,10 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   const made = new Map<PlannedPiece, string>();
   for (const piece of pieces) made.set(piece, await makePiece(base, studio, piece));
   say(`${pieces.length} pieces made`);
+  for (const { kiln, daysAgo } of CLASS_FIRINGS) {
+    await fire(base, studio, classFiring(kiln, daysAgo), []);
+  }
+  say(`${CLASS_FIRINGS.length} firings of class work logged`);
   for (const firing of FIRINGS) {
     const inside = pieces.filter((piece) => piece.firing === firing.key);
     await fire(
@@ -101,10 +115,23 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const kilns = new Map<string, string>();
   for (const { key, ...kiln } of KILNS) {
     const id = newId();
-    await addKiln(base, technician, { ...kiln, id });
+    await saveKiln(base, technician, { ...kiln, id }, null);
     kilns.set(key, id);
   }
-  return { members, bodies, glazes, batches, kilns, now };
+  for (const { kiln, part, daysAgo, note } of PARTS)
+    await addPart(base, technician, {
+      id: newId(),
+      kilnId: kilns.get(kiln)!,
+      part,
+      changedOn: dayAgo(now, daysAgo),
+      note,
+    });
+  const programmes = new Map<string, string>();
+  for (const [name, segments] of Object.entries(PROGRAMMES)) {
+    programmes.set(name, newId());
+    await saveProgramme(base, technician, { id: programmes.get(name)!, name, segments, note: '' }, null);
+  }
+  return { programmes, members, bodies, glazes, batches, kilns, now };
 }
 
 /** The crazing ladder for the porcelain, half of it glazed: what the teacher is in the middle of. */
@@ -196,12 +223,24 @@ async function fire(
 ): Promise<void> {
   const technician = studio.members[0]!;
   const id = newId();
-  const { kind, cone, atmosphere, programme, remarks } = plan;
-  const plannedOn = new Date(studio.now.getTime() - plan.daysAgo * DAY).toISOString().slice(0, 10);
+  const { kind, cone, atmosphere, remarks, segments } = plan;
+  const saved = Object.entries(PROGRAMMES).find(([, steps]) => steps === segments)?.[0];
   await saveFiring(
     base,
     technician,
-    { id, kilnId: studio.kilns.get(plan.kiln)!, kind, cone, atmosphere, plannedOn, programme, remarks },
+    {
+      id,
+      kilnId: studio.kilns.get(plan.kiln)!,
+      kind,
+      cone,
+      atmosphere,
+      plannedOn: dayAgo(studio.now, plan.daysAgo),
+      startsAt: plan.kiln === 'two' ? '07:00' : '08:00',
+      programmeId: saved ? studio.programmes.get(saved)! : null,
+      segments: saved ? segments : null,
+      programme: saved ? `${saved}: ${saySegments(segments)}` : plan.programme,
+      remarks,
+    },
     null,
   );
   const shelves = plan.kiln === 'two' ? 4 : 5;
@@ -212,10 +251,19 @@ async function fire(
   await loadPieces(base, technician, id, places);
   if (plan.state === 'loading') return;
   await advanceFiring(base, technician, id, 'firing', { at: ago(studio, plan.daysAgo, 7) });
-  await advanceFiring(base, technician, id, 'cooling', { at: ago(studio, plan.daysAgo, 19) });
+  await advanceFiring(base, technician, id, 'cooling', { at: ago(studio, plan.daysAgo, 17) });
+  await writeLog(base, technician, {
+    firingId: id,
+    kiln: plan.kiln,
+    cone: cone as Cone,
+    segments,
+    daysAgo: plan.daysAgo,
+    opened: plan.state !== 'cooling',
+    reduction: atmosphere === 'reduction',
+  });
   if (plan.state === 'cooling') return;
   const opened = ago(studio, plan.daysAgo - 1, 9);
-  await advanceFiring(base, technician, id, 'open', { at: opened, achievedCone: plan.achieved });
+  await advanceFiring(base, technician, id, 'open', { at: opened });
   const story = new Map(load.map(([piece, pieceId]) => [pieceId, piece]));
   const names = new Map([...studio.glazes].map(([name, glazeId]) => [glazeId, name]));
   for (const piece of (await openingOf(base, id)).pieces) {

@@ -63,18 +63,15 @@ export function serverEnv(folder, url, env = process.env) {
   };
 }
 
-/** Starts the application server; it is started again when it falls over. Returns a function that ends it. */
-export function startServer(env, host, port) {
+/** Keeps a program running: it is started again when it falls over. Returns a function that ends it. */
+function keepRunning(args, env, fell) {
   let child = null;
   let ending = false;
   const go = () => {
-    child = spawn(process.execPath, ['bin/app-server.mjs'], {
-      env: { ...env, HOST: host, PORT: String(port) },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    });
+    child = spawn(process.execPath, args, { env, stdio: ['ignore', 'ignore', 'inherit'] });
     child.on('exit', () => {
       if (ending) return;
-      say('The application server fell over; starting it again. The database is not touched.');
+      say(fell);
       setTimeout(go, 1000);
     });
   };
@@ -83,6 +80,24 @@ export function startServer(env, host, port) {
     ending = true;
     child.kill('SIGKILL');
   };
+}
+
+/** Starts the application server. Returns a function that ends it. */
+export function startServer(env, host, port) {
+  return keepRunning(
+    ['bin/app-server.mjs'],
+    { ...env, HOST: host, PORT: String(port) },
+    'The application server fell over; starting it again. The database is not touched.',
+  );
+}
+
+/** Starts the stand-in kiln controllers of the demo, `speed` kiln minutes in a minute. Returns a function that ends them. */
+export function startSimulator(env, port, speed) {
+  return keepRunning(
+    ['--import', 'tsx', 'src/simulator/main.ts'],
+    { ...env, SIMULATOR_PORT: String(port), SIMULATOR_SPEED: String(speed) },
+    'The stand-in kilns fell over; starting them again.',
+  );
 }
 
 /** Whether the application answers on its own address; its own certificate need not be known to this machine. */

@@ -1,6 +1,7 @@
 import type { Form } from '../../src/core/coats';
 import { random } from '../random';
-import { GRID } from './studio';
+import type { Segment } from '../../src/core/firing';
+import { GRID, PROGRAMMES } from './studio';
 
 /** One coat of the story: glaze by name. */
 export interface PlannedCoat {
@@ -32,11 +33,35 @@ export interface PlannedFiring {
   readonly cone: string;
   readonly atmosphere: 'oxidation' | 'reduction';
   readonly daysAgo: number;
-  readonly achieved: number | null;
+  /** How it was really fired; the electric kiln by its programme, the gas kiln by hand. */
+  readonly segments: readonly Segment[];
   readonly state: 'closed' | 'open' | 'cooling' | 'loading';
   readonly programme: string;
   readonly remarks: string;
   readonly underReduced?: boolean;
+}
+
+/** How the gas kiln climbs when it goes as meant. */
+const GAS: readonly Segment[] = [
+  { rate: 150, target: 1180, hold: 0 },
+  { rate: 60, target: 1280, hold: 5 },
+];
+
+/** A firing of class work, its pieces not numbered. */
+export function classFiring(kiln: 'two' | 'stoker', daysAgo: number): PlannedFiring {
+  const gas = kiln === 'stoker';
+  return {
+    key: `${kiln} ${daysAgo}`,
+    kiln,
+    kind: 'glaze',
+    cone: gas ? '10' : '6',
+    atmosphere: gas ? 'reduction' : 'oxidation',
+    daysAgo,
+    state: 'closed',
+    segments: gas ? GAS : PROGRAMMES['Cone 6, slow end'],
+    programme: gas ? 'Body reduction from 900 °C, medium' : '',
+    remarks: 'Class work, pieces not numbered.',
+  };
 }
 
 export const FIRINGS: readonly PlannedFiring[] = [
@@ -47,9 +72,9 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '6',
     atmosphere: 'oxidation',
     daysAgo: 57,
-    achieved: 6,
     state: 'closed',
-    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
     remarks: 'Grid, first board.',
   },
   {
@@ -59,9 +84,9 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '6',
     atmosphere: 'oxidation',
     daysAgo: 43,
-    achieved: 6,
     state: 'closed',
-    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
     remarks: 'Grid, second board.',
   },
   {
@@ -71,8 +96,8 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '10',
     atmosphere: 'reduction',
     daysAgo: 36,
-    achieved: 10,
     state: 'closed',
+    segments: GAS,
     programme: 'Body reduction from 900 °C, light to the end',
     remarks: 'Damper stuck half open for an hour.',
     underReduced: true,
@@ -84,9 +109,9 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '6',
     atmosphere: 'oxidation',
     daysAgo: 22,
-    achieved: 6,
     state: 'closed',
-    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
     remarks: 'Grid, third board, and twins of the doubtful ones.',
   },
   {
@@ -96,10 +121,22 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '6',
     atmosphere: 'oxidation',
     daysAgo: 1,
-    achieved: null,
     state: 'cooling',
-    programme: '150 °C/h to 1100, 60 °C/h to 1205, hold 15 min',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
     remarks: '',
+  },
+  {
+    key: 'two6',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: -1,
+    state: 'loading',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
+    remarks: 'Last cells of the board, and the ladder.',
   },
   {
     key: 'stoker2',
@@ -108,8 +145,8 @@ export const FIRINGS: readonly PlannedFiring[] = [
     cone: '10',
     atmosphere: 'reduction',
     daysAgo: -2,
-    achieved: null,
     state: 'loading',
+    segments: GAS,
     programme: 'Body reduction from 900 °C, medium',
     remarks: '',
   },

@@ -11,10 +11,55 @@ export const MEMBERS: readonly { name: string; signIn: string; password: string;
   { name: 'Bashir Novak', signIn: 'bashir', password: 'signal-box-five', role: 'student' },
 ];
 
+/** Address of the stand-in controllers that the demo starts beside the server. */
+const CONTROLLERS = `http://127.0.0.1:${process.env.SIMULATOR_PORT ?? 3211}`;
+
 export const KILNS = [
-  { key: 'two', name: 'Number Two', heat: 'electric', litres: 190, shelves: 4 },
-  { key: 'stoker', name: 'The Stoker', heat: 'gas', litres: 500, shelves: 5 },
+  {
+    key: 'two',
+    name: 'Number Two',
+    heat: 'electric',
+    litres: 190,
+    shelves: 4,
+    controller: `${CONTROLLERS}/two`,
+    openBelow: 50,
+    mostCelsius: 1290,
+    shelfWidthMm: 530,
+    shelfDepthMm: 530,
+    roundShelves: true,
+  },
+  {
+    key: 'stoker',
+    name: 'The Stoker',
+    heat: 'gas',
+    litres: 500,
+    shelves: 5,
+    controller: '',
+    openBelow: 60,
+    mostCelsius: 1320,
+    shelfWidthMm: 900,
+    shelfDepthMm: 600,
+    roundShelves: false,
+  },
 ] as const;
+
+/** The studio's programmes. */
+export const PROGRAMMES = {
+  'Cone 6, slow end': [
+    { rate: 150, target: 1100, hold: 0 },
+    { rate: 60, target: 1205, hold: 15 },
+  ],
+  'Cone 6, drop and hold': [
+    { rate: 150, target: 1100, hold: 0 },
+    { rate: 60, target: 1200, hold: 10 },
+    { rate: 250, target: 1100, hold: 30 },
+  ],
+  'Bisque, cone 06': [
+    { rate: 60, target: 120, hold: 60 },
+    { rate: 100, target: 600, hold: 0 },
+    { rate: 120, target: 995, hold: 10 },
+  ],
+} as const;
 
 const clay = (
   name: string,

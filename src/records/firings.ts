@@ -1,19 +1,11 @@
 import type { Atmosphere } from '@/core/coats';
-import { FIRING_STATES, type FiringKind, type FiringState } from '@/core/firing';
+import { FIRING_STATES, type FiringKind, type FiringState, type Segment } from '@/core/firing';
 import { noteChange } from './changes';
-import { inTransaction, type Db } from './db';
+import { fromJson, inTransaction, type Db } from './db';
 import { refreshEntries } from './entries';
 import { NotThere, Refusal } from './faults';
 import { changeRow } from './glazes';
 import { layZones, relayZones } from './zones';
-
-export interface Kiln {
-  readonly id: string;
-  readonly name: string;
-  readonly heat: 'electric' | 'gas' | 'wood';
-  readonly litres: number;
-  readonly shelves: number;
-}
 
 export interface FiringDraft {
   readonly id: string;
@@ -23,6 +15,12 @@ export interface FiringDraft {
   readonly atmosphere: Atmosphere;
   /** Day it is planned for, "YYYY-MM-DD". */
   readonly plannedOn: string;
+  /** When it is to start, "HH:MM" in the studio's time. */
+  readonly startsAt: string;
+  /** The saved programme it follows, and its steps as they were then; none when it is fired by hand. */
+  readonly programmeId: string | null;
+  readonly segments: readonly Segment[] | null;
+  /** The programme or speed in words. */
   readonly programme: string;
   readonly remarks: string;
 }
@@ -31,7 +29,12 @@ export interface Firing extends FiringDraft {
   readonly number: number;
   readonly kilnName: string;
   readonly state: FiringState;
+  /** Cone index the witness cones show, with its interval. */
   readonly achievedCone: number | null;
+  readonly achievedLow: number | null;
+  readonly achievedHigh: number | null;
+  /** Cone index the log comes to. */
+  readonly loggedCone: number | null;
   readonly startedAt: Date | null;
   readonly endedAt: Date | null;
   readonly openedAt: Date | null;
@@ -39,24 +42,6 @@ export interface Firing extends FiringDraft {
   readonly pieces: number;
   readonly waiting: number;
   readonly version: number;
-}
-
-/** All kilns in the studio's own order. */
-export async function listKilns(base: Db): Promise<Kiln[]> {
-  return base('kiln').orderBy(['sort', 'name']).select('id', 'name', 'heat', 'litres', 'shelves');
-}
-
-/** Adds a kiln; the same id twice is the same kiln. */
-export async function addKiln(base: Db, memberId: string, kiln: Kiln): Promise<void> {
-  await inTransaction(base, async (trx) => {
-    if (await trx('kiln').where({ id: kiln.id }).first('id')) return;
-    if (await trx('kiln').where({ name: kiln.name }).first('id')) {
-      throw new Refusal('name', `There is already a kiln called ${kiln.name}.`);
-    }
-    const [{ last }] = (await trx('kiln').max('sort as last')) as [{ last: number | null }];
-    await trx('kiln').insert({ ...kiln, sort: (last ?? 0) + 1 });
-    await noteChange(trx, memberId, 'kiln', kiln.id, null, kiln);
-  });
 }
 
 function firingRows(base: Db) {
@@ -87,10 +72,16 @@ function firingOf(row: Record<string, never>): Firing {
     cone: r.cone as string,
     atmosphere: r.atmosphere as Atmosphere,
     plannedOn: r.day as string,
+    startsAt: r.starts_at as string,
+    programmeId: r.programme_id as string | null,
+    segments: r.segments ? fromJson<Segment[]>(r.segments) : null,
     programme: r.programme as string,
     remarks: r.remarks as string,
     state: r.state as FiringState,
     achievedCone: r.achieved_cone as number | null,
+    achievedLow: r.achieved_low as number | null,
+    achievedHigh: r.achieved_high as number | null,
+    loggedCone: r.logged_cone as number | null,
     startedAt: r.started_at as Date | null,
     endedAt: r.ended_at as Date | null,
     openedAt: r.opened_at as Date | null,
@@ -104,13 +95,14 @@ function firingOf(row: Record<string, never>): Firing {
 /** Firings, newest first; `states` narrows them. */
 export async function listFirings(
   base: Db,
-  { states, limit = 60 }: { states?: readonly FiringState[]; limit?: number } = {},
+  { states, kilnId, limit = 60 }: { states?: readonly FiringState[]; kilnId?: string; limit?: number } = {},
 ) {
   const query = firingRows(base).orderBy([
     { column: 'f.planned_on', order: 'desc' },
     { column: 'f.number', order: 'desc' },
   ]);
   if (states) void query.whereIn('f.state', states);
+  if (kilnId) void query.where('f.kiln_id', kilnId);
   return (await query.limit(limit)).map(firingOf);
 }
 
@@ -135,6 +127,9 @@ export async function saveFiring(
       cone: draft.cone,
       atmosphere: draft.atmosphere,
       planned_on: draft.plannedOn,
+      starts_at: draft.startsAt,
+      programme_id: draft.programmeId,
+      segments: draft.segments && JSON.stringify(draft.segments),
       programme: draft.programme,
       remarks: draft.remarks,
     };
@@ -261,6 +256,8 @@ export async function advanceFiring(
         .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
       await noteChange(trx, memberId, 'firing', firingId, { state }, { state: to });
     }
+    if (goal >= FIRING_STATES.indexOf('open'))
+      await trx('log_source').where({ firing_id: firingId }).update({ live: false });
     if (to === 'open')
       await trx('piece')
         .where({ stage: 'loaded' })
@@ -271,7 +268,7 @@ export async function advanceFiring(
 }
 
 /** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
-async function setAchievedCone(
+export async function setAchievedCone(
   trx: Db,
   memberId: string,
   firingId: string,

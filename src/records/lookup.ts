@@ -112,6 +112,6 @@ async function firingsBy(base: Db, words: readonly string[]): Promise<Answer[]> 
     kind: 'firing',
     text: `${row.name} ${row.number}`,
     detail: `${row.kind}, cone ${row.cone}`,
-    href: `/kilns/${row.id}`,
+    href: `/firings/${row.id}`,
   }));
 }

@@ -5,6 +5,7 @@ import * as materials from './migrations/002_materials';
 import * as pieces from './migrations/003_pieces';
 import * as recipes from './migrations/004_recipes';
 import * as rounds from './migrations/005_rounds';
+import * as firingLog from './migrations/006_firing_log';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -12,6 +13,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '003_pieces': pieces,
   '004_recipes': recipes,
   '005_rounds': rounds,
+  '006_firing_log': firingLog,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

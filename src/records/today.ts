@@ -1,6 +1,6 @@
 import type { Db } from './db';
 import { listFirings } from './firings';
-import { listKilns } from './firings';
+import { listKilns } from './kilns';
 import { piecesById } from './piecePages';
 import { ROUND_STEPS } from '@/core/rounds';
 import { listRounds, type RoundSummary } from './rounds';

@@ -52,5 +52,5 @@ test('an entry belongs to the wall’s tab, and Today only to itself', () => {
   expect(isOpen('/wall', '/entry/x')).toBe(true);
   expect(isOpen('/', '/')).toBe(true);
   expect(isOpen('/', '/wall')).toBe(false);
-  expect(isOpen('/kilns', '/kilns/1/opening')).toBe(true);
+  expect(isOpen('/kilns', '/firings/1/opening')).toBe(true);
 });

@@ -1,13 +1,28 @@
 import { saveBody } from '@/records/bodies';
 import type { CoatDraft } from '@/records/coats';
 import { connect, newId, type Db } from '@/records/db';
-import { addKiln, advanceFiring, loadPieces, saveFiring } from '@/records/firings';
+import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
+import { saveKiln } from '@/records/kilns';
 import { saveGlaze } from '@/records/glazes';
 import { addMember } from '@/records/members';
 import { migrate } from '@/records/migrate';
 import { openingOf } from '@/records/openings';
 import { savePieces, type PieceDraft } from '@/records/pieces';
 import { recordPiece, type ReadingDraft } from '@/records/readings';
+
+/** A kiln as most tests want it. */
+export const KILN = {
+  name: 'Number Two',
+  heat: 'electric' as const,
+  litres: 190,
+  shelves: 4,
+  controller: '',
+  openBelow: 50,
+  mostCelsius: 1300,
+  shelfWidthMm: 480,
+  shelfDepthMm: 480,
+  roundShelves: true,
+};
 
 /** A small studio in a database of its own, for one test file. */
 export interface Studio {
@@ -75,7 +90,7 @@ export async function freshStudio(name: string): Promise<Studio> {
       null,
     );
   }
-  await addKiln(base, member, { id: kilnId, name: 'Number Two', heat: 'electric', litres: 190, shelves: 4 });
+  await saveKiln(base, member, { id: kilnId, ...KILN }, null);
   return { base, member, bodyId, kilnId, glazes };
 }
 
@@ -139,7 +154,19 @@ export async function emptyFiring(
   await saveFiring(
     base,
     member,
-    { id, kilnId, kind, cone, atmosphere: 'oxidation', plannedOn: '2026-01-05', programme: '', remarks: '' },
+    {
+      id,
+      kilnId,
+      kind,
+      cone,
+      atmosphere: 'oxidation',
+      plannedOn: '2026-01-05',
+      startsAt: '18:00',
+      programmeId: null,
+      segments: null,
+      programme: '',
+      remarks: '',
+    },
     null,
   );
   return id;

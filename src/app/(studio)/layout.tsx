@@ -10,7 +10,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   const member = await memberOfPage();
   const live = await listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 });
   const kilns = live.map((firing) => (
-    <Link key={firing.id} href={`/kilns/${firing.id}`}>
+    <Link key={firing.id} href={`/firings/${firing.id}`}>
       {firing.kilnName} <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,
       cone {firing.cone}
     </Link>

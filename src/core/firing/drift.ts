@@ -1,7 +1,6 @@
 import jstat from 'jstat';
 import { linearRegression, mean, sampleVariance } from 'simple-statistics';
-import { endPoint } from './endPoints';
-import { CONES, coneIndex } from './names';
+import { climbAt, sayCone } from './endPoints';
 
 /** One firing of a kiln as the log and the witness cones each tell it. */
 export interface FiringWitness {
@@ -27,23 +26,7 @@ export interface PartChange {
  * @example offsetOf(6, 5.5, 60) // 19
  */
 export function offsetOf(logged: number, shown: number, rate = 60): number {
-  return celsiusOf(logged, rate) - celsiusOf(shown, rate);
-}
-
-/** °C at which a climb stands at a cone index, straight between the cones of the series. */
-function celsiusOf(index: number, rate: number): number {
-  const row = CONES.map((cone) => ({ at: coneIndex(cone)!, celsius: endPoint(cone, rate) })).filter(
-    (one): one is { at: number; celsius: number } => one.celsius !== null,
-  );
-  const after = Math.min(
-    row.length - 1,
-    Math.max(
-      1,
-      row.findIndex((one) => one.at >= index),
-    ),
-  );
-  const [low, high] = [row[after - 1]!, row[after]!];
-  return low.celsius + ((index - low.at) / (high.at - low.at)) * (high.celsius - low.celsius);
+  return climbAt(logged, rate) - climbAt(shown, rate);
 }
 
 /** A value with its 95 % interval. */
@@ -162,4 +145,24 @@ function trendOf(offsets: Offsets): Estimate | null {
   const left = offsets.reduce((sum, { day, celsius }) => sum + (celsius - m * day - b) ** 2, 0);
   const half = jstat.studentt.inv(0.975, n - 2) * Math.sqrt(left / (n - 2) / spread);
   return { value: 30 * m, low: 30 * (m - half), high: 30 * (m + half) };
+}
+
+/** Below this a log and its cones agree: a cone cannot be read better, °C (judgement). */
+const AGREE = 5;
+
+/**
+ * What the log says against what the cones say, in one sentence.
+ *
+ * @param logged cone index of the log
+ * @param shown cone index of the witness cones
+ * @example sayOffset(6, 5.5) // "… the thermocouple reads about 19 °C hot: the kiln is cooler than it says."
+ */
+export function sayOffset(logged: number, shown: number): string {
+  const off = offsetOf(logged, shown);
+  const both = `The log comes to cone ${sayCone(logged)}, the cones show ${sayCone(shown)}`;
+  if (Math.abs(off) < AGREE) return `${both}: they agree within ${AGREE} °C.`;
+  const degrees = Math.round(Math.abs(off));
+  return off > 0
+    ? `${both}: the thermocouple reads about ${degrees} °C hot, so the kiln is cooler than it says.`
+    : `${both}: the thermocouple reads about ${degrees} °C cold, so the kiln is hotter than it says.`;
 }

@@ -71,6 +71,25 @@ export function coneAt(celsius: number, rate: number): ConeAt | null {
   };
 }
 
+/**
+ * °C at which a climb at a published rate stands at a cone index, straight between the cones of the series;
+ * the inverse of {@link coneAt}.
+ */
+export function climbAt(index: number, rate: number): number {
+  const row = CONES.map((cone) => ({ at: coneIndex(cone)!, celsius: endPoint(cone, rate) })).filter(
+    (one): one is { at: number; celsius: number } => one.celsius !== null,
+  );
+  const after = Math.min(
+    row.length - 1,
+    Math.max(
+      1,
+      row.findIndex((one) => one.at >= index),
+    ),
+  );
+  const [low, high] = [row[after - 1]!, row[after]!];
+  return low.celsius + ((index - low.at) / (high.at - low.at)) * (high.celsius - low.celsius);
+}
+
 /** The name of the cone nearest to an index; null outside the series. @example coneNamed(5.3) // "5½" */
 export function coneNamed(index: number): Cone | null {
   const [first, last] = [coneIndex(CONES[0])!, coneIndex(CONES.at(-1)!)!];

@@ -122,3 +122,18 @@ export function holdFor(celsius: number, missing: number, rate: number): number 
   const lacking = climbWork(celsius, rate, q) + Math.log(-Math.expm1(reached - climbWork(celsius, rate, q)));
   return Math.exp(lacking + q / (celsius - missing + KELVIN));
 }
+
+/**
+ * How fast a firing climbed over the last 100 °C below its peak, °C/h: the rate end points are published for.
+ *
+ * @returns null when the log does not hold such a climb
+ */
+export function climbRate(points: readonly Point[]): number | null {
+  const peak = peakOf(points);
+  const top = points.find((point) => point.celsius >= peak - NEAR_PEAK);
+  const below = points.findLast(
+    (point) => point.celsius <= peak - 100 && top !== undefined && point.minutes < top.minutes,
+  );
+  if (!top || !below) return null;
+  return ((top.celsius - below.celsius) / (top.minutes - below.minutes)) * 60;
+}

@@ -1,7 +1,20 @@
-export { FIRING_KINDS, FIRING_STATES, type FiringKind, type FiringState } from './kinds';
+export {
+  EVENT_KINDS,
+  FIRING_KINDS,
+  FIRING_STATES,
+  KILN_PARTS,
+  REDUCTIONS,
+  type EventKind,
+  type FiringKind,
+  type FiringState,
+  type KilnPart,
+  type Reduction,
+} from './kinds';
+export { alarmsOf, type Alarm, type LogLine } from './alarms';
 export { CONES, coneIndex, hitTarget, type Cone } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';
 export {
+  climbAt,
   coneAt,
   coneNamed,
   endPoint,
@@ -13,7 +26,16 @@ export {
 } from './endPoints';
 export { fitConeWork, type ConeWork } from './coneWork';
 export { climbTo, type Point } from './work';
-export { coneEquivalents, heatWork, holdFor, peakOf, untilPeak, withHold, type HeatWork } from './heatWork';
+export {
+  climbRate,
+  coneEquivalents,
+  heatWork,
+  holdFor,
+  peakOf,
+  untilPeak,
+  withHold,
+  type HeatWork,
+} from './heatWork';
 export { meanOfSensors, readAt, tidyLog, type RawReading, type TidyLog } from './log';
 export {
   misreadsInReduction,
@@ -31,6 +53,7 @@ export {
   plannedCurve,
   predict,
   ROOM,
+  saySegments,
   type Behind,
   type ClimbLimit,
   type Prediction,
@@ -42,6 +65,7 @@ export {
   differenceOf,
   driftOf,
   offsetOf,
+  sayOffset,
   type Drift,
   type Estimate,
   type FiringWitness,
@@ -49,3 +73,12 @@ export {
   type Step,
 } from './drift';
 export { thin, type Drawn } from './thin';
+export {
+  guessColumns,
+  readLogRows,
+  TIME_FORMATS,
+  type FileReading,
+  type LineFault,
+  type LogColumns,
+  type TimeFormat,
+} from './logFile';

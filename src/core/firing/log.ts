@@ -21,7 +21,7 @@ export interface TidyLog {
 
 /**
  * Puts raw readings in order: sorted by time, the last one wins where two share a minute, °F turned into °C,
- * single spikes left out, gaps named. A gap is longer than three times the usual step and than 3 minutes.
+ * single spikes left out, gaps named. A gap is longer than three times the usual step there and than 3 minutes.
  */
 export function tidyLog(readings: readonly RawReading[], unit: 'C' | 'F' = 'C'): TidyLog {
   const byMinute = new Map<number, number>();
@@ -42,12 +42,17 @@ function isSpike(before: Point | undefined, at: Point, after: Point | undefined)
   return Math.abs(up) > SPIKE && Math.abs(down) > SPIKE && up * down < 0;
 }
 
+/** How many steps around one tell what is usual there: a log may be read more seldom while it cools. */
+const AROUND = 6;
+
 function gapsIn(points: readonly Point[]): { from: number; to: number }[] {
   const steps = points.slice(1).map((point, i) => point.minutes - points[i]!.minutes);
-  const usual = [...steps].sort((a, b) => a - b)[Math.floor(steps.length / 2)] ?? 0;
-  return steps.flatMap((step, i) =>
-    step > Math.max(3, 3 * usual) ? [{ from: points[i]!.minutes, to: points[i + 1]!.minutes }] : [],
-  );
+  return steps.flatMap((step, i) => {
+    if (step <= 3) return [];
+    const near = steps.slice(Math.max(0, i - AROUND), i + AROUND + 1).sort((a, b) => a - b);
+    const usual = near[Math.floor(near.length / 2)]!;
+    return step > 3 * usual ? [{ from: points[i]!.minutes, to: points[i + 1]!.minutes }] : [];
+  });
 }
 
 /**

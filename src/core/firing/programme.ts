@@ -173,3 +173,16 @@ export function plannedAt(curve: readonly Point[], minute: number): number {
   const share = (minute - from.minutes) / (to.minutes - from.minutes || 1);
   return from.celsius + (to.celsius - from.celsius) * share;
 }
+
+/** Steps in words, as they are written on a kiln's card. @example "150 °C/h to 1100, 60 °C/h to 1205, hold 15 min" */
+export function saySegments(segments: readonly Segment[]): string {
+  const hold = (minutes: number) =>
+    minutes >= 120 && minutes % 60 === 0
+      ? `, hold ${minutes / 60} h`
+      : minutes > 0
+        ? `, hold ${minutes} min`
+        : '';
+  return segments
+    .map(({ rate, target, hold: minutes }) => `${rate} °C/h to ${target}${hold(minutes)}`)
+    .join(', ');
+}

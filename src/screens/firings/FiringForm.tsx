@@ -5,8 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useForm, type FieldPath } from 'react-hook-form';
 import type { z } from 'zod';
-import { CONES, FIRING_KINDS } from '@/core/firing';
-import type { Kiln } from '@/records/firings';
+import { CONES, FIRING_KINDS, saySegments } from '@/core/firing';
+import type { Kiln } from '@/records/kilns';
+import type { Programme } from '@/records/programmes';
 import { Faults } from '@/ui/Faults';
 import { useAct } from '@/ui/useAct';
 import { saveFiringPlan } from './actions';
@@ -17,13 +18,14 @@ type Values = z.infer<typeof firingSchema>;
 
 interface Props {
   readonly kilns: readonly Kiln[];
+  readonly programmes: readonly Programme[];
   readonly values: Values;
   readonly version: number | null;
   readonly onSaved: (id: string) => void;
 }
 
-/** Kiln, kind, cone, atmosphere and day of a firing. */
-export function FiringForm({ kilns, values, version, onSaved }: Props) {
+/** Kiln, kind, cone, atmosphere, day and programme of a firing. */
+export function FiringForm({ kilns, programmes, values, version, onSaved }: Props) {
   const { register, handleSubmit, formState, setValue } = useForm<Values>({
     resolver: zodResolver(firingSchema),
     defaultValues: values,
@@ -33,7 +35,7 @@ export function FiringForm({ kilns, values, version, onSaved }: Props) {
     if ((await act(() => saveFiringPlan({ firing, version }))) === null) onSaved(firing.id);
   });
   const choice = (
-    name: FieldPath<Values>,
+    name: Exclude<FieldPath<Values>, `segments${string}`>,
     label: string,
     options: readonly (readonly [string, string])[],
   ) => (
@@ -76,7 +78,38 @@ export function FiringForm({ kilns, values, version, onSaved }: Props) {
         helperText={formState.errors.plannedOn?.message}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <TextField label="Programme or speed" {...register('programme')} className={css.wide} />
+      <TextField
+        label="Starts at"
+        type="time"
+        {...register('startsAt')}
+        error={Boolean(formState.errors.startsAt)}
+        helperText={formState.errors.startsAt?.message}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <TextField
+        select
+        label="Programme"
+        defaultValue={values.programmeId ?? ''}
+        onChange={(event) => {
+          const chosen = programmes.find(({ id }) => id === event.target.value);
+          setValue('programmeId', chosen?.id ?? null);
+          setValue('segments', chosen ? [...chosen.segments] : null);
+          if (chosen) setValue('programme', `${chosen.name}: ${saySegments(chosen.segments)}`);
+        }}
+      >
+        <MenuItem value="">by hand</MenuItem>
+        {programmes.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Programme or speed in words"
+        {...register('programme')}
+        className={css.wide}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
       <TextField label="Remarks" {...register('remarks')} multiline className={css.wide} />
       <div className={css.wide}>
         <Faults faults={faults} />

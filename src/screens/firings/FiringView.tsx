@@ -4,10 +4,15 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
-import { CONES, coneIndex, type FiringState } from '@/core/firing';
-import type { Firing, Kiln } from '@/records/firings';
+import { ulid } from 'ulid';
+import type { FiringState } from '@/core/firing';
+import type { Firing } from '@/records/firings';
+import type { Kiln } from '@/records/kilns';
+import type { FiringLog } from '@/records/live';
 import type { OpeningPiece } from '@/records/openings';
 import type { PieceRow } from '@/records/piecePages';
+import type { Programme } from '@/records/programmes';
+import type { ShelfCone } from '@/records/witness';
 import { shortDay } from '@/ui/dates';
 import { Faults } from '@/ui/Faults';
 import { Flame } from '@/ui/Flame';
@@ -15,7 +20,9 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { PieceThumb } from '@/ui/PieceThumb';
 import { useAct } from '@/ui/useAct';
-import { advance, load, unload } from './actions';
+import { endFiring, startFiring } from '../firingLog/actions';
+import { FiringLogView } from '../firingLog/FiringLogView';
+import { load, unload } from './actions';
 import { FiringForm } from './FiringForm';
 import css from './firings.module.css';
 
@@ -24,29 +31,31 @@ interface Props {
   readonly kilns: readonly Kiln[];
   readonly pieces: readonly OpeningPiece[];
   readonly waiting: readonly PieceRow[];
+  readonly programmes: readonly Programme[];
+  readonly log: FiringLog;
+  readonly cones: readonly ShelfCone[];
+  readonly rate: number;
   readonly mayPlan: boolean;
 }
 
-const NEXT: Readonly<Partial<Record<FiringState, { to: FiringState; word: string; caution: string }>>> = {
-  loading: {
-    to: 'firing',
-    word: 'Start the firing',
-    caution:
-      'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
-  },
-  firing: {
-    to: 'cooling',
-    word: 'The firing has ended',
-    caution: 'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off.',
-  },
+const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
+  loading:
+    'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
+  firing:
+    'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off, at the end.',
+  cooling:
+    'No cracking above 200 °C, and slow through 573 and 225 °C. Supply off before the lid goes up; gloves above 50 °C.',
 };
 
 /** One firing: its plan, its load by shelf, and the next step. */
-export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
+export function FiringView({ firing, kilns, pieces, waiting, programmes, log, cones, rate, mayPlan }: Props) {
   const { act, busy, faults } = useAct();
   const [editing, setEditing] = useState(false);
   const kiln = kilns.find((one) => one.id === firing.kilnId)!;
-  const next = NEXT[firing.state];
+  const caution = CAUTIONS[firing.state];
+  const empty = pieces.length === 0;
+  const start = (by: 'controller' | 'hand') =>
+    void act(() => startFiring({ firingId: firing.id, sourceId: ulid(), by }));
   const shelves = [...new Set(pieces.map((piece) => piece.shelf))].sort((a, b) => b - a);
   return (
     <>
@@ -71,6 +80,7 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
       {editing && (
         <FiringForm
           kilns={kilns}
+          programmes={programmes}
           version={firing.version}
           onSaved={() => setEditing(false)}
           values={{
@@ -80,6 +90,9 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
             cone: firing.cone as '6',
             atmosphere: firing.atmosphere,
             plannedOn: firing.plannedOn,
+            startsAt: firing.startsAt,
+            programmeId: firing.programmeId,
+            segments: firing.segments ? [...firing.segments] : null,
             programme: firing.programme,
             remarks: firing.remarks,
           }}
@@ -87,26 +100,48 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
       )}
       <div className={css.columns}>
         <aside className={css.margin}>
-          {next && (
+          {caution && (
             <>
-              <h3>Next</h3>
-              <p className="small">{next.caution}</p>
-              {mayPlan && (
+              <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>
+              <p className="small">{caution}</p>
+              {mayPlan && firing.state === 'firing' && (
                 <Button
                   variant="contained"
-                  disabled={busy || (firing.state === 'loading' && pieces.length === 0)}
-                  onClick={() => void act(() => advance({ firingId: firing.id, to: next.to }))}
+                  disabled={busy}
+                  onClick={() => void act(() => endFiring({ firingId: firing.id }))}
                   fullWidth
                 >
-                  {next.word}
+                  The firing has ended
                 </Button>
+              )}
+              {mayPlan && firing.state === 'loading' && (
+                <>
+                  {kiln.controller && firing.segments && (
+                    <Button
+                      variant="contained"
+                      disabled={busy || empty}
+                      onClick={() => start('controller')}
+                      fullWidth
+                    >
+                      Start by controller
+                    </Button>
+                  )}
+                  <Button
+                    variant={kiln.controller && firing.segments ? 'outlined' : 'contained'}
+                    disabled={busy || empty}
+                    onClick={() => start('hand')}
+                    fullWidth
+                  >
+                    {kiln.controller ? 'Started by hand' : 'Start the firing'}
+                  </Button>
+                </>
               )}
             </>
           )}
           {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
             <LinkButton
-              variant={firing.state === 'closed' ? 'outlined' : 'contained'}
-              href={`/kilns/${firing.id}/opening`}
+              variant={firing.state === 'open' || log.open?.reached ? 'contained' : 'outlined'}
+              href={`/firings/${firing.id}/opening`}
               fullWidth
             >
               {firing.state === 'closed'
@@ -115,15 +150,6 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
                   ? 'Go on opening'
                   : 'Open the kiln'}
             </LinkButton>
-          )}
-          {firing.state !== 'loading' && firing.state !== 'firing' && (
-            <AchievedCone
-              firing={firing}
-              disabled={!mayPlan || busy}
-              onPick={(achievedCone) =>
-                void act(() => advance({ firingId: firing.id, to: firing.state, achievedCone }))
-              }
-            />
           )}
           {firing.programme && (
             <>
@@ -140,7 +166,10 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
           <Faults faults={faults} />
         </aside>
         <div>
-          <h2 className={css.heading}>
+          {firing.state !== 'loading' && (
+            <FiringLogView {...{ firing, kiln, log, cones, rate }} mayWrite={mayPlan} />
+          )}
+          <h2 className={css.heading} style={{ marginTop: firing.state === 'loading' ? 0 : 28 }}>
             In it <span className="figures quiet">{pieces.length}</span>
           </h2>
           {pieces.length === 0 && <p className="quiet">Nothing is in it yet. Choose pieces below.</p>}
@@ -181,35 +210,6 @@ export function FiringView({ firing, kilns, pieces, waiting, mayPlan }: Props) {
         </div>
       </div>
     </>
-  );
-}
-
-function AchievedCone({
-  firing,
-  disabled,
-  onPick,
-}: {
-  firing: Firing;
-  disabled: boolean;
-  onPick: (cone: number | null) => void;
-}) {
-  return (
-    <TextField
-      select
-      label="Cone reached"
-      value={firing.achievedCone ?? ''}
-      disabled={disabled}
-      onChange={(event) => onPick(event.target.value === '' ? null : Number(event.target.value))}
-      sx={{ my: 2 }}
-      helperText="As the witness cones show. Proofs more than half a cone off are kept apart."
-    >
-      <MenuItem value="">not read</MenuItem>
-      {[...CONES].reverse().map((cone) => (
-        <MenuItem key={cone} value={coneIndex(cone)!}>
-          {cone}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }
 

@@ -1,34 +1,33 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { coneIndex } from '@/core/firing';
-import type { Firing, Kiln } from '@/records/firings';
+import type { Firing } from '@/records/firings';
+import type { Kiln } from '@/records/kilns';
+import type { Programme } from '@/records/programmes';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
-import { saveKiln } from './actions';
 import css from './firings.module.css';
 import { FiringForm } from './FiringForm';
+import { KilnForm } from './KilnForm';
 
 /** The kilns with their firings, newest first, and the form that plans the next one. */
 export function KilnsView({
   kilns,
   firings,
+  programmes,
   mayPlan,
   adding,
 }: {
   kilns: readonly Kiln[];
   firings: readonly Firing[];
+  programmes: readonly Programme[];
   mayPlan: boolean;
   adding: boolean;
 }) {
@@ -42,7 +41,7 @@ export function KilnsView({
         <h1>Kilns</h1>
         {mayPlan && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}
       </div>
-      {newKiln && <KilnForm onSaved={() => setNewKiln(false)} />}
+      {newKiln && <KilnForm kiln={null} onSaved={() => setNewKiln(false)} />}
       {kilns.length === 0 && !newKiln && <p>No kiln yet. Add the first one to plan a firing.</p>}
       {kilns.map((kiln) => {
         const own = firings.filter((firing) => firing.kilnId === kiln.id);
@@ -67,6 +66,7 @@ export function KilnsView({
             {planning === kiln.id && (
               <FiringForm
                 kilns={kilns}
+                programmes={programmes}
                 version={null}
                 values={{
                   id: ulid(),
@@ -75,10 +75,13 @@ export function KilnsView({
                   cone: own[0]?.kind === 'glaze' ? (own[0].cone as '6') : '6',
                   atmosphere: own[0]?.atmosphere ?? 'oxidation',
                   plannedOn: dayjs().format('YYYY-MM-DD'),
+                  startsAt: own[0]?.startsAt ?? '18:00',
+                  programmeId: own[0]?.programmeId ?? null,
+                  segments: own[0]?.segments ? [...own[0].segments] : null,
                   programme: own[0]?.programme ?? '',
                   remarks: '',
                 }}
-                onSaved={(id) => router.push(`/kilns/${id}`)}
+                onSaved={(id) => router.push(`/firings/${id}`)}
               />
             )}
             {own.length === 0 ? (
@@ -103,7 +106,7 @@ export function KilnsView({
                     {own.map((firing) => (
                       <tr key={firing.id}>
                         <td>
-                          <Link href={`/kilns/${firing.id}`}>
+                          <Link href={`/firings/${firing.id}`}>
                             <b className="figures">{firing.number}</b>
                           </Link>
                         </td>
@@ -124,7 +127,7 @@ export function KilnsView({
                         </td>
                         <td className={css.right}>
                           {(firing.state === 'cooling' || firing.state === 'open') && (
-                            <LinkButton size="small" href={`/kilns/${firing.id}/opening`}>
+                            <LinkButton size="small" href={`/firings/${firing.id}/opening`}>
                               Open
                             </LinkButton>
                           )}
@@ -146,65 +149,4 @@ function reached(firing: Firing): string {
   if (firing.achievedCone === null) return '';
   const off = firing.achievedCone - (coneIndex(firing.cone) ?? firing.achievedCone);
   return Math.abs(off) < 0.05 ? 'on target' : `${off > 0 ? '+' : '−'}${Math.abs(off)} cone`;
-}
-
-function KilnForm({ onSaved }: { onSaved: () => void }) {
-  const [kiln, setKiln] = useState({
-    id: ulid(),
-    name: '',
-    heat: 'electric',
-    litres: 150 as number | null,
-    shelves: 4 as number | null,
-  });
-  const { act, busy, faults } = useAct();
-  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
-  return (
-    <form
-      className={css.form}
-      aria-label="Kiln"
-      onSubmit={async (event) => {
-        event.preventDefault();
-        if ((await act(() => saveKiln(kiln))) === null) onSaved();
-      }}
-    >
-      <TextField
-        label="Name"
-        value={kiln.name}
-        onChange={(event) => setKiln({ ...kiln, name: event.target.value })}
-        error={Boolean(of('name'))}
-        helperText={of('name')}
-        autoFocus
-      />
-      <TextField
-        select
-        label="Heat"
-        value={kiln.heat}
-        onChange={(event) => setKiln({ ...kiln, heat: event.target.value })}
-      >
-        {['electric', 'gas', 'wood'].map((heat) => (
-          <MenuItem key={heat} value={heat}>
-            {heat}
-          </MenuItem>
-        ))}
-      </TextField>
-      <NumberField
-        label="Litres"
-        value={kiln.litres}
-        onChange={(litres) => setKiln({ ...kiln, litres })}
-        fault={of('litres')}
-      />
-      <NumberField
-        label="Shelves"
-        value={kiln.shelves}
-        onChange={(shelves) => setKiln({ ...kiln, shelves })}
-        fault={of('shelves')}
-      />
-      <div className={css.wide}>
-        <Faults faults={faults.filter((fault) => fault.field === '')} />
-        <Button type="submit" variant="contained" disabled={busy}>
-          Add this kiln
-        </Button>
-      </div>
-    </form>
-  );
 }

@@ -2,8 +2,9 @@
 import { refresh } from 'next/cache';
 import { withMember, type Outcome } from '@/door';
 import { db } from '@/records/db';
-import { addKiln, advanceFiring, loadPieces, saveFiring, unloadPiece } from '@/records/firings';
-import { advanceSchema, kilnSchema, loadSchema, saveFiringSchema, unloadSchema } from './schema';
+import { loadPieces, saveFiring, unloadPiece } from '@/records/firings';
+import { saveKiln } from '@/records/kilns';
+import { loadSchema, saveFiringSchema, saveKilnSchema, unloadSchema } from './schema';
 
 /** Plans a firing or changes its plan. */
 export async function saveFiringPlan(input: unknown): Promise<Outcome<null>> {
@@ -14,10 +15,10 @@ export async function saveFiringPlan(input: unknown): Promise<Outcome<null>> {
   });
 }
 
-/** Adds a kiln. */
-export async function saveKiln(input: unknown): Promise<Outcome<null>> {
-  return withMember('technician', kilnSchema, input, async (member, kiln) => {
-    await addKiln(db(), member.id, kiln);
+/** Adds a kiln, or changes one. */
+export async function keepKiln(input: unknown): Promise<Outcome<null>> {
+  return withMember('technician', saveKilnSchema, input, async (member, { kiln, version }) => {
+    await saveKiln(db(), member.id, kiln, version);
     refresh();
     return null;
   });
@@ -36,15 +37,6 @@ export async function load(input: unknown): Promise<Outcome<null>> {
 export async function unload(input: unknown): Promise<Outcome<null>> {
   return withMember('teacher', unloadSchema, input, async (member, { firingId, pieceId }) => {
     await unloadPiece(db(), member.id, firingId, pieceId);
-    refresh();
-    return null;
-  });
-}
-
-/** Moves a firing on, or notes the cone it reached. */
-export async function advance(input: unknown): Promise<Outcome<null>> {
-  return withMember('teacher', advanceSchema, input, async (member, { firingId, to, achievedCone }) => {
-    await advanceFiring(db(), member.id, firingId, to, achievedCone === undefined ? {} : { achievedCone });
     refresh();
     return null;
   });

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Firing } from '@/records/firings';
 import { Faults } from '@/ui/Faults';
 import { useAct } from '@/ui/useAct';
-import { advance } from '../firings/actions';
+import { openKiln } from '../firingLog/actions';
 
 /** Before the lid: what to have done, then the one button. */
 export function OpeningGate({ firing }: { firing: Firing }) {
@@ -24,7 +24,7 @@ export function OpeningGate({ firing }: { firing: Firing }) {
             variant="contained"
             size="large"
             disabled={busy}
-            onClick={() => void act(() => advance({ firingId: firing.id, to: 'open' }))}
+            onClick={() => void act(() => openKiln({ firingId: firing.id }))}
           >
             It is cool: open it
           </Button>

@@ -80,7 +80,7 @@ export function OpeningView({
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} last={piece.label} />
       <div className={css.bar}>
-        <Link href={`/kilns/${firing.id}`}>
+        <Link href={`/firings/${firing.id}`}>
           {firing.kilnName} {firing.number}
         </Link>
         <span className="quiet">

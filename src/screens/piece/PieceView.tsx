@@ -118,7 +118,7 @@ function FiringResult({
   return (
     <section className={css.firing}>
       <h2>
-        <Link href={`/kilns/${firing.firingId}`}>
+        <Link href={`/firings/${firing.firingId}`}>
           {firing.kiln} {firing.number}
         </Link>
       </h2>
@@ -132,7 +132,7 @@ function FiringResult({
         ))}
       </ul>
       {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
-        <LinkButton size="small" href={`/kilns/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
+        <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
           {firing.zones.some((zone) => zone.readings.length) ? 'Look again' : 'Read it now'}
         </LinkButton>
       )}

@@ -17,10 +17,10 @@ import css from './today.module.css';
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
 
 const STEP: Readonly<Record<string, { word: string; act: string; href: (id: string) => string }>> = {
-  loading: { word: 'being loaded', act: 'Go on loading', href: (id) => `/kilns/${id}` },
-  firing: { word: 'firing', act: 'See the firing', href: (id) => `/kilns/${id}` },
-  cooling: { word: 'cooling', act: 'Open the kiln', href: (id) => `/kilns/${id}/opening` },
-  open: { word: 'being opened', act: 'Go on opening', href: (id) => `/kilns/${id}/opening` },
+  loading: { word: 'being loaded', act: 'Go on loading', href: (id) => `/firings/${id}` },
+  firing: { word: 'firing', act: 'See the firing', href: (id) => `/firings/${id}` },
+  cooling: { word: 'cooling', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
+  open: { word: 'being opened', act: 'Go on opening', href: (id) => `/firings/${id}/opening` },
 };
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */

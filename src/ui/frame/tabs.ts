@@ -10,8 +10,9 @@ export const TABS = [
   { href: '/clays', name: 'Clays', key: 'y' },
 ] as const;
 
-/** Whether a tab is open at a path. Entries belong to the wall. */
+/** Whether a tab is open at a path. Entries belong to the wall, firings to the kilns. */
 export function isOpen(href: string, path: string): boolean {
   if (href === '/') return path === '/';
-  return path.startsWith(href) || (href === '/wall' && path.startsWith('/entry'));
+  const also = { '/wall': '/entry', '/kilns': '/firings' }[href];
+  return path.startsWith(href) || (also !== undefined && path.startsWith(also));
 }

@@ -1,7 +1,7 @@
 import { memberOfPage } from '@/door';
 import { listBodies } from '@/records/bodies';
 import { db } from '@/records/db';
-import { listKilns } from '@/records/firings';
+import { listKilns } from '@/records/kilns';
 import { listGlazes } from '@/records/glazes';
 import { newestRecipes } from '@/records/recipes';
 import { knownStacks } from '@/records/rounds';

@@ -1,0 +1,8 @@
+export { collectOnce, keepCollecting } from './collect';
+export {
+  ControllerFault,
+  httpDriver,
+  type ControllerReading,
+  type ControllerState,
+  type KilnDriver,
+} from './driver';

@@ -1,0 +1,26 @@
+import dayjs from 'dayjs';
+import { toFahrenheit } from '@/core/firing';
+import type { ClockTime } from '@/records/live';
+
+/** Minutes as hours and minutes: "7:05". */
+export function hours(minutes: number): string {
+  const whole = Math.round(minutes);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** A temperature as the reader wants it, whole: "1043 °C". */
+export function degrees(celsius: number, fahrenheit: boolean): string {
+  return fahrenheit ? `${Math.round(toFahrenheit(celsius))} °F` : `${Math.round(celsius)} °C`;
+}
+
+/** A time to come in words: "about 21:40 today, between 20:50 and 22:30". */
+export function clockWords({ at, from, to }: ClockTime, now: Date): string {
+  const [middle, low, high] = [dayjs(at), dayjs(from), dayjs(to)];
+  const time = (one: dayjs.Dayjs) => one.format(one.isSame(middle, 'day') ? 'HH:mm' : 'ddd HH:mm');
+  const day = middle.isSame(now, 'day')
+    ? 'today'
+    : middle.isSame(dayjs(now).add(1, 'day'), 'day')
+      ? 'tomorrow'
+      : middle.format('dddd D MMM');
+  return `about ${middle.format('HH:mm')} ${day}, between ${time(low)} and ${time(high)}`;
+}

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { CONES, EVENT_KINDS } from '@/core/firing';
+import { idSchema } from '../pieces/schema';
+
+export const startSchema = z.object({
+  firingId: idSchema,
+  sourceId: idSchema,
+  /** Whether its controller runs it, or it is lit by hand. */
+  by: z.enum(['controller', 'hand']),
+});
+
+export const firingIdSchema = z.object({ firingId: idSchema });
+
+export const eventSchema = z
+  .object({
+    id: idSchema,
+    firingId: idSchema,
+    kind: z.enum(EVENT_KINDS),
+    minutes: z
+      .number()
+      .min(0, 'Not before the start.')
+      .max(60 * 24 * 60, 'At most 60 days.'),
+    value: z.number('Type a number.').nullable(),
+    note: z.string().trim().max(400, 'At most 400 letters.'),
+  })
+  .superRefine(({ kind, value, note }, context) => {
+    const fault = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (kind === 'hand reading' && (value === null || value < -20 || value > 1450))
+      fault('value', 'A temperature from −20 to 1450 °C.');
+    if ((kind === 'damper' || kind === 'gas') && (value === null || value < 0 || value > 100))
+      fault('value', '0 to 100 %.');
+    if (kind === 'note' && !note) fault('note', 'Write something.');
+  });
+
+export const endEventSchema = z.object({ id: idSchema, ended: z.boolean() });
+
+export const conesSchema = z.object({
+  firingId: idSchema,
+  cones: z
+    .array(
+      z.object({
+        id: idSchema,
+        shelf: z.int().min(1).max(30),
+        cone: z.enum(CONES, 'Choose a cone.'),
+        bend: z.number().min(0, 'Upright is 0.').max(90, 'Flat is 90.'),
+      }),
+    )
+    .max(60, 'At most 60 cones.'),
+});
+
+export const importSchema = z.object({
+  id: idSchema,
+  firingId: idSchema,
+  name: z.string().trim().min(1).max(200),
+  sensors: z
+    .array(
+      z
+        .array(
+          z.object({
+            seq: z.int().min(1),
+            minutes: z.number().min(0),
+            celsius: z.number().min(-50).max(1500).nullable(),
+            target: z.null(),
+            oxygen: z.null(),
+          }),
+        )
+        .min(1, 'There is no reading in it.')
+        .max(200_000, 'At most 200 000 readings a thermocouple.'),
+    )
+    .min(1)
+    .max(8, 'At most eight thermocouples.'),
+});
