@@ -5,6 +5,7 @@ import { fromJson, inTransaction, type Db } from './db';
 import { refreshEntries } from './entries';
 import { NotThere, Refusal } from './faults';
 import { changeRow } from './glazes';
+import type { Place } from './loads';
 import { layZones, relayZones } from './zones';
 
 export interface FiringDraft {
@@ -162,7 +163,7 @@ export async function loadPieces(
   base: Db,
   memberId: string,
   firingId: string,
-  places: readonly { readonly pieceId: string; readonly shelf: number }[],
+  places: readonly ({ readonly pieceId: string; readonly shelf: number } & Partial<Place>)[],
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await lockWhile(trx, firingId, ['loading']);
@@ -170,7 +171,7 @@ export async function loadPieces(
       { last: number | null },
     ];
     let place = last ?? 0;
-    for (const { pieceId, shelf } of places) {
+    for (const { pieceId, shelf, x, y, cookie } of places) {
       const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
       if (!piece) throw new NotThere('This piece');
       if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
@@ -181,6 +182,9 @@ export async function loadPieces(
         piece_id: pieceId,
         shelf,
         place: ++place,
+        x_mm: x ?? null,
+        y_mm: y ?? null,
+        cookie: cookie ?? false,
         state: 'loaded',
         at: new Date(),
       });

@@ -67,6 +67,16 @@ export async function addPhoto(
   return { id: photo.id, hash, width, height, frame, firingId: photo.firingId, at: new Date() };
 }
 
+/**
+ * Stores a picture that belongs to no piece, decoded and encoded anew like any other.
+ *
+ * @returns its content hash
+ * @throws Refusal when the bytes are no picture that can be read
+ */
+export async function storePicture(store: Store, bytes: Buffer): Promise<string> {
+  return store.put(await encode(await decode(bytes), { quality: 84 }));
+}
+
 async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<string[]> {
   const rows: { entry_id: string }[] = await trx('zone')
     .whereIn(

@@ -260,17 +260,3 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     entryColour: row.entry_colour as string | null,
   }));
 }
-
-/** Pieces that wait for a kiln: glazed, bare, or to be fired again; oldest number first. */
-export async function waitingPieces(base: Db): Promise<PieceRow[]> {
-  const rows: { id: string }[] = await base('piece')
-    .whereIn('stage', ['made', 'glazed'])
-    .orWhere((again) => void again.where('stage', 'read').whereIn('fate', ['refire', 'reglaze']))
-    .orderBy('number')
-    .limit(200)
-    .select('id');
-  return piecesById(
-    base,
-    rows.map((row) => row.id),
-  );
-}

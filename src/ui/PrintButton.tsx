@@ -2,10 +2,10 @@
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 
-/** Prints the page as its print styles have it. */
-export function PrintButton({ children }: { children: ReactNode }) {
+/** Prints the page as its print styles have it; quiet where printing is not what the page is for. */
+export function PrintButton({ children, quiet = false }: { children: ReactNode; quiet?: boolean }) {
   return (
-    <Button variant="contained" onClick={() => window.print()}>
+    <Button variant={quiet ? 'outlined' : 'contained'} onClick={() => window.print()}>
       {children}
     </Button>
   );

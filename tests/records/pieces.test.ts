@@ -3,7 +3,8 @@ import { Conflict, NotThere } from '@/records/faults';
 import { loadPieces, unloadPiece } from '@/records/firings';
 import { migrate, unmigrate } from '@/records/migrate';
 import { openingOf } from '@/records/openings';
-import { listPieces, piecePage, waitingPieces } from '@/records/piecePages';
+import { waitingIds } from '@/records/loads';
+import { listPieces, piecePage } from '@/records/piecePages';
 import { correctPiece, savePieces } from '@/records/pieces';
 import { recordPiece, type ReadingDraft } from '@/records/readings';
 import { wallEntries } from '@/records/wall';
@@ -151,7 +152,7 @@ test('what a refiring gives is an entry of its own, and what is reglazed lies on
   const { base, member, glazes } = studio;
   const { ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
   await base('piece').where({ id: ids[0]! }).update({ stage: 'read', fate: 'reglaze' });
-  expect((await waitingPieces(base)).map((piece) => piece.id)).toContain(ids[0]);
+  expect(await waitingIds(base)).toContain(ids[0]);
   const page = await piecePage(base, ids[0]!);
   await correctPiece(
     base,

@@ -4,6 +4,13 @@ import {
   driftOf,
   energyOf,
   fastestClimbs,
+  footprintOf,
+  freeSpot,
+  isOnShelf,
+  roomBetween,
+  warningsOf,
+  type LoadPiece,
+  type Standing,
   faultsIn,
   heatWork,
   meanOfSensors,
@@ -169,4 +176,46 @@ test('a series is thinned without losing a peak', () => {
 
 test('an empty log is refused', () => {
   expect(() => heatWork([])).toThrow(RangeError);
+});
+
+const SHELF = { widthMm: 400, depthMm: 300, round: false };
+
+test('pieces find room on a shelf until it is full, and never overlap', () => {
+  for (const shelf of [SHELF, { ...SHELF, depthMm: 400, round: true }]) {
+    const standing: Standing[] = [];
+    for (let i = 0; i < 200; i++) {
+      const piece = footprintOf(i % 3 ? 'tile' : 'cup', i % 3 ? 60 : 80);
+      const spot = freeSpot(piece, standing, shelf);
+      if (!spot) continue;
+      standing.push({ ...piece, ...spot });
+    }
+    expect(standing.length).toBeGreaterThan(12);
+    for (const [i, a] of standing.entries()) {
+      expect(isOnShelf(a, shelf)).toBe(true);
+      for (const b of standing.slice(i + 1)) expect(roomBetween(a, b)).toBeGreaterThanOrEqual(6);
+    }
+    expect(freeSpot(footprintOf('plate', 260), standing, shelf)).toBeNull();
+  }
+  expect(freeSpot(footprintOf('cup', 80), [], SHELF, { x: 200, y: 150 })).toEqual({ x: 200, y: 150 });
+});
+
+test('a load says what is doubtful in it', () => {
+  const piece = (id: string, x: number, more: Partial<LoadPiece> = {}): LoadPiece => ({
+    ...footprintOf('cup', 80),
+    ...{ id, label: id, shelf: 1, heightMm: 90, cookie: false, runsFrom: null, chrome: false, tin: false },
+    ...{ x, y: 100 },
+    ...more,
+  });
+  const posts = new Map([[1, 120]]);
+  const said = (...pieces: LoadPiece[]) => warningsOf(pieces, SHELF, posts).map(({ text }) => text);
+  expect(said(piece('a', 60), piece('b', 160))).toEqual([]);
+  expect(said(piece('a', 60), piece('b', 130))[0]).toBe('a and b touch.');
+  expect(said(piece('a', 60, { chrome: true }), piece('b', 160, { tin: true }))[0]).toMatch(
+    /^Chrome beside tin/,
+  );
+  expect(said(piece('a', 60, { chrome: true }), piece('b', 160, { tin: true, shelf: 2 }))).toEqual([]);
+  expect(said(piece('a', 60, { runsFrom: 4 }))[0]).toMatch(/cookie/);
+  expect(said(piece('a', 60, { runsFrom: 4, cookie: true }))).toEqual([]);
+  expect(said(piece('a', 60, { heightMm: 130 }))[0]).toMatch(/130 mm high, its posts 120 mm/);
+  expect(said(piece('a', 10))[0]).toMatch(/over the edge/);
 });

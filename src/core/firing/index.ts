@@ -82,3 +82,17 @@ export {
   type LogColumns,
   type TimeFormat,
 } from './logFile';
+export {
+  FINGER,
+  footprintOf,
+  freeSpot,
+  isOnShelf,
+  roomBetween,
+  warningsOf,
+  type Footprint,
+  type LoadPiece,
+  type LoadWarning,
+  type Shelf,
+  type Spot,
+  type Standing,
+} from './shelf';

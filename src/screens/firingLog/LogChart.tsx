@@ -11,35 +11,15 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
-import { useColorScheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { CONES, coneIndex, sayCone, toFahrenheit } from '@/core/firing';
 import type { FiringLog } from '@/records/live';
+import { CHART_FONT as font, useInks, type Inks } from '@/ui/inks';
 import { hours } from './clock';
 import css from './log.module.css';
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Filler, Tooltip, annotation);
-
-/** The colours of the page as the canvas needs them. */
-const INKS = {
-  light: {
-    ink: '#17191D',
-    quiet: '#5B5F66',
-    line: '#CFCFCD',
-    heat: '#B4441A',
-    accent: '#21409A',
-    paper: '#FFFFFF',
-  },
-  dark: {
-    ink: '#F1F1F0',
-    quiet: '#B9BDC4',
-    line: '#44474B',
-    heat: '#F0925F',
-    accent: '#8FA8F0',
-    paper: '#232527',
-  },
-} as const;
 
 type Pair = { x: number; y: number | null };
 
@@ -53,16 +33,21 @@ function withGaps(points: readonly Pair[], gaps: FiringLog['gaps']): Pair[] {
   });
 }
 
+/** What a chart draws of a log; a programme alone has no readings. */
+export type ChartLog = Pick<
+  FiringLog,
+  'minutes' | 'last' | 'sensors' | 'gaps' | 'equivalents' | 'planned' | 'events' | 'cone'
+>;
+
 /** The measured curve against its programme, the cone equivalent climbing beside it, events across. */
-export function LogChart({ log, fahrenheit, name }: { log: FiringLog; fahrenheit: boolean; name: string }) {
-  const { mode, systemMode } = useColorScheme();
-  const inks = INKS[(mode === 'system' ? systemMode : mode) ?? 'light'];
+export function LogChart({ log, fahrenheit, name }: { log: ChartLog; fahrenheit: boolean; name: string }) {
+  const inks = useInks();
   const { data, options } = useMemo(() => drawn(log, fahrenheit, inks), [log, fahrenheit, inks]);
   return (
     <figure className={css.chart}>
       <Line data={data} options={options} role="img" aria-label={`${name}: ${inWords(log)}`} />
       <figcaption className="small quiet">
-        <Key colour={inks.heat}>measured</Key>
+        {log.last && <Key colour={inks.heat}>measured</Key>}
         {log.planned && (
           <Key colour={inks.quiet} dashed>
             programme
@@ -93,12 +78,12 @@ function Key({ colour, dashed = false, children }: { colour: string; dashed?: bo
   );
 }
 
-function inWords({ last, cone, minutes }: FiringLog): string {
-  if (!last) return 'nothing measured yet';
+function inWords({ last, cone, minutes }: ChartLog): string {
+  if (!last) return cone ? `planned to cone ${cone}` : 'nothing measured yet';
   return `${Math.round(last.celsius)} °C after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
 }
 
-function drawn(log: FiringLog, fahrenheit: boolean, inks: (typeof INKS)[keyof typeof INKS]) {
+function drawn(log: ChartLog, fahrenheit: boolean, inks: Inks) {
   const shown = (celsius: number) => (fahrenheit ? toFahrenheit(celsius) : celsius);
   const hand = log.events.filter(({ kind }) => kind === 'hand reading');
   const sensors = log.sensors.map((lines) =>
@@ -145,12 +130,7 @@ function drawn(log: FiringLog, fahrenheit: boolean, inks: (typeof INKS)[keyof ty
   return { data, options: optionsOf(log, fahrenheit, inks) };
 }
 
-function optionsOf(
-  log: FiringLog,
-  fahrenheit: boolean,
-  inks: (typeof INKS)[keyof typeof INKS],
-): ChartOptions<'line'> {
-  const font = { family: "'Atkinson Hyperlegible Next Variable', sans-serif", size: 13 };
+function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Inks): ChartOptions<'line'> {
   const top = Math.max(...log.equivalents.map(({ index }) => index), 1) + 0.6;
   const known = Math.max(log.minutes, log.planned?.at(-1)?.minutes ?? 0, 60);
   const step = [60, 120, 240, 480, 1440, 2880].find((minutes) => known / minutes <= 12) ?? 10_080;
@@ -214,7 +194,7 @@ function optionsOf(
               : `${dataset.label}: ${Math.round(parsed.y ?? 0)} ${fahrenheit ? '°F' : '°C'}`,
         },
       },
-      annotation: { annotations: marksOf(log, inks, font) },
+      annotation: { annotations: marksOf(log, inks) },
     },
   };
 }
@@ -223,11 +203,7 @@ function coneTick(value: number): string {
   return CONES.find((cone) => coneIndex(cone) === value) ?? '';
 }
 
-function marksOf(
-  log: FiringLog,
-  inks: (typeof INKS)[keyof typeof INKS],
-  font: { family: string; size: number },
-): Record<string, AnnotationOptions> {
+function marksOf(log: ChartLog, inks: Inks): Record<string, AnnotationOptions> {
   const events = log.events.filter(({ kind }) => kind !== 'hand reading');
   return {
     ...Object.fromEntries(

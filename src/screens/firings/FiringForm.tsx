@@ -3,9 +3,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import dayjs from 'dayjs';
 import { useForm, type FieldPath } from 'react-hook-form';
+import { ulid } from 'ulid';
 import type { z } from 'zod';
+
 import { CONES, FIRING_KINDS, saySegments } from '@/core/firing';
+import type { Firing } from '@/records/firings';
 import type { Kiln } from '@/records/kilns';
 import type { Programme } from '@/records/programmes';
 import { Faults } from '@/ui/Faults';
@@ -22,6 +26,23 @@ interface Props {
   readonly values: Values;
   readonly version: number | null;
   readonly onSaved: (id: string) => void;
+}
+
+/** What a new firing of a kiln most likely is: its last one over again, today. */
+export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
+  return {
+    id: ulid(),
+    kilnId: kiln.id,
+    kind: 'glaze',
+    cone: last?.kind === 'glaze' ? (last.cone as Values['cone']) : '6',
+    atmosphere: last?.atmosphere ?? 'oxidation',
+    plannedOn: dayjs().format('YYYY-MM-DD'),
+    startsAt: last?.startsAt ?? '18:00',
+    programmeId: last?.programmeId ?? null,
+    segments: last?.segments ? [...last.segments] : null,
+    programme: last?.programme ?? '',
+    remarks: '',
+  };
 }
 
 /** Kiln, kind, cone, atmosphere, day and programme of a firing. */

@@ -1,16 +1,12 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Link from 'next/link';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { FiringState } from '@/core/firing';
 import type { Firing } from '@/records/firings';
 import type { Kiln } from '@/records/kilns';
 import type { FiringLog } from '@/records/live';
-import type { OpeningPiece } from '@/records/openings';
-import type { PieceRow } from '@/records/piecePages';
+import type { LoadShelf, ShelfPiece } from '@/records/loads';
 import type { Programme } from '@/records/programmes';
 import type { ShelfCone } from '@/records/witness';
 import { shortDay } from '@/ui/dates';
@@ -18,19 +14,19 @@ import { Faults } from '@/ui/Faults';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { PieceThumb } from '@/ui/PieceThumb';
 import { useAct } from '@/ui/useAct';
 import { endFiring, startFiring } from '../firingLog/actions';
 import { FiringLogView } from '../firingLog/FiringLogView';
-import { load, unload } from './actions';
+import { LoadMap } from '../load/LoadMap';
 import { FiringForm } from './FiringForm';
 import css from './firings.module.css';
 
 interface Props {
   readonly firing: Firing;
   readonly kilns: readonly Kiln[];
-  readonly pieces: readonly OpeningPiece[];
-  readonly waiting: readonly PieceRow[];
+  readonly loaded: readonly ShelfPiece[];
+  readonly waiting: readonly ShelfPiece[];
+  readonly shelves: readonly LoadShelf[];
   readonly programmes: readonly Programme[];
   readonly log: FiringLog;
   readonly cones: readonly ShelfCone[];
@@ -48,15 +44,25 @@ const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
 };
 
 /** One firing: its plan, its load by shelf, and the next step. */
-export function FiringView({ firing, kilns, pieces, waiting, programmes, log, cones, rate, mayPlan }: Props) {
+export function FiringView({
+  firing,
+  kilns,
+  loaded,
+  waiting,
+  shelves,
+  programmes,
+  log,
+  cones,
+  rate,
+  mayPlan,
+}: Props) {
   const { act, busy, faults } = useAct();
   const [editing, setEditing] = useState(false);
   const kiln = kilns.find((one) => one.id === firing.kilnId)!;
   const caution = CAUTIONS[firing.state];
-  const empty = pieces.length === 0;
+  const empty = loaded.length === 0;
   const start = (by: 'controller' | 'hand') =>
     void act(() => startFiring({ firingId: firing.id, sourceId: ulid(), by }));
-  const shelves = [...new Set(pieces.map((piece) => piece.shelf))].sort((a, b) => b - a);
   return (
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />
@@ -169,120 +175,20 @@ export function FiringView({ firing, kilns, pieces, waiting, programmes, log, co
           {firing.state !== 'loading' && (
             <FiringLogView {...{ firing, kiln, log, cones, rate }} mayWrite={mayPlan} />
           )}
-          <h2 className={css.heading} style={{ marginTop: firing.state === 'loading' ? 0 : 28 }}>
-            In it <span className="figures quiet">{pieces.length}</span>
-          </h2>
-          {pieces.length === 0 && <p className="quiet">Nothing is in it yet. Choose pieces below.</p>}
-          {shelves.map((shelf) => (
-            <section key={shelf} className={css.shelf} aria-label={`Shelf ${shelf}`}>
-              <h3>Shelf {shelf}</h3>
-              <ul className={css.row}>
-                {pieces
-                  .filter((piece) => piece.shelf === shelf)
-                  .map((piece) => (
-                    <li key={piece.id} className={css.loaded}>
-                      <PieceThumb piece={piece} size={72} />
-                      {firing.state === 'loading' && mayPlan && (
-                        <Button
-                          size="small"
-                          variant="text"
-                          onClick={() => void act(() => unload({ firingId: firing.id, pieceId: piece.id }))}
-                          aria-label={`Take ${piece.label} out`}
-                        >
-                          Take out
-                        </Button>
-                      )}
-                    </li>
-                  ))}
-              </ul>
-            </section>
-          ))}
-          {firing.state === 'loading' && mayPlan && (
-            <Waiting
-              pieces={waiting}
-              shelves={kiln.shelves}
-              busy={busy}
-              onLoad={(ids, shelf) =>
-                act(() => load({ firingId: firing.id, places: ids.map((pieceId) => ({ pieceId, shelf })) }))
-              }
+          <div style={{ marginTop: firing.state === 'loading' ? 0 : 28 }}>
+            <LoadMap
+              firingId={firing.id}
+              kind={firing.kind}
+              kiln={kiln}
+              loaded={loaded}
+              waiting={waiting}
+              shelves={shelves}
+              open={mayPlan && firing.state === 'loading'}
+              mayPhotograph={mayPlan}
             />
-          )}
+          </div>
         </div>
       </div>
     </>
-  );
-}
-
-function Waiting({
-  pieces,
-  shelves,
-  busy,
-  onLoad,
-}: {
-  pieces: readonly PieceRow[];
-  shelves: number;
-  busy: boolean;
-  onLoad: (ids: readonly string[], shelf: number) => Promise<unknown>;
-}) {
-  const [chosen, setChosen] = useState<readonly string[]>([]);
-  const [shelf, setShelf] = useState(shelves);
-  const toggle = (id: string) =>
-    setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
-  const put = async () => {
-    if ((await onLoad(chosen, shelf)) === null) setChosen([]);
-  };
-  return (
-    <section aria-label="Waiting">
-      <h2 className={css.heading}>Waiting</h2>
-      {pieces.length === 0 ? (
-        <p className="quiet">
-          No piece is waiting. <Link href="/pieces/new">Log a new piece.</Link>
-        </p>
-      ) : (
-        <>
-          <ul className={css.row}>
-            {pieces.map((piece) => (
-              <li key={piece.id}>
-                <label className={css.pick} data-on={chosen.includes(piece.id) || undefined}>
-                  <input
-                    type="checkbox"
-                    checked={chosen.includes(piece.id)}
-                    onChange={() => toggle(piece.id)}
-                    aria-label={piece.label}
-                  />
-                  <PieceThumb piece={piece} size={72} />
-                </label>
-              </li>
-            ))}
-          </ul>
-          <div className={css.putRow}>
-            <Button
-              variant="text"
-              onClick={() =>
-                setChosen(chosen.length === pieces.length ? [] : pieces.map((piece) => piece.id))
-              }
-            >
-              {chosen.length === pieces.length ? 'None' : 'All'}
-            </Button>
-            <TextField
-              select
-              label="Shelf"
-              value={shelf}
-              onChange={(event) => setShelf(Number(event.target.value))}
-              sx={{ width: 130 }}
-            >
-              {Array.from({ length: shelves }, (_, i) => shelves - i).map((n) => (
-                <MenuItem key={n} value={n}>
-                  {n === shelves ? `${n}, top` : n === 1 ? '1, bottom' : n}
-                </MenuItem>
-              ))}
-            </TextField>
-            <Button variant="contained" disabled={busy || chosen.length === 0} onClick={() => void put()}>
-              {chosen.length ? `Put ${chosen.length} on shelf ${shelf}` : 'Choose pieces'}
-            </Button>
-          </div>
-        </>
-      )}
-    </section>
   );
 }

@@ -4,7 +4,8 @@ import { withMember, type Outcome } from '@/door';
 import { db } from '@/records/db';
 import { loadPieces, saveFiring, unloadPiece } from '@/records/firings';
 import { saveKiln } from '@/records/kilns';
-import { loadSchema, saveFiringSchema, saveKilnSchema, unloadSchema } from './schema';
+import { placePieces, setShelf } from '@/records/loads';
+import { loadSchema, saveFiringSchema, saveKilnSchema, shelfSchema, unloadSchema } from './schema';
 
 /** Plans a firing or changes its plan. */
 export async function saveFiringPlan(input: unknown): Promise<Outcome<null>> {
@@ -28,6 +29,24 @@ export async function keepKiln(input: unknown): Promise<Outcome<null>> {
 export async function load(input: unknown): Promise<Outcome<null>> {
   return withMember('teacher', loadSchema, input, async (member, { firingId, places }) => {
     await loadPieces(db(), member.id, firingId, places);
+    refresh();
+    return null;
+  });
+}
+
+/** Moves pieces that are in a firing to other places. */
+export async function place(input: unknown): Promise<Outcome<null>> {
+  return withMember('teacher', loadSchema, input, async (member, { firingId, places }) => {
+    await placePieces(db(), member.id, firingId, places);
+    refresh();
+    return null;
+  });
+}
+
+/** Says how high the posts of a shelf are. */
+export async function setPosts(input: unknown): Promise<Outcome<null>> {
+  return withMember('teacher', shelfSchema, input, async (member, { firingId, shelf, postMm }) => {
+    await setShelf(db(), member.id, firingId, shelf, { postMm });
     refresh();
     return null;
   });

@@ -54,12 +54,22 @@ export const kilnSchema = z.object({
 
 export const saveKilnSchema = z.object({ kiln: kilnSchema, version: z.int().nullable() });
 
+const spot = z.int('Whole millimetres.').min(0).max(4000);
+
 export const loadSchema = z.object({
   firingId: idSchema,
   places: z
-    .array(z.object({ pieceId: idSchema, shelf: z.int().min(1).max(30) }))
+    .array(
+      z.object({ pieceId: idSchema, shelf: z.int().min(1).max(30), x: spot, y: spot, cookie: z.boolean() }),
+    )
     .min(1, 'Choose pieces first.')
     .max(400),
+});
+
+export const shelfSchema = z.object({
+  firingId: idSchema,
+  shelf: z.int().min(1).max(30),
+  postMm: z.int('Whole millimetres.').min(20, 'At least 20 mm.').max(1500, 'At most 1500 mm.').nullable(),
 });
 
 export const unloadSchema = z.object({ firingId: idSchema, pieceId: idSchema });

@@ -1,27 +1,21 @@
 import { z } from 'zod';
 import { withMember } from '@/door';
 import { db } from '@/records/db';
-import { Refusal } from '@/records/faults';
 import { addPhoto } from '@/records/photos';
 import { store } from '@/records/store';
 import { idSchema } from '@/screens/pieces/schema';
-
-const MOST_BYTES = 30 * 2 ** 20;
+import { isOtherOrigin, pictureSchema } from '../upload';
 
 const photoSchema = z.object({
   id: idSchema,
   pieceId: idSchema,
   firingId: idSchema.nullable(),
-  file: z
-    .instanceof(File, { message: 'Choose a picture.' })
-    .refine((file) => file.size <= MOST_BYTES, 'At most 30 MB.'),
+  file: pictureSchema,
 });
 
 /** Adds a photo to a piece. The id is the client's: sent twice, it is one photo. Same origin only. */
 export async function POST(request: Request): Promise<Response> {
-  const origin = request.headers.get('origin');
-  if (origin && new URL(origin).host !== request.headers.get('host'))
-    return new Response('Other origin.', { status: 403 });
+  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
   const form = await request.formData().catch(() => null);
   const input = form ? { ...Object.fromEntries(form), firingId: form.get('firingId') || null } : null;
   const outcome = await withMember(
@@ -29,7 +23,6 @@ export async function POST(request: Request): Promise<Response> {
     photoSchema,
     input,
     async (member, { id, pieceId, firingId, file }) => {
-      if (file.size === 0) throw new Refusal('file', 'This picture is empty.');
       return addPhoto(db(), store(), member.id, {
         id,
         pieceId,

@@ -1,0 +1,154 @@
+import type { Form } from '../coats';
+
+/** A shelf as seen from above, mm. */
+export interface Shelf {
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly round: boolean;
+}
+
+/** What a piece covers of a shelf, mm. */
+export interface Footprint {
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly round: boolean;
+}
+
+/** Where a piece stands: its middle from the left and from the back of the shelf, mm. */
+export interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+export type Standing = Footprint & Spot;
+
+/** Depth of upright flat forms with what holds them up, mm (judgement). */
+const UPRIGHT: Partial<Record<Form, number>> = { tile: 25, 'ring strip': 30, arch: 45 };
+
+/** Room left between pieces, mm: a finger (common practice), and between a piece and the edge of its shelf. */
+export const FINGER = 6;
+const EDGE = 3;
+
+/**
+ * What a piece covers, by its form.
+ *
+ * @param cookie on a cookie it takes a centimetre more all round
+ */
+export function footprintOf(form: Form, widthMm: number, cookie = false): Footprint {
+  const more = cookie ? 20 : 0;
+  const depth = UPRIGHT[form] ?? widthMm;
+  return { widthMm: widthMm + more, depthMm: depth + more, round: UPRIGHT[form] === undefined };
+}
+
+/** Free room between two standing pieces, mm; below 0 they overlap. */
+export function roomBetween(a: Standing, b: Standing): number {
+  if (a.round && b.round) return Math.hypot(a.x - b.x, a.y - b.y) - (a.widthMm + b.widthMm) / 2;
+  const dx = Math.abs(a.x - b.x) - (a.widthMm + b.widthMm) / 2;
+  const dy = Math.abs(a.y - b.y) - (a.depthMm + b.depthMm) / 2;
+  return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
+}
+
+/** Whether a piece stands wholly on a shelf. */
+export function isOnShelf({ x, y, widthMm, depthMm, round }: Standing, shelf: Shelf): boolean {
+  const [cx, cy] = [x - shelf.widthMm / 2, y - shelf.depthMm / 2];
+  const [hx, hy] = [widthMm / 2 + EDGE, depthMm / 2 + EDGE];
+  if (!shelf.round) return Math.abs(cx) + hx <= shelf.widthMm / 2 && Math.abs(cy) + hy <= shelf.depthMm / 2;
+  const [rx, ry] = [shelf.widthMm / 2, shelf.depthMm / 2];
+  if (round) return Math.hypot(cx / (rx - hx), cy / (ry - hy)) <= 1;
+  return Math.hypot((Math.abs(cx) + hx) / rx, (Math.abs(cy) + hy) / ry) <= 1;
+}
+
+const GRID = 8;
+
+/**
+ * The first free spot for a piece, looked for from the wish outwards, or from the back left.
+ *
+ * @returns null when there is no room
+ */
+export function freeSpot(
+  piece: Footprint,
+  standing: readonly Standing[],
+  shelf: Shelf,
+  wish?: Spot,
+): Spot | null {
+  const spots: Spot[] = [];
+  for (let y = GRID; y < shelf.depthMm; y += GRID)
+    for (let x = GRID; x < shelf.widthMm; x += GRID) spots.push({ x, y });
+  if (wish) {
+    const far = ({ x, y }: Spot) => Math.hypot(x - wish.x, y - wish.y);
+    spots.sort((a, b) => far(a) - far(b));
+    spots.unshift(wish);
+  }
+  const isFree = (spot: Spot) =>
+    isOnShelf({ ...piece, ...spot }, shelf) &&
+    standing.every((other) => roomBetween({ ...piece, ...spot }, other) >= FINGER);
+  return spots.find(isFree) ?? null;
+}
+
+/** A piece of a load as its warnings need it. */
+export interface LoadPiece extends Standing {
+  readonly id: string;
+  readonly label: string;
+  readonly shelf: number;
+  readonly heightMm: number;
+  readonly cookie: boolean;
+  /** A glaze on it runs, and how far above the foot it ends, mm; null when nothing runs. */
+  readonly runsFrom: number | null;
+  /** A glaze on it holds chrome, or tin. */
+  readonly chrome: boolean;
+  readonly tin: boolean;
+}
+
+/** Something about a load worth a second look, and the pieces it is about. */
+export interface LoadWarning {
+  readonly pieces: readonly string[];
+  readonly text: string;
+}
+
+/** Below this a running glaze reaches the shelf (common practice: stop 1 to 2 cm short of the foot), mm. */
+const RUN_ROOM = 15;
+
+/** Chrome fumes this far onto tin, mm (judgement; common practice: keep them apart). */
+const FUMES = 80;
+
+/**
+ * What is doubtful in a load: pieces that overlap or stand over the edge or higher than their posts, runny
+ * glazes near the shelf without a cookie, chrome beside tin.
+ *
+ * @param posts mm between a shelf and what is above it, by shelf; null where nobody said
+ */
+export function warningsOf(
+  pieces: readonly LoadPiece[],
+  shelf: Shelf,
+  posts: ReadonlyMap<number, number | null>,
+): LoadWarning[] {
+  const alone = pieces.flatMap((piece): LoadWarning[] => {
+    const warn = (text: string) => ({ pieces: [piece.id], text: `${piece.label} ${text}` });
+    const post = posts.get(piece.shelf);
+    return [
+      ...(isOnShelf(piece, shelf) ? [] : [warn('stands over the edge of its shelf.')]),
+      ...(typeof post === 'number' && piece.heightMm + 5 > post
+        ? [warn(`is ${Math.round(piece.heightMm)} mm high, its posts ${post} mm.`)]
+        : []),
+      ...(piece.runsFrom !== null && piece.runsFrom < RUN_ROOM && !piece.cookie
+        ? [
+            warn(
+              `carries a runny glaze to ${Math.round(piece.runsFrom)} mm from the foot: put a cookie under it.`,
+            ),
+          ]
+        : []),
+    ];
+  });
+  const pairs = pieces.flatMap((a, i) =>
+    pieces.slice(i + 1).flatMap((b): LoadWarning[] => {
+      if (a.shelf !== b.shelf) return [];
+      const room = roomBetween(a, b);
+      if (room < 0) return [{ pieces: [a.id, b.id], text: `${a.label} and ${b.label} touch.` }];
+      const fumes = (a.chrome && b.tin) || (b.chrome && a.tin);
+      return fumes && room < FUMES
+        ? [{ pieces: [a.id, b.id], text: `Chrome beside tin: ${a.label} and ${b.label} may blush pink.` }]
+        : [];
+    }),
+  );
+  return [...alone, ...pairs];
+}

@@ -1,0 +1,122 @@
+'use client';
+import { Chart, LinearScale, PointElement, ScatterController, Tooltip, type ChartOptions } from 'chart.js';
+import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
+import dayjs from 'dayjs';
+import { useMemo } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import type { Drift } from '@/core/firing';
+import { useInks, CHART_FONT as font } from '@/ui/inks';
+
+Chart.register(LinearScale, ScatterController, PointElement, Tooltip, annotation);
+
+/** A day number as a date of the calendar. */
+function dayOf(day: number): dayjs.Dayjs {
+  return dayjs(new Date(day * 86_400_000));
+}
+
+/** Offset of the thermocouple firing by firing, with the days something was changed. */
+export function DriftChart({
+  drift,
+  parts,
+}: {
+  drift: Drift;
+  parts: readonly { day: number; part: string }[];
+}) {
+  const inks = useInks();
+  const { data, options } = useMemo(() => {
+    const days = drift.offsets.map(({ day }) => day);
+    const marks = parts
+      .filter(({ day }) => day >= Math.min(...days) - 20)
+      .reduce(
+        (joined, { day, part }) => joined.set(day, [...(joined.get(day) ?? []), part]),
+        new Map<number, string[]>(),
+      );
+    const annotations: Record<string, AnnotationOptions> = {
+      zero: { type: 'line', yMin: 0, yMax: 0, borderColor: inks.ink, borderWidth: 1 },
+      ...Object.fromEntries(
+        [...marks].map(([day, names]): [string, AnnotationOptions] => [
+          `part ${day}`,
+          {
+            type: 'line',
+            xMin: day,
+            xMax: day,
+            borderColor: inks.accent,
+            borderWidth: 1.5,
+            borderDash: [4, 3],
+            label: {
+              display: true,
+              content: names.join(', '),
+              position: 'start',
+              backgroundColor: inks.paper,
+              color: inks.accent,
+              font,
+              padding: 3,
+            },
+          },
+        ]),
+      ),
+      ...(drift.offset && {
+        now: {
+          type: 'box',
+          xMin: drift.since,
+          yMin: drift.offset.low,
+          yMax: drift.offset.high,
+          backgroundColor: `${inks.heat}22`,
+          borderWidth: 0,
+        } satisfies AnnotationOptions,
+      }),
+    };
+    const options: ChartOptions<'scatter'> = {
+      animation: false,
+      maintainAspectRatio: false,
+      scales: {
+        x: {
+          grid: { display: false },
+          border: { color: inks.quiet },
+          ticks: {
+            color: inks.quiet,
+            font,
+            maxTicksLimit: 8,
+            callback: (day) => dayOf(Number(day)).format('MMM YY'),
+          },
+        },
+        y: {
+          suggestedMin: -10,
+          suggestedMax: 20,
+          grid: { color: inks.line },
+          border: { color: inks.quiet },
+          ticks: { color: inks.quiet, font },
+          title: { display: true, text: 'reads hot by, °C', color: inks.quiet, font },
+        },
+      },
+      plugins: {
+        legend: { display: false },
+        tooltip: {
+          displayColors: false,
+          callbacks: {
+            label: ({ parsed }) =>
+              `${dayOf(parsed.x ?? 0).format('D MMM YYYY')}: ${(parsed.y ?? 0) >= 0 ? '+' : '−'}${Math.abs(parsed.y ?? 0).toFixed(0)} °C`,
+          },
+        },
+        annotation: { annotations },
+      },
+    };
+    return {
+      options,
+      data: {
+        datasets: [
+          {
+            data: drift.offsets.map(({ day, celsius }) => ({ x: day, y: celsius })),
+            backgroundColor: inks.heat,
+            pointRadius: 5,
+          },
+        ],
+      },
+    };
+  }, [drift, parts, inks]);
+  return (
+    <div style={{ height: 240, background: 'var(--paper)' }}>
+      <Scatter data={data} options={options} role="img" aria-label="Offset of the thermocouple by firing" />
+    </div>
+  );
+}

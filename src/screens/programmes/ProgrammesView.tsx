@@ -1,0 +1,79 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { predict, sayCone, saySegments } from '@/core/firing';
+import type { KilnHabits } from '@/records/kilnPage';
+import type { Kiln } from '@/records/kilns';
+import type { Programme } from '@/records/programmes';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { hours } from '../firingLog/clock';
+import { ProgrammeEditor, type ProgrammeDraft } from './ProgrammeEditor';
+import css from './programmes.module.css';
+
+interface Props {
+  readonly programmes: readonly Programme[];
+  readonly kilns: readonly Kiln[];
+  readonly habits: readonly KilnHabits[];
+  readonly mayWrite: boolean;
+}
+
+const FIRST = [
+  { rate: 150, target: 1100, hold: 0 },
+  { rate: 60, target: 1220, hold: 10 },
+];
+
+/** The studio's programmes, what each comes to, and the editor. */
+export function ProgrammesView({ programmes, kilns, habits, mayWrite }: Props) {
+  const [open, setOpen] = useState<ProgrammeDraft | null>(null);
+  return (
+    <>
+      <GuideWords first={programmes[0]?.name ?? 'Programmes'} last={programmes.at(-1)?.name} />
+      <div className={css.titleRow}>
+        <h1>Programmes</h1>
+        <span className={css.acts}>
+          <LinkButton href="/kilns">Kilns</LinkButton>
+          {mayWrite && (
+            <Button
+              variant="contained"
+              onClick={() => setOpen({ id: ulid(), name: '', segments: FIRST, note: '', version: null })}
+            >
+              New programme
+            </Button>
+          )}
+        </span>
+      </div>
+      {open && (
+        <ProgrammeEditor
+          key={open.id}
+          programme={open}
+          kilns={kilns}
+          habits={habits}
+          mayWrite={mayWrite}
+          onDone={() => setOpen(null)}
+        />
+      )}
+      {programmes.length === 0 && !open && (
+        <p>No programme yet. Write the first one down and see the cone it comes to.</p>
+      )}
+      <ul className={css.list}>
+        {programmes.map((programme) => {
+          const { minutes, coneIndex, peakCelsius } = predict(programme.segments);
+          return (
+            <li key={programme.id} data-open={open?.id === programme.id || undefined}>
+              <button type="button" onClick={() => setOpen(open?.id === programme.id ? null : programme)}>
+                <b className={css.name}>{programme.name}</b>
+                <span>{saySegments(programme.segments)}</span>
+                <span className="quiet">
+                  {coneIndex === null ? `${peakCelsius} °C` : `cone ${sayCone(coneIndex)}`}, {hours(minutes)}{' '}
+                  h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
