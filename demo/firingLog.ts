@@ -51,6 +51,11 @@ function bendOf(cone: Cone, index: number, rate: number, next: Random): number {
   return Math.max(0, Math.min(90, Math.round((bend + (next() - 0.5) * 8) / 5) * 5));
 }
 
+/** The studio puts the half in as well, so that there is always a cone in the act of bending. */
+function packOf(cone: Cone): readonly Cone[] {
+  return cone === '6' ? ['5', '5½', '6', '7'] : usualPack(cone);
+}
+
 export interface LoggedFiring {
   readonly firingId: string;
   readonly kiln: 'two' | 'stoker';
@@ -83,7 +88,7 @@ export async function writeLog(base: Db, memberId: string, firing: LoggedFiring)
     base,
     memberId,
     firingId,
-    usualPack(cone).map((one) => ({
+    packOf(cone).map((one) => ({
       id: newId(),
       cone: one,
       shelf: 2,

@@ -7,6 +7,7 @@ import {
   type ClimbLimit,
   type Drift,
   type FiringWitness,
+  type PartChange,
   type Point,
 } from '@/core/firing';
 import type { Db } from './db';
@@ -45,15 +46,32 @@ export async function kilnPage(base: Db, kilnId: string): Promise<KilnPage> {
     firings: firings.map((firing) => ({ ...firing, cones: cones.get(firing.id)! })),
     drift: driftOf(
       firings.map(witnessOf).filter((one) => one !== null),
-      parts
-        .filter(({ part }) => part === 'elements' || part === 'thermocouple')
-        .map(({ part, changedOn }) => ({ part, day: dayNumber(changedOn) })),
+      changesOf(parts),
     ),
   };
 }
 
-function witnessOf({ plannedOn, loggedCone, achievedCone }: Firing): FiringWitness | null {
+/** Days on which elements or thermocouple were changed; what was changed on one day is one change. */
+function changesOf(parts: readonly StoredPart[]): PartChange[] {
+  const byDay = new Map<string, string[]>();
+  for (const { part, changedOn } of parts)
+    if (part === 'elements' || part === 'thermocouple')
+      byDay.set(changedOn, [...(byDay.get(changedOn) ?? []), part]);
+  return [...byDay].map(([day, names]) => ({ day: dayNumber(day), part: names.sort().join(' and ') }));
+}
+
+/** Cones that say less than this, in cones, are a range and no measure of a thermocouple (judgement). */
+const WIDEST = 0.6;
+
+function witnessOf({
+  plannedOn,
+  loggedCone,
+  achievedCone,
+  achievedLow,
+  achievedHigh,
+}: Firing): FiringWitness | null {
   if (loggedCone === null || achievedCone === null) return null;
+  if (achievedLow === null || achievedHigh === null || achievedHigh - achievedLow > WIDEST) return null;
   return { day: dayNumber(plannedOn), logged: loggedCone, shown: achievedCone };
 }
 

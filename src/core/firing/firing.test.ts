@@ -53,7 +53,7 @@ test('bending goes slowly, then fast, and more bend is always more heat', () => 
 
 test('what cannot be true together is named', () => {
   expect(bent(['5', 5], ['6', 90]).contradictions[0]).toMatch(/Cone 5 stands higher than cone 6/);
-  expect(bent(['5', 90], ['6', 88], ['7', 85], ['9', 30]).contradictions.length).toBeGreaterThan(0);
+  expect(bent(['5', 90], ['6', 60], ['7', 70], ['9', 30]).contradictions.length).toBeGreaterThan(0);
   expect(usualPack('6')).toEqual(['5', '6', '7']);
   expect(usualPack('04')).toEqual(['05', '04', '03']);
 });

@@ -96,3 +96,19 @@ export {
   type Spot,
   type Standing,
 } from './shelf';
+export {
+  clashesOf,
+  firstSlot,
+  isOpenAt,
+  loadsWaiting,
+  nextOpen,
+  slotAt,
+  USUAL_HOURS,
+  WORTH_FIRING,
+  type FiringNeed,
+  type Queued,
+  type QueueKiln,
+  type QueueLoad,
+  type Slot,
+  type StudioHours,
+} from './queue';

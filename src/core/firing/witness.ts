@@ -17,8 +17,8 @@ const BEND_POWER = 2.5;
 const EYE = 5;
 const CONE_GIVE = 2;
 
-/** A cone at or beyond these says only "at least" or "at most". */
-const FLAT = 88;
+/** A cone at or beyond these says only "at least" or "at most": an eye cannot tell it from one that is down or stands. */
+const FLAT = 83;
 const UPRIGHT = 10;
 
 /** What a pack of witness cones says together. */

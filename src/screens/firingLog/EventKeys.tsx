@@ -11,7 +11,7 @@ import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { WordField } from '@/ui/WordField';
 import { saveEvent, strikeEvent } from './actions';
-import { degrees, hours } from './clock';
+import { degrees, hours, parseHours } from './clock';
 import css from './log.module.css';
 
 interface Props {
@@ -42,6 +42,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const { offer, bar } = useUndo();
   const [asking, setAsking] = useState<EventKind | null>(byHand ? 'hand reading' : null);
   const [value, setValue] = useState<number | null>(null);
+  const [when, setWhen] = useState('');
   const [note, setNote, , dropNote] = useKept(`jiten.note.${firingId}`, '');
   const kinds = EVENT_KINDS.filter(
     (kind) => gas || !['damper', 'gas', 'reduction starts', 'reduction ends'].includes(kind),
@@ -55,12 +56,13 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
       id: ulid(),
       firingId,
       kind,
-      minutes: now(),
+      minutes: parseHours(when) ?? now(),
       value: ASKS[kind] === 'degrees' || ASKS[kind] === 'percent' ? celsius : null,
       note: ASKS[kind] === 'words' ? note : '',
     };
     if ((await act(() => saveEvent(event))) === undefined) return;
     setValue(null);
+    setWhen('');
     if (ASKS[kind] === 'words') {
       dropNote();
       setNote('');
@@ -110,10 +112,19 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
               autoFocus={!byHand}
             />
           )}
+          <WordField
+            label="At, hours from the start"
+            value={when}
+            onChange={setWhen}
+            hint="Blank is now."
+            fault={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
+          />
           <Button
             type="submit"
             variant="contained"
-            disabled={busy || (asks === 'words' ? !note.trim() : value === null)}
+            disabled={
+              busy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
+            }
           >
             Write down
           </Button>

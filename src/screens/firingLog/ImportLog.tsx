@@ -52,7 +52,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
     onDone();
   };
   return (
-    <section aria-label="Log file">
+    <section aria-label="Bring in a log">
       <Button component="label">
         {file ? 'Another file' : 'Bring in a log file'}
         <input

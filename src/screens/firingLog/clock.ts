@@ -8,6 +8,14 @@ export function hours(minutes: number): string {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 
+/** Minutes of a time written as "7:05" or in hours, "7.5"; null when blank, NaN when it is neither. */
+export function parseHours(text: string): number | null {
+  const plain = text.trim().replace(',', '.');
+  if (plain === '') return null;
+  const clock = /^(\d{1,3}):([0-5]\d)$/.exec(plain);
+  return clock ? Number(clock[1]) * 60 + Number(clock[2]) : Number(plain) * 60;
+}
+
 /** A temperature as the reader wants it, whole: "1043 °C". */
 export function degrees(celsius: number, fahrenheit: boolean): string {
   return fahrenheit ? `${Math.round(toFahrenheit(celsius))} °F` : `${Math.round(celsius)} °C`;

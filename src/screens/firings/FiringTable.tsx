@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { coneIndex } from '@/core/firing';
+import { coneIndex, hitTarget, sayCone } from '@/core/firing';
 import type { Firing } from '@/records/firings';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
@@ -58,8 +58,10 @@ export function FiringTable({ firings }: { firings: readonly Firing[] }) {
   );
 }
 
-function reached(firing: Firing): string {
-  if (firing.achievedCone === null) return '';
-  const off = firing.achievedCone - (coneIndex(firing.cone) ?? firing.achievedCone);
-  return Math.abs(off) < 0.05 ? 'on target' : `${off > 0 ? '+' : '−'}${Math.abs(off)} cone`;
+/** The cone reached, and how far it is from the target where that is more than half a cone. */
+function reached({ achievedCone, cone }: Firing): string {
+  if (achievedCone === null) return '';
+  if (hitTarget(cone, achievedCone)) return sayCone(achievedCone);
+  const off = achievedCone - coneIndex(cone)!;
+  return `${sayCone(achievedCone)}, ${Math.abs(off).toFixed(1)} too ${off > 0 ? 'high' : 'low'}`;
 }

@@ -114,7 +114,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
                       aria-label={`Firing ${firing.number}: ${firing.cones.map(({ cone, bend }) => `cone ${cone} ${bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`}`).join(', ')}`}
                     >
                       <span className={css.pack}>
-                        {firing.cones.slice(0, 3).map(({ cone, bend }) => (
+                        {firing.cones.slice(0, 4).map(({ cone, bend }) => (
                           <span key={cone}>
                             <ConeDrawing bend={bend} size={38} />
                             <small>{cone}</small>

@@ -1,0 +1,156 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choose, signIn } from './steps';
+
+const CONTROLLER = `${process.env.JITEN_KILNS}/two`;
+
+/** Plans a firing of a kiln and stays on its page. */
+async function planFiring(page: Page, kiln: string, cone: string, programme: string | null): Promise<void> {
+  await page.goto('/kilns');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('region', { name: kiln }).getByRole('button', { name: 'Plan a firing' }).click();
+  const form = page.getByRole('form', { name: 'Firing' });
+  await choose(page, 'Target cone', cone);
+  if (programme) await choose(page, 'Programme', programme);
+  await form.getByRole('button', { name: 'Plan this firing' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(kiln);
+  await page.waitForLoadState('networkidle');
+}
+
+/** Turns a witness cone with the keys from flat back to a bend. */
+async function turn(page: Page, cone: string, bend: number): Promise<void> {
+  const slider = page.getByRole('slider', { name: `Cone ${cone}, bend`, exact: true });
+  await slider.focus();
+  await page.keyboard.press('End');
+  for (let at = 90; at > bend; at -= 5) await page.keyboard.press('ArrowLeft');
+  await expect(slider).toHaveAttribute('aria-valuenow', String(bend));
+}
+
+test('a round is loaded, fired by the controller, lost and found again on the way, and judged by its cones', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(240_000);
+  await signIn(page, 'teacher', 'signal-box-two');
+  await planFiring(page, 'Number Two', '6', 'Cone 6, slow end');
+  const round = page
+    .getByRole('region', { name: 'Waiting' })
+    .locator('div', { hasText: /^Round 1/ })
+    .first();
+  await round.getByRole('button', { name: /^All / }).click();
+  await page.getByRole('button', { name: /^Spread \d+ over the shelves/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'put in.' })).toBeVisible();
+  const stood = page.getByRole('region', { name: 'Shelves' }).getByRole('button', { name: /^SW-\d+, tile/ });
+  expect(await stood.count()).toBeGreaterThan(1);
+  await stood.first().focus();
+  const before = await stood.first().getAttribute('style');
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(() => stood.first().getAttribute('style')).not.toBe(before);
+
+  await page.getByRole('button', { name: 'Start by controller' }).click();
+  await expect(page.getByText('firing', { exact: true }).first()).toBeVisible();
+  const figure = page.getByText(/h from the start/).first();
+  await expect(figure).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'lid down' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'lid down' })).toBeVisible();
+
+  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: true } });
+  await expect(page.getByText('The controller does not answer.')).toBeVisible({ timeout: 30_000 });
+  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: false } });
+  await expect(page.getByText('The controller does not answer.')).toHaveCount(0, { timeout: 30_000 });
+
+  await expect(page.getByRole('heading', { name: 'Cooling' })).toBeVisible({ timeout: 120_000 });
+  const log = await page.request.get(`/api/v1${new URL(page.url()).pathname}/log`);
+  const { log: told } = await log.json();
+  expect(told.gaps).toEqual([]);
+  expect(told.coneIndex).toBeGreaterThan(5.5);
+
+  await page.waitForLoadState('networkidle');
+  await turn(page, '5', 90);
+  await turn(page, '6', 50);
+  await turn(page, '7', 0);
+  await page.getByRole('button', { name: 'Put down these cones' }).click();
+  await expect(page.getByTestId('result')).toContainText(/The log comes to cone .* the cones show 5\.\d/);
+  await page.reload();
+  await expect(page.getByTestId('result')).toContainText(/the cones show 5\.\d/);
+  await expect(page.getByRole('slider', { name: 'Cone 6, bend' })).toHaveAttribute('aria-valuenow', '50');
+});
+
+test('a kiln without a controller is read by the hour, and says as much', async ({ page }) => {
+  await signIn(page);
+  await planFiring(page, 'The Stoker', '10', null);
+  await page.getByRole('button', { name: /^All / }).first().click();
+  await page.getByRole('button', { name: /^Put \d+ on shelf 5/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: /put in\.|No room/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Start the firing' }).click();
+  const field = page.getByLabel('Temperature, °C');
+  await expect(field).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await field.fill('1500');
+  await page.getByRole('button', { name: 'Write down' }).click();
+  await expect(page.getByText('A temperature from −20 to 1450 °C.')).toBeVisible();
+  const events = page.getByRole('region', { name: 'Write down' }).getByRole('listitem');
+  // The page of the book: a reading an hour, written down afterwards.
+  const book = [20, 160, 320, 470, 620, 770, 920, 1060, 1180, 1232, 1282];
+  for (const [hour, celsius] of book.entries()) {
+    await field.fill(String(celsius));
+    await page.getByLabel('At, hours from the start').fill(`${hour}:00`);
+    await page.getByRole('button', { name: 'Write down' }).click();
+    await expect(events).toHaveCount(hour + 1);
+  }
+  await expect(events.first()).toContainText('1282 °C');
+  await page.getByRole('button', { name: 'damper' }).click();
+  await page.getByLabel('damper, % open').fill('40');
+  await page.getByRole('button', { name: 'Write down' }).click();
+  await expect(events.filter({ hasText: 'damper 40 %' })).toBeVisible();
+  await page.getByRole('button', { name: 'reduction starts' }).click();
+  await expect(events).toHaveCount(13);
+  await events.filter({ hasText: 'reduction starts' }).getByRole('button', { name: 'strike out' }).click();
+  await expect(events).toHaveCount(12);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(events).toHaveCount(13);
+
+  await page.getByRole('button', { name: 'The firing has ended' }).click();
+  await expect(page.getByRole('heading', { name: 'Cooling' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await expect(page.getByText(/The log comes to cone (9|10)/)).toBeVisible();
+  await turn(page, '10', 45);
+  await page.getByRole('button', { name: 'Put down these cones' }).click();
+  await expect(page.getByTestId('result')).toContainText(/The log comes to cone .* the cones show 9\.\d/);
+});
+
+test('a log file is brought in with its columns guessed; lines that cannot be read are named', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/kilns');
+  const cooling = page.getByRole('row').filter({ hasText: 'closed' }).first();
+  await cooling.getByRole('link').first().click();
+  await page.waitForLoadState('networkidle');
+  const rows = Array.from({ length: 12 }, (_, i) => `${i}:00,${20 + i * 108}`);
+  await page.locator('input[aria-label="Log file"]').setInputFiles({
+    name: 'book.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['elapsed,temperature C', ...rows, '12:00,hot', ''].join('\n')),
+  });
+  await expect(page.getByText('line 14: “hot” is no temperature')).toBeVisible();
+  await choose(page, 'Degrees are', '°F');
+  await page.getByRole('button', { name: 'Keep these 12 readings' }).click();
+  await expect(page.getByRole('button', { name: 'Another file' })).toHaveCount(0);
+});
+
+test('what waits is set against what is planned; a firing is moved, and the calendar taken out', async ({
+  page,
+}) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/kilns/queue');
+  await page.waitForLoadState('networkidle');
+  const bar = page.getByRole('button', { name: /^Number Two \d+, cone 6, loading/ }).first();
+  const before = await bar.getAttribute('aria-label');
+  await bar.focus();
+  await page.keyboard.press('PageDown');
+  await expect.poll(() => bar.getAttribute('aria-label')).not.toBe(before);
+  const file = await (await page.request.get('/api/v1/calendar.ics')).text();
+  expect(file).toMatch(/^BEGIN:VCALENDAR/);
+  expect(file).toMatch(/SUMMARY:Number Two \d+ fires: glaze/);
+  expect((await page.request.get('/api/v1/calendar.ics?token=guessed')).status()).toBe(401);
+});
