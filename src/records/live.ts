@@ -71,8 +71,8 @@ export async function logOf(
     eventsOf(base, firing.id),
     curveOf(base, firing.id),
   ]);
-  const sensors = (await Promise.all(sources.map(({ id }) => readingsOf(base, id)))).flat();
-  const source = sources.find((one) => one.live) ?? sources.at(-1);
+  const source = sources.at(-1);
+  const sensors = source ? await readingsOf(base, source.id) : [];
   const raw = sensors[0] ?? [];
   const last = curve.at(-1) ?? null;
   const equivalents = coneEquivalents(curve).flatMap((index, i) =>

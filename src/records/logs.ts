@@ -244,11 +244,10 @@ export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][
 const DRAWN = 400;
 const RECKONED = 3000;
 
-/** The log of a firing as it is judged: one curve, in order, spikes out. */
+/** The log of a firing as it is judged: one curve from its newest source, in order, spikes out; by hand where there is none. */
 export async function curveOf(base: Db, firingId: string): Promise<readonly Point[]> {
-  const sensors = (
-    await Promise.all((await sourcesOf(base, firingId)).map(({ id }) => readingsOf(base, id)))
-  ).flat();
+  const source = (await sourcesOf(base, firingId)).at(-1);
+  const sensors = source ? await readingsOf(base, source.id) : [];
   if (sensors.length === 0) {
     const hand = (await eventsOf(base, firingId)).filter(({ kind }) => kind === 'hand reading');
     return tidyLog(hand.map(({ minutes, value }) => ({ minutes, temperature: value }))).points;

@@ -183,7 +183,7 @@ const SHELF = { widthMm: 400, depthMm: 300, round: false };
 test('pieces find room on a shelf until it is full, and never overlap', () => {
   for (const shelf of [SHELF, { ...SHELF, depthMm: 400, round: true }]) {
     const standing: Standing[] = [];
-    for (let i = 0; i < 200; i++) {
+    for (let i = 0; i < 70; i++) {
       const piece = footprintOf(i % 3 ? 'tile' : 'cup', i % 3 ? 60 : 80);
       const spot = freeSpot(piece, standing, shelf);
       if (!spot) continue;

@@ -40,12 +40,17 @@ export function footprintOf(form: Form, widthMm: number, cookie = false): Footpr
   return { widthMm: widthMm + more, depthMm: depth + more, round: UPRIGHT[form] === undefined };
 }
 
+/** Math.hypot guards against overflow, which no shelf needs, and takes ten times as long. */
+function distance(x: number, y: number): number {
+  return Math.sqrt(x * x + y * y);
+}
+
 /** Free room between two standing pieces, mm; below 0 they overlap. */
 export function roomBetween(a: Standing, b: Standing): number {
-  if (a.round && b.round) return Math.hypot(a.x - b.x, a.y - b.y) - (a.widthMm + b.widthMm) / 2;
+  if (a.round && b.round) return distance(a.x - b.x, a.y - b.y) - (a.widthMm + b.widthMm) / 2;
   const dx = Math.abs(a.x - b.x) - (a.widthMm + b.widthMm) / 2;
   const dy = Math.abs(a.y - b.y) - (a.depthMm + b.depthMm) / 2;
-  return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
+  return dx > 0 && dy > 0 ? distance(dx, dy) : Math.max(dx, dy);
 }
 
 /** Whether a piece stands wholly on a shelf. */
@@ -54,8 +59,8 @@ export function isOnShelf({ x, y, widthMm, depthMm, round }: Standing, shelf: Sh
   const [hx, hy] = [widthMm / 2 + EDGE, depthMm / 2 + EDGE];
   if (!shelf.round) return Math.abs(cx) + hx <= shelf.widthMm / 2 && Math.abs(cy) + hy <= shelf.depthMm / 2;
   const [rx, ry] = [shelf.widthMm / 2, shelf.depthMm / 2];
-  if (round) return Math.hypot(cx / (rx - hx), cy / (ry - hy)) <= 1;
-  return Math.hypot((Math.abs(cx) + hx) / rx, (Math.abs(cy) + hy) / ry) <= 1;
+  if (round) return distance(cx / (rx - hx), cy / (ry - hy)) <= 1;
+  return distance((Math.abs(cx) + hx) / rx, (Math.abs(cy) + hy) / ry) <= 1;
 }
 
 const GRID = 8;
@@ -79,9 +84,10 @@ export function freeSpot(
     spots.sort((a, b) => far(a) - far(b));
     spots.unshift(wish);
   }
-  const isFree = (spot: Spot) =>
-    isOnShelf({ ...piece, ...spot }, shelf) &&
-    standing.every((other) => roomBetween({ ...piece, ...spot }, other) >= FINGER);
+  const isFree = ({ x, y }: Spot) => {
+    const at = { widthMm: piece.widthMm, depthMm: piece.depthMm, round: piece.round, x, y };
+    return isOnShelf(at, shelf) && standing.every((other) => roomBetween(at, other) >= FINGER);
+  };
   return spots.find(isFree) ?? null;
 }
 

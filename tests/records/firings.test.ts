@@ -1,0 +1,242 @@
+import { collectOnce, ControllerFault, type KilnDriver } from '@/collector';
+import { climbAt, saySegments, USUAL_HOURS } from '@/core/firing';
+import { isFeedToken, renewFeed } from '@/records/calendarFeed';
+import { newId } from '@/records/db';
+import { Conflict, Refusal } from '@/records/faults';
+import { advanceFiring, firingById, saveFiring } from '@/records/firings';
+import { kilnPage } from '@/records/kilnPage';
+import { addPart, endPart, kilnById, listKilns, partsOf, saveKiln } from '@/records/kilns';
+import { loadShelves, placePieces, setShelf, shelfPieces, waitingIds } from '@/records/loads';
+import { addEvent, curveOf, endEvent, eventsOf, importLog, liveSources, openSource } from '@/records/logs';
+import { logOf } from '@/records/live';
+import { listProgrammes, saveProgramme } from '@/records/programmes';
+import { queueOf } from '@/records/queue';
+import { saveSetting, setting } from '@/records/settings';
+import { conesOf, saveCones } from '@/records/witness';
+import { emptyFiring, fired, freshStudio, KILN, tile, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => {
+  studio = await freshStudio('firings');
+});
+afterAll(() => studio.base.destroy());
+
+const SEGMENTS = [
+  { rate: 150, target: 1100, hold: 0 },
+  { rate: 60, target: 1222, hold: 0 },
+];
+
+/** A reading a minute of a climb at 2 °C a minute. */
+function readings(from: number, to: number) {
+  return Array.from({ length: to - from }, (_, i) => ({
+    seq: from + i + 1,
+    minutes: from + i,
+    celsius: 20 + (from + i) * 2,
+    target: 20 + (from + i) * 2,
+    oxygen: null,
+  }));
+}
+
+/** A controller that can be made silent, with so many readings written. */
+function fakeDriver() {
+  const kiln = { written: 0, silent: false, status: 'running' as 'running' | 'complete', run: '' };
+  const driver: KilnDriver = {
+    state: async () => ({
+      heat: 'electric',
+      run: kiln.run,
+      status: kiln.status,
+      speed: 1,
+      minutes: kiln.written,
+      celsius: 20,
+      target: null,
+      power: 0,
+      oxygen: null,
+      settings: { gas: 0, air: 0, damper: 0 },
+    }),
+    start: () => driver.state(),
+    stop: () => driver.state(),
+    set: () => driver.state(),
+    readingsSince: async (_, since) => {
+      if (kiln.silent) throw new ControllerFault('The controller does not answer.');
+      return readings(since, Math.min(kiln.written, since + 100));
+    },
+  };
+  return { kiln, driver };
+}
+
+test('a controller is read to its last line, lost and found again without a reading missing or doubled', async () => {
+  const { base, member } = studio;
+  const { firingId } = await fired(studio, []);
+  const id = await emptyFiring(studio);
+  await advanceFiring(base, member, id, 'firing');
+  const source = { id: newId(), firingId: id, name: 'a controller', speed: 1 };
+  await openSource(base, member, source);
+  await openSource(base, member, source);
+  const { kiln, driver } = fakeDriver();
+  kiln.run = source.id;
+  kiln.written = 250;
+  expect(await collectOnce(base, () => driver)).toBe(1);
+  expect(await curveOf(base, id)).toHaveLength(250);
+  kiln.silent = true;
+  kiln.written = 560;
+  await collectOnce(base, () => driver);
+  expect((await liveSources(base))[0]!.fault).toBe('The controller does not answer.');
+  kiln.silent = false;
+  await Promise.all([collectOnce(base, () => driver), collectOnce(base, () => driver)]);
+  expect((await liveSources(base))[0]!.fault).toBeNull();
+  const curve = await curveOf(base, id);
+  expect(curve.map(({ minutes }) => minutes)).toEqual(Array.from({ length: 560 }, (_, i) => i));
+  kiln.status = 'complete';
+  await collectOnce(base, () => driver);
+  const firing = await firingById(base, id);
+  expect(firing.state).toBe('cooling');
+  expect(firing.loggedCone!).toBeGreaterThan(0);
+  const log = await logOf(base, firing, await kilnById(base, studio.kilnId), new Date());
+  expect([log.gaps, log.sensors[0]!.length, log.last!.celsius]).toEqual([[], 560, 1138]);
+  await advanceFiring(base, member, id, 'open');
+  expect(await collectOnce(base, () => driver)).toBe(0);
+  expect(firingId).not.toBe(id);
+});
+
+test('hand readings are the log of a kiln without a controller; events are struck out and brought back', async () => {
+  const { base, member } = studio;
+  const id = await emptyFiring(studio);
+  await advanceFiring(base, member, id, 'firing');
+  const note = (minutes: number, celsius: number) =>
+    addEvent(base, member, {
+      id: newId(),
+      firingId: id,
+      kind: 'hand reading',
+      minutes,
+      value: celsius,
+      note: '',
+    });
+  for (const hour of [0, 1, 2, 3, 4, 5, 6, 7]) await note(hour * 60, 20 + hour * 155);
+  const wrong = newId();
+  const event = {
+    id: wrong,
+    firingId: id,
+    kind: 'hand reading' as const,
+    minutes: 430,
+    value: 1300,
+    note: '',
+  };
+  await addEvent(base, member, event);
+  await addEvent(base, member, event);
+  expect(await eventsOf(base, id)).toHaveLength(9);
+  const tooHot = (await firingById(base, id)).loggedCone!;
+  await endEvent(base, member, wrong, true);
+  expect((await firingById(base, id)).loggedCone!).toBeLessThan(tooHot);
+  await endEvent(base, member, wrong, false);
+  expect((await firingById(base, id)).loggedCone).toBeCloseTo(tooHot);
+});
+
+test('a log file is one import however often it is sent, and waits for a live controller to end', async () => {
+  const { base, member } = studio;
+  const id = await emptyFiring(studio);
+  await openSource(base, member, { id: newId(), firingId: id, name: 'a controller', speed: 1 });
+  const file = { id: newId(), firingId: id, name: 'log.csv' };
+  await expect(importLog(base, member, file, [readings(0, 9)])).rejects.toThrow(Refusal);
+  await base('log_source').where({ firing_id: id }).update({ live: false });
+  await importLog(base, member, file, [readings(0, 9), readings(0, 9)]);
+  await importLog(base, member, file, [readings(0, 9)]);
+  expect(await curveOf(base, id)).toHaveLength(9);
+});
+
+test('witness cones say what was reached; put down anew, the old ones stay as history', async () => {
+  const { base, member, kilnId } = studio;
+  const day = (n: number) =>
+    `2026-${String(1 + Math.floor(n / 28)).padStart(2, '0')}-${String(1 + (n % 28)).padStart(2, '0')}`;
+  for (let n = 0; n < 8; n++) {
+    const id = newId();
+    const plan = { id, kilnId, kind: 'glaze' as const, cone: '6', atmosphere: 'oxidation' as const };
+    const rest = { startsAt: '08:00', programmeId: null, segments: SEGMENTS, programme: '', remarks: '' };
+    await saveFiring(base, member, { ...plan, ...rest, plannedOn: day(n * 14) }, null);
+    await advanceFiring(base, member, id, 'cooling');
+    // The log says cone 6; for the first half the cones say it was 12 °C less.
+    const peak = climbAt(6, 60) + (n < 4 ? 12 : 0);
+    const climb = Array.from({ length: 30 }, (_, i) => ({ minutes: i * 20, celsius: peak - (29 - i) * 20 }));
+    const lines = climb.map((point, i) => ({ ...point, seq: i + 1, target: null, oxygen: null }));
+    await importLog(base, member, { id: newId(), firingId: id, name: 'x' }, [lines]);
+    const bent = (bend: number) => [
+      { id: newId(), shelf: 2, cone: '5' as const, bend: 90 },
+      { id: newId(), shelf: 2, cone: '6' as const, bend },
+    ];
+    const first = bent(40);
+    await saveCones(base, member, id, first);
+    await saveCones(base, member, id, first);
+    await saveCones(base, member, id, bent(75));
+    const firing = await firingById(base, id);
+    expect(firing.achievedCone!).toBeGreaterThan(5.8);
+    expect(firing.achievedLow!).toBeLessThan(firing.achievedCone!);
+    expect((await conesOf(base, [id])).get(id)).toHaveLength(2);
+    expect(await base('witness_cone').where({ firing_id: id })).toHaveLength(4);
+  }
+  const change = { id: newId(), kilnId, part: 'thermocouple' as const, changedOn: day(50), note: 'new tip' };
+  await addPart(base, member, change);
+  await addPart(base, member, change);
+  const { drift, parts } = await kilnPage(base, kilnId);
+  expect(parts).toMatchObject([{ part: 'thermocouple', firings: 4 }]);
+  expect(drift.steps).toHaveLength(1);
+  expect(Math.abs(drift.steps[0]!.step.value + 12)).toBeLessThan(2);
+  await endPart(base, member, change.id, true);
+  expect(await partsOf(base, kilnId)).toEqual([]);
+});
+
+test('pieces stand where they are put while a firing is loaded, and no longer', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio)]);
+  await expect(
+    placePieces(base, member, firingId, [{ pieceId: ids[0]!, shelf: 2, x: 10, y: 10, cookie: true }]),
+  ).rejects.toThrow(/open; it is no longer loaded/);
+  await setShelf(base, member, firingId, 2, { postMm: 150 });
+  await setShelf(base, member, firingId, 2, { photoHash: 'h'.repeat(43) });
+  expect(await loadShelves(base, firingId)).toEqual([{ shelf: 2, postMm: 150, photoHash: 'h'.repeat(43) }]);
+  const [piece] = await shelfPieces(base, ids, firingId);
+  expect(piece).toMatchObject({ shelf: 1, spot: null, runsFrom: null, chrome: false, round: null });
+});
+
+test('two people who change one kiln are told; a programme keeps what firings followed it with', async () => {
+  const { base, member, kilnId } = studio;
+  const kiln = await kilnById(base, kilnId);
+  await saveKiln(base, member, { id: kilnId, ...KILN, litres: 200 }, kiln.version);
+  await expect(saveKiln(base, member, { id: kilnId, ...KILN, litres: 210 }, kiln.version)).rejects.toThrow(
+    Conflict,
+  );
+  await expect(saveKiln(base, member, { id: newId(), ...KILN }, null)).rejects.toThrow(/already a kiln/);
+  expect(await listKilns(base)).toHaveLength(1);
+
+  const programme = { id: newId(), name: 'Slow', segments: SEGMENTS, note: '' };
+  await saveProgramme(base, member, programme, null);
+  const id = newId();
+  await saveFiring(
+    base,
+    member,
+    {
+      ...{ id, kilnId, kind: 'glaze', cone: '6', atmosphere: 'oxidation', plannedOn: '2026-11-30' },
+      ...{ startsAt: '09:00', programmeId: programme.id, segments: SEGMENTS, remarks: '' },
+      programme: saySegments(SEGMENTS),
+    },
+    null,
+  );
+  await saveProgramme(base, member, { ...programme, segments: SEGMENTS.slice(0, 1) }, 1);
+  expect((await firingById(base, id)).segments).toEqual(SEGMENTS);
+  expect((await listProgrammes(base)).map(({ firings, version }) => [firings, version])).toEqual([[1, 2]]);
+});
+
+test('the queue sets what waits against what is planned, within the studio’s hours', async () => {
+  const { base, member } = studio;
+  const hours = { ...USUAL_HOURS, quiet: null };
+  await saveSetting(base, member, 'hours', hours, 0);
+  await expect(saveSetting(base, member, 'hours', USUAL_HOURS, 0)).rejects.toThrow(Conflict);
+  expect(await setting(base, 'hours', USUAL_HOURS)).toEqual({ value: hours, version: 1 });
+  const queue = await queueOf(base, new Date('2026-11-25T10:00:00'));
+  expect(queue.booked.some(({ firing }) => firing.plannedOn === '2026-11-30')).toBe(true);
+  expect(queue.bare + queue.proposals.reduce((sum, { pieces }) => sum + pieces.length, 0)).toBe(
+    (await waitingIds(base)).length,
+  );
+  const token = await renewFeed(base, member);
+  expect(await isFeedToken(base, token)).toBe(true);
+  const next = await renewFeed(base, member);
+  expect([await isFeedToken(base, token), await isFeedToken(base, next)]).toEqual([false, true]);
+});
