@@ -117,7 +117,7 @@ async function writeByHand(
   const at = (celsius: number) => told.find((one) => one.celsius! >= celsius)?.minutes ?? end;
   await note('lid down', at(320));
   if (!reduction) return;
-  await note('reduction starts', at(900), null, 'body reduction, medium');
+  await note('reduction starts', at(900), null, 'medium');
   await note('damper', at(900), 35);
   await note('damper', at(1180), 50, '');
   await note('reduction ends', end - 10);

@@ -271,6 +271,21 @@ export async function advanceFiring(
   });
 }
 
+/**
+ * Refuses to light a kiln that still holds another firing.
+ *
+ * @throws Refusal that names the other firing
+ */
+export async function refuseBusyKiln(base: Db, { id, kilnId, kilnName }: Firing): Promise<void> {
+  const other = await base('firing')
+    .where({ kiln_id: kilnId })
+    .whereNot({ id })
+    .whereIn('state', ['firing', 'cooling'])
+    .first('number', 'state');
+  if (other)
+    throw new Refusal('state', `${kilnName} ${other.number} is still ${other.state}. Open it first.`);
+}
+
 /** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
 export async function setAchievedCone(
   trx: Db,

@@ -75,11 +75,15 @@ function witnessOf({
   return { day: dayNumber(plannedOn), logged: loggedCone, shown: achievedCone };
 }
 
-/** How two kilns compare on one programme: the cones each reached, newest first. */
-export async function reachedBy(
-  base: Db,
-  programmeId: string,
-): Promise<{ readonly kilnId: string; readonly kiln: string; readonly reached: readonly number[] }[]> {
+/** The cones a kiln reached with one programme, newest first. */
+export interface Reached {
+  readonly kilnId: string;
+  readonly kiln: string;
+  readonly reached: readonly number[];
+}
+
+/** How kilns compare on one programme. */
+export async function reachedBy(base: Db, programmeId: string): Promise<Reached[]> {
   const rows: { kiln_id: string; name: string; achieved_cone: number }[] = await base('firing as f')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .where('f.programme_id', programmeId)

@@ -1,12 +1,14 @@
 import {
   alarmsOf,
   coneEquivalents,
+  coolingPoint,
   coolingTime,
   plannedCurve,
   SAFE_TO_CRACK,
   sayCone,
   tidyLog,
   type Alarm,
+  type CoolingPoint,
   type CoolingTime,
   type Point,
 } from '@/core/firing';
@@ -38,6 +40,8 @@ export interface FiringLog {
   readonly minutes: number;
   /** The last temperature known, °C, and when, in minutes. */
   readonly last: Point | null;
+  /** How hot a cooling kiln is by now, where its log has ended before. */
+  readonly inside: CoolingPoint | null;
   /** Lines of the controller or file, thinned for drawing, one list a thermocouple. */
   readonly sensors: readonly (readonly Reading[])[];
   /** Where nothing was heard, minutes from and to. */
@@ -85,6 +89,7 @@ export async function logOf(
   return {
     minutes,
     last,
+    inside: cools && !source?.live ? coolingPoint(curve, elapsed(firing, now)) : null,
     sensors: sensors.map(forDrawing),
     gaps: tidyLog(curve.map((point) => ({ minutes: point.minutes, temperature: point.celsius }))).gaps,
     equivalents: every(equivalents, 300),

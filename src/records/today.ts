@@ -1,6 +1,7 @@
 import type { Db } from './db';
 import { listFirings } from './firings';
 import { listKilns } from './kilns';
+import { logOf } from './live';
 import { piecesById } from './piecePages';
 import { ROUND_STEPS } from '@/core/rounds';
 import { listRounds, type RoundSummary } from './rounds';
@@ -10,7 +11,7 @@ async function count(query: PromiseLike<unknown>): Promise<number> {
 }
 
 /** What is waiting in the studio, with the first few pieces of each kind of waiting. */
-export async function todayIn(base: Db) {
+export async function todayIn(base: Db, now: Date) {
   const firings = await listFirings(base, { limit: 40 });
   const live = firings.filter((firing) => firing.state !== 'closed');
   const glazed = base('piece').where({ stage: 'glazed' });
@@ -21,8 +22,21 @@ export async function todayIn(base: Db) {
       base,
       (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id as string),
     );
+  const kilns = await listKilns(base);
+  const hot = live.filter(({ state }) => state === 'firing' || state === 'cooling');
+  const logs = await Promise.all(
+    hot.map((firing) =>
+      logOf(
+        base,
+        firing,
+        kilns.find(({ id }) => id === firing.kilnId)!,
+        now,
+      ),
+    ),
+  );
   return {
-    kilns: await listKilns(base),
+    kilns,
+    heat: new Map(hot.map(({ id }, i) => [id, logs[i]!])),
     firings: live,
     lastClosed: firings.filter((firing) => firing.state === 'closed'),
     glazed: { count: await count(glazed.clone().count('* as n').first()), pieces: await first(glazed) },

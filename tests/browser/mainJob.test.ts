@@ -24,9 +24,10 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
     .getByRole('button', { name: 'Plan a firing' })
     .click();
   await page.getByRole('button', { name: 'Plan this firing' }).click();
+  await page.waitForURL(/firings/);
   await page.getByRole('checkbox', { name: label }).check();
   await page.getByRole('button', { name: /Put 1 on shelf/ }).click();
-  await page.getByRole('button', { name: 'Start the firing' }).click();
+  await page.getByRole('button', { name: 'Started by hand' }).click();
   await page.getByRole('button', { name: 'The firing has ended' }).click();
   await page.getByRole('link', { name: 'Open the kiln' }).click();
   await page.getByRole('button', { name: /open it/ }).click();

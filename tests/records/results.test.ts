@@ -126,7 +126,7 @@ test('one field looks everything up', async () => {
 test('today says what waits', async () => {
   const { base, glazes } = studio;
   const { ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
-  const today = await todayIn(base);
+  const today = await todayIn(base, new Date());
   expect(today.unread.pieces.map((piece) => piece.id)).toContain(ids[0]);
   expect(today.kilns.map((kiln) => kiln.name)).toEqual(['Number Two']);
   expect(today.firings.every((firing) => firing.state !== 'closed')).toBe(true);

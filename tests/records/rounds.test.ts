@@ -106,7 +106,7 @@ test('its pieces are followed from made to read, and what was read counts as evi
   expect(await glazeCells(base, member, ids)).toBe(6);
   expect(await glazeCells(base, member, ids)).toBe(0);
   expect(await stepsOf()).toEqual(['glazed']);
-  expect((await todayIn(base)).rounds.map((one) => one.name)).toContain('Followed');
+  expect((await todayIn(base, new Date())).rounds.map((one) => one.name)).toContain('Followed');
   const firingId = await emptyFiring(studio);
   const pieces = (await page()).cells.flatMap((cell) => cell.pieces);
   await loadPieces(

@@ -7,5 +7,6 @@ export const metadata = { title: 'Today' };
 
 export default async function Page() {
   const member = await memberOfPage();
-  return <Today data={await todayIn(db())} now={new Date()} name={member.name} />;
+  const now = new Date();
+  return <Today data={await todayIn(db(), now)} now={now} name={member.name} />;
 }

@@ -5,9 +5,6 @@ import type { Point } from './work';
 /** Below this a kiln may be cracked: quartz (573 °C) and cristobalite (about 225 °C) lie behind it. */
 export const SAFE_TO_CRACK = 200;
 
-/** Most wait until about here before the lid goes up; each studio sets its own, °C. */
-export const SAFE_TO_OPEN = 50;
-
 /** When a cooling kiln will be down at a temperature: minutes on the log's clock, with a 95 % interval. */
 export interface CoolingTime {
   readonly minutes: number;
@@ -80,4 +77,38 @@ function fitOf(stretch: readonly Point[], power: number, target: number, room: n
   if (!Number.isFinite(minutes) || minutes < stretch.at(-1)!.minutes) return null;
   const misfit = stretch.reduce((sum, point) => sum + (back(m * point.minutes + b) - point.celsius) ** 2, 0);
   return { minutes, misfit };
+}
+
+/** A temperature that is foretold, with its 95 % interval, °C. */
+export interface CoolingPoint {
+  readonly celsius: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/**
+ * How hot a cooling kiln is by now, when its log has ended before: the temperature whose time has come.
+ *
+ * @param minute on the log's clock
+ * @returns the last reading itself up to its own minute; null when {@link coolingTime} cannot tell
+ */
+export function coolingPoint(
+  points: readonly Point[],
+  minute: number,
+  room: number = ROOM,
+): CoolingPoint | null {
+  const last = points.at(-1);
+  if (!last) return null;
+  if (minute <= last.minutes) return { celsius: last.celsius, low: last.celsius, high: last.celsius };
+  if (!coolingTime(points, (last.celsius + room) / 2, room)) return null;
+  const reached = (side: keyof CoolingTime) => {
+    let [cold, hot] = [room + 0.5, last.celsius];
+    for (let i = 0; i < 24; i++) {
+      const middle = (cold + hot) / 2;
+      if ((coolingTime(points, middle, room)?.[side] ?? Infinity) > minute) cold = middle;
+      else hot = middle;
+    }
+    return (cold + hot) / 2;
+  };
+  return { celsius: reached('minutes'), low: reached('low'), high: reached('high') };
 }

@@ -1,4 +1,5 @@
 import {
+  coolingPoint,
   coolingTime,
   differenceOf,
   driftOf,
@@ -140,6 +141,10 @@ test.each([
   expect(Math.abs(at.minutes - truth)).toBeLessThan(1);
   expect(at.low).toBeLessThanOrEqual(truth);
   expect(at.high).toBeGreaterThanOrEqual(truth);
+  const later = coolingPoint(known, truth)!;
+  expect(Math.abs(later.celsius - 200)).toBeLessThan(1);
+  expect(later.low).toBeLessThanOrEqual(200);
+  expect(later.high).toBeGreaterThanOrEqual(200);
   const open = coolingTime(known, 50)!;
   expect(open.high - open.low).toBeGreaterThan(at.high - at.low);
   expect(coolingTime(known.slice(0, 3), 50)).toBeNull();

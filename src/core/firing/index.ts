@@ -60,7 +60,7 @@ export {
   type Segment,
   type SegmentFault,
 } from './programme';
-export { coolingTime, SAFE_TO_CRACK, SAFE_TO_OPEN, type CoolingTime } from './cooling';
+export { coolingPoint, coolingTime, SAFE_TO_CRACK, type CoolingPoint, type CoolingTime } from './cooling';
 export {
   differenceOf,
   driftOf,

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { EVENT_KINDS, toCelsius, type EventKind } from '@/core/firing';
+import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
 import type { StoredEvent } from '@/records/logs';
 import { Faults } from '@/ui/Faults';
 import { NumberField } from '@/ui/NumberField';
@@ -26,10 +26,11 @@ interface Props {
 }
 
 /** Kinds that need a number or words besides the tap. */
-const ASKS: Partial<Record<EventKind, 'degrees' | 'percent' | 'words'>> = {
+const ASKS: Partial<Record<EventKind, 'degrees' | 'percent' | 'words' | 'heaviness'>> = {
   'hand reading': 'degrees',
   damper: 'percent',
   gas: 'percent',
+  'reduction starts': 'heaviness',
   note: 'words',
 };
 
@@ -50,7 +51,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const asks = asking && ASKS[asking];
   const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
-  const put = async (kind: EventKind) => {
+  const put = async (kind: EventKind, heaviness?: Reduction) => {
     const celsius = kind === 'hand reading' && fahrenheit && value !== null ? toCelsius(value) : value;
     const event = {
       id: ulid(),
@@ -58,7 +59,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
       kind,
       minutes: parseHours(when) ?? now(),
       value: ASKS[kind] === 'degrees' || ASKS[kind] === 'percent' ? celsius : null,
-      note: ASKS[kind] === 'words' ? note : '',
+      note: heaviness ?? (ASKS[kind] === 'words' ? note : ''),
     };
     if ((await act(() => saveEvent(event))) === undefined) return;
     setValue(null);
@@ -102,7 +103,20 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
             void put(asking);
           }}
         >
-          {asks === 'words' ? (
+          {asks === 'heaviness' ? (
+            <div className={css.keys}>
+              {REDUCTIONS.map((heaviness) => (
+                <button
+                  key={heaviness}
+                  type="button"
+                  disabled={busy}
+                  onClick={() => void put(asking, heaviness)}
+                >
+                  {heaviness}
+                </button>
+              ))}
+            </div>
+          ) : asks === 'words' ? (
             <WordField label="Note" value={note} onChange={setNote} autoFocus />
           ) : (
             <NumberField
@@ -119,15 +133,17 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
             hint="Blank is now."
             fault={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
           />
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={
-              busy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
-            }
-          >
-            Write down
-          </Button>
+          {asks !== 'heaviness' && (
+            <Button
+              type="submit"
+              variant="contained"
+              disabled={
+                busy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
+              }
+            >
+              Write down
+            </Button>
+          )}
         </form>
       )}
       <Faults faults={faults} />
@@ -138,6 +154,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
               <b className="figures">{hours(event.minutes)}</b>
               <span>
                 {event.kind === 'note' ? event.note : event.kind}
+                {event.kind === 'reduction starts' && event.note && `, ${event.note}`}
                 {event.value !== null && (
                   <b className="figures">
                     {' '}

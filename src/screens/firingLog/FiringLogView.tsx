@@ -8,7 +8,8 @@ import type { Kiln } from '@/records/kilns';
 import type { FiringLog } from '@/records/live';
 import type { ShelfCone } from '@/records/witness';
 import { useKept } from '@/ui/useKept';
-import { clockWords, degrees, hours } from './clock';
+import { degrees, hours } from './clock';
+import { CoolingWords } from './CoolingWords';
 import { EventKeys } from './EventKeys';
 import { ImportLog } from './ImportLog';
 import { LogChart } from './LogChart';
@@ -129,7 +130,6 @@ function Standing({
 }) {
   const lastLine = log.sensors[0]?.at(-1);
   const fault = log.sources.find((source) => source.live && source.fault)?.fault;
-  const now = new Date();
   return (
     <div className={css.standing}>
       {firing.state === 'firing' || firing.state === 'cooling' ? (
@@ -137,7 +137,7 @@ function Standing({
           <b className="heat">{log.last ? degrees(log.last.celsius, fahrenheit) : 'no reading'}</b>
           {log.cone && (
             <span>
-              cone <b className="figures">{log.cone}</b>
+              cone <b>{log.cone}</b>
             </span>
           )}
           <span className="quiet">
@@ -164,15 +164,7 @@ function Standing({
         <Result firing={firing} log={log} />
       )}
       {firing.state === 'cooling' && <Result firing={firing} log={log} />}
-      {log.crack && (
-        <p>
-          {log.crack.reached
-            ? 'Below 200 °C: may be cracked.'
-            : `Safe to crack (200 °C) ${clockWords(log.crack, now)}.`}{' '}
-          {log.open &&
-            (log.open.reached ? 'Cool enough to open.' : `Cool enough to open ${clockWords(log.open, now)}.`)}
-        </p>
-      )}
+      <CoolingWords log={log} fahrenheit={fahrenheit} />
       {log.alarms.map((alarm) => (
         <p key={alarm} role="alert" className={css.alarm}>
           {ALARMS[alarm]}

@@ -204,8 +204,28 @@ function coneTick(value: number): string {
 }
 
 function marksOf(log: ChartLog, inks: Inks): Record<string, AnnotationOptions> {
-  const events = log.events.filter(({ kind }) => kind !== 'hand reading');
+  const events = log.events.filter(({ kind }) => kind !== 'hand reading' && !kind.startsWith('reduction'));
   return {
+    ...Object.fromEntries(
+      reductionsOf(log).map(({ from, to, heaviness }): [string, AnnotationOptions] => [
+        `reduction ${from}`,
+        {
+          type: 'box',
+          xMin: from,
+          xMax: to,
+          yScaleID: 'y',
+          backgroundColor: `${inks.heat}1c`,
+          borderWidth: 0,
+          label: {
+            display: true,
+            content: `${heaviness} reduction`.trim(),
+            position: { x: 'center', y: 'start' },
+            color: inks.heat,
+            font,
+          },
+        },
+      ]),
+    ),
     ...Object.fromEntries(
       events.map(({ id, kind, minutes, value, note }, i): [string, AnnotationOptions] => [
         id,
@@ -243,4 +263,15 @@ function marksOf(log: ChartLog, inks: Inks): Record<string, AnnotationOptions> {
       ]),
     ),
   };
+}
+
+/** The atmosphere as it went: each stretch of reduction, from its start to its end or until now. */
+function reductionsOf({ events, minutes }: ChartLog) {
+  return events
+    .filter(({ kind }) => kind === 'reduction starts')
+    .map(({ minutes: from, note }) => ({
+      from,
+      heaviness: note,
+      to: events.find((one) => one.kind === 'reduction ends' && one.minutes >= from)?.minutes ?? minutes,
+    }));
 }

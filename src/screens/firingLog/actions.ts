@@ -4,7 +4,7 @@ import { ControllerFault, httpDriver } from '@/collector';
 import { withMember, type Outcome } from '@/door';
 import { db } from '@/records/db';
 import { Refusal } from '@/records/faults';
-import { advanceFiring } from '@/records/firings';
+import { advanceFiring, refuseBusyKiln } from '@/records/firings';
 import { firingWithKiln } from '@/records/kilns';
 import { addEvent, endEvent, importLog, liveSources, openSource } from '@/records/logs';
 import { saveCones } from '@/records/witness';
@@ -21,6 +21,7 @@ import {
 export async function startFiring(input: unknown): Promise<Outcome<null>> {
   return withMember('teacher', startSchema, input, async (member, { firingId, sourceId, by }) => {
     const { firing, kiln } = await firingWithKiln(db(), firingId);
+    await refuseBusyKiln(db(), firing);
     if (by === 'controller') {
       if (!firing.segments)
         throw new Refusal('', 'Choose a programme first: the controller needs its steps.');

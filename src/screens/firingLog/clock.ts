@@ -21,9 +21,14 @@ export function degrees(celsius: number, fahrenheit: boolean): string {
   return fahrenheit ? `${Math.round(toFahrenheit(celsius))} °F` : `${Math.round(celsius)} °C`;
 }
 
+/** To ten minutes: a forecast knows no better. */
+function toTen(at: Date): dayjs.Dayjs {
+  return dayjs(Math.round(new Date(at).getTime() / 600_000) * 600_000);
+}
+
 /** A time to come in words: "about 21:40 today, between 20:50 and 22:30". */
 export function clockWords({ at, from, to }: ClockTime, now: Date): string {
-  const [middle, low, high] = [dayjs(at), dayjs(from), dayjs(to)];
+  const [middle, low, high] = [at, from, to].map(toTen) as [dayjs.Dayjs, dayjs.Dayjs, dayjs.Dayjs];
   const time = (one: dayjs.Dayjs) => one.format(one.isSame(middle, 'day') ? 'HH:mm' : 'ddd HH:mm');
   const day = middle.isSame(now, 'day')
     ? 'today'

@@ -104,7 +104,7 @@ export function FiringView({
           }}
         />
       )}
-      <div className={css.columns}>
+      <div className={css.columns} data-hot={firing.state !== 'loading' || undefined}>
         <aside className={css.margin}>
           {caution && (
             <>

@@ -3,10 +3,12 @@ import Button from '@mui/material/Button';
 import type { Firing } from '@/records/firings';
 import { Faults } from '@/ui/Faults';
 import { useAct } from '@/ui/useAct';
+import type { FiringLog } from '@/records/live';
 import { openKiln } from '../firingLog/actions';
+import { CoolingWords } from '../firingLog/CoolingWords';
 
 /** Before the lid: what to have done, then the one button. */
-export function OpeningGate({ firing }: { firing: Firing }) {
+export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog }) {
   const { act, busy, faults } = useAct();
   return (
     <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
@@ -15,13 +17,19 @@ export function OpeningGate({ firing }: { firing: Firing }) {
       </h1>
       {firing.state === 'cooling' ? (
         <>
+          {log.last && !log.inside && (
+            <p>
+              Last read <b className="heat">{Math.round(log.last.celsius)} °C</b> inside.
+            </p>
+          )}
+          <CoolingWords log={log} />
           <p>
             <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid
             above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
           </p>
           <Faults faults={faults} />
           <Button
-            variant="contained"
+            variant={log.open && !log.open.reached ? 'outlined' : 'contained'}
             size="large"
             disabled={busy}
             onClick={() => void act(() => openKiln({ firingId: firing.id }))}

@@ -3,19 +3,22 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { predict, sayCone, saySegments } from '@/core/firing';
-import type { KilnHabits } from '@/records/kilnPage';
+import type { KilnHabits, Reached } from '@/records/kilnPage';
 import type { Kiln } from '@/records/kilns';
 import type { Programme } from '@/records/programmes';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { hours } from '../firingLog/clock';
 import { ProgrammeEditor, type ProgrammeDraft } from './ProgrammeEditor';
+import { reachedWords } from './reachedWords';
 import css from './programmes.module.css';
 
 interface Props {
   readonly programmes: readonly Programme[];
   readonly kilns: readonly Kiln[];
   readonly habits: readonly KilnHabits[];
+  /** What each kiln reached with each programme, by programme. */
+  readonly reached: Readonly<Record<string, readonly Reached[]>>;
   readonly mayWrite: boolean;
 }
 
@@ -25,7 +28,7 @@ const FIRST = [
 ];
 
 /** The studio's programmes, what each comes to, and the editor. */
-export function ProgrammesView({ programmes, kilns, habits, mayWrite }: Props) {
+export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }: Props) {
   const [open, setOpen] = useState<ProgrammeDraft | null>(null);
   return (
     <>
@@ -69,6 +72,7 @@ export function ProgrammesView({ programmes, kilns, habits, mayWrite }: Props) {
                   {coneIndex === null ? `${peakCelsius} °C` : `cone ${sayCone(coneIndex)}`}, {hours(minutes)}{' '}
                   h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}
                 </span>
+                <span className={css.reached}>{reachedWords(reached[programme.id] ?? [])}</span>
               </button>
             </li>
           );

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { LinkButton } from '@/ui/LinkButton';
 import { defectName } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
+import type { Kiln } from '@/records/kilns';
 import type { PieceRow } from '@/records/piecePages';
 import type { todayIn } from '@/records/today';
 import { Flame } from '@/ui/Flame';
@@ -10,6 +11,7 @@ import { PieceThumb } from '@/ui/PieceThumb';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import { ageWords, dayWords } from '@/ui/dates';
+import { clockWords } from '../firingLog/clock';
 import { isLate } from '../rounds/progress';
 import { Progress } from '../rounds/RoundsView';
 import css from './today.module.css';
@@ -19,13 +21,14 @@ type TodayData = Awaited<ReturnType<typeof todayIn>>;
 const STEP: Readonly<Record<string, { word: string; act: string; href: (id: string) => string }>> = {
   loading: { word: 'being loaded', act: 'Go on loading', href: (id) => `/firings/${id}` },
   firing: { word: 'firing', act: 'See the firing', href: (id) => `/firings/${id}` },
-  cooling: { word: 'cooling', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
+  cooling: { word: 'cooling', act: 'See it cool', href: (id) => `/firings/${id}` },
+  cool: { word: 'cooled', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
   open: { word: 'being opened', act: 'Go on opening', href: (id) => `/firings/${id}/opening` },
 };
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
 export function Today({ data, now, name }: { data: TodayData; now: Date; name: string }) {
-  const { kilns, firings, glazed, refires, unread, rounds, weak, job, lastClosed } = data;
+  const { kilns, heat, firings, glazed, refires, unread, rounds, weak, job, lastClosed } = data;
   return (
     <>
       <GuideWords first="Today" />
@@ -46,8 +49,8 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
         {kilns.map((kiln) => (
           <KilnCard
             key={kiln.id}
-            name={kiln.name}
-            litres={kiln.litres}
+            kiln={kiln}
+            heat={heat}
             live={firings.filter((firing) => firing.kilnId === kiln.id)}
             last={lastClosed.find((firing) => firing.kilnId === kiln.id)}
             now={now}
@@ -128,14 +131,14 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
 }
 
 function KilnCard({
-  name,
-  litres,
+  kiln,
+  heat,
   live,
   last,
   now,
 }: {
-  name: string;
-  litres: number;
+  kiln: Kiln;
+  heat: TodayData['heat'];
   live: readonly Firing[];
   last: Firing | undefined;
   now: Date;
@@ -143,12 +146,17 @@ function KilnCard({
   return (
     <div className={css.kiln}>
       <div className={css.kilnHead}>
-        <h2>{name}</h2>
-        <span className="quiet small figures">{litres} L</span>
+        <h2>
+          <Link href={`/kilns/${kiln.id}`}>{kiln.name}</Link>
+        </h2>
+        <span className="quiet small figures">{kiln.litres} L</span>
       </div>
       {live.map((firing) => {
-        const step = STEP[firing.state]!;
         const since = firing.endedAt ?? firing.startedAt;
+        const log = heat.get(firing.id);
+        // A kiln nobody measures is opened by eye and hand.
+        const cool = firing.state === 'cooling' && (!log?.open || log.open.reached);
+        const step = STEP[cool ? 'cool' : firing.state]!;
         return (
           <div key={firing.id} className={css.live}>
             <p>
@@ -163,9 +171,22 @@ function KilnCard({
                 {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />,{' '}
                 <span className="figures">{firing.pieces}</span> pieces
               </span>
+              {log?.last && (
+                <>
+                  <br />
+                  <b className="heat">{Math.round((log.inside ?? log.last).celsius)} °C</b>
+                  {log.cone && ` cone ${log.cone}`}
+                  {log.open && (cool ? ', cool enough to open' : `, opens ${clockWords(log.open, now)}`)}
+                  {log.alarms.map((alarm) => (
+                    <b key={alarm} className="heat">
+                      , {alarm}
+                    </b>
+                  ))}
+                </>
+              )}
             </p>
             <LinkButton
-              variant={firing.state === 'cooling' || firing.state === 'open' ? 'contained' : 'outlined'}
+              variant={cool || firing.state === 'open' ? 'contained' : 'outlined'}
               href={step.href(firing.id)}
             >
               {step.act}

@@ -1,6 +1,6 @@
 import { memberOfPage } from '@/door';
 import { db } from '@/records/db';
-import { kilnHabits } from '@/records/kilnPage';
+import { kilnHabits, reachedBy } from '@/records/kilnPage';
 import { listKilns } from '@/records/kilns';
 import { mayDo } from '@/records/members';
 import { listProgrammes } from '@/records/programmes';
@@ -12,5 +12,10 @@ export default async function Page() {
   const member = await memberOfPage();
   const [programmes, kilns] = await Promise.all([listProgrammes(db()), listKilns(db())]);
   const habits = await kilnHabits(db(), kilns);
-  return <ProgrammesView {...{ programmes, kilns, habits }} mayWrite={mayDo(member.role, 'teacher')} />;
+  const reached = Object.fromEntries(
+    await Promise.all(programmes.map(async ({ id }) => [id, await reachedBy(db(), id)] as const)),
+  );
+  return (
+    <ProgrammesView {...{ programmes, kilns, habits, reached }} mayWrite={mayDo(member.role, 'teacher')} />
+  );
 }

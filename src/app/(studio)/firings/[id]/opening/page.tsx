@@ -1,5 +1,7 @@
 import { memberOfPage } from '@/door';
 import { db } from '@/records/db';
+import { kilnById } from '@/records/kilns';
+import { logOf } from '@/records/live';
 import { openingOf } from '@/records/openings';
 import { orNotFound } from '@/screens/notFound';
 import { OpeningView } from '@/screens/opening/OpeningView';
@@ -16,6 +18,9 @@ export default async function Page({
 }) {
   await memberOfPage();
   const { firing, pieces } = await orNotFound(openingOf(db(), (await params).id));
-  if (firing.state !== 'open' && firing.state !== 'closed') return <OpeningGate firing={firing} />;
+  if (firing.state !== 'open' && firing.state !== 'closed') {
+    const kiln = await kilnById(db(), firing.kilnId);
+    return <OpeningGate firing={firing} log={await logOf(db(), firing, kiln, new Date())} />;
+  }
   return <OpeningView firing={firing} pieces={pieces} start={(await searchParams).piece ?? null} />;
 }
