@@ -15,7 +15,7 @@ import {
 import type { Db } from './db';
 import type { Firing } from './firings';
 import {
-  curveOf,
+  curveFrom,
   eventsOf,
   forDrawing,
   readingsOf,
@@ -70,13 +70,10 @@ export async function logOf(
   kiln: { readonly openBelow: number; readonly mostCelsius: number },
   now: Date,
 ): Promise<FiringLog> {
-  const [sources, events, curve] = await Promise.all([
-    sourcesOf(base, firing.id),
-    eventsOf(base, firing.id),
-    curveOf(base, firing.id),
-  ]);
+  const [sources, events] = await Promise.all([sourcesOf(base, firing.id), eventsOf(base, firing.id)]);
   const source = sources.at(-1);
   const sensors = source ? await readingsOf(base, source.id) : [];
+  const curve = curveFrom(sensors, events);
   const raw = sensors[0] ?? [];
   const last = curve.at(-1) ?? null;
   const equivalents = coneEquivalents(curve).flatMap((index, i) =>

@@ -185,3 +185,16 @@ export async function setShelf(
     await noteChange(trx, memberId, 'load_shelf', firingId, null, { shelf, ...change });
   });
 }
+
+/** Says when pieces are wanted, "YYYY-MM-DD", or that no day is known; a round's own day stands behind it. */
+export async function setDue(
+  base: Db,
+  memberId: string,
+  pieceIds: readonly string[],
+  dueOn: string | null,
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await trx('piece').whereIn('id', pieceIds).update({ due_on: dueOn });
+    for (const id of pieceIds) await noteChange(trx, memberId, 'piece', id, null, { due_on: dueOn });
+  });
+}

@@ -226,8 +226,18 @@ type Row = readonly [
   oxygen: number | null,
 ];
 
-/** Every reading of a source by thermocouple, in order of time. */
+/** A log longer than this, a fortnight of minutes, is thinned in the database before it is looked at. */
+const LONG = 20_000;
+const BUCKETS = 4000;
+
+/**
+ * The readings of a source by thermocouple, in order of time; of a very long log, the lowest and the highest of
+ * each of some thousand stretches, so that no peak is lost.
+ */
 export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][]> {
+  const counted = await base('log_reading').where({ source_id: sourceId }).max('seq as last').first();
+  const last = Number(counted?.last ?? 0);
+  if (last > LONG) return longReadings(base, sourceId, Math.ceil(last / BUCKETS));
   const [rows] = (await base
     .raw(
       'select sensor, seq, minutes, celsius, target, oxygen from log_reading where source_id = ? order by sensor, seq',
@@ -240,30 +250,60 @@ export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][
   return sensors.filter(Boolean);
 }
 
-/** Points a curve is drawn with at most, and that heat work is reckoned on; a firing of a week fits whole. */
-const DRAWN = 400;
-const RECKONED = 3000;
-
-/** The log of a firing as it is judged: one curve from its newest source, in order, spikes out; by hand where there is none. */
-export async function curveOf(base: Db, firingId: string): Promise<readonly Point[]> {
-  const source = (await sourcesOf(base, firingId)).at(-1);
-  const sensors = source ? await readingsOf(base, source.id) : [];
-  if (sensors.length === 0) {
-    const hand = (await eventsOf(base, firingId)).filter(({ kind }) => kind === 'hand reading');
-    return tidyLog(hand.map(({ minutes, value }) => ({ minutes, temperature: value }))).points;
-  }
-  const tidy = sensors.map((readings) =>
-    reckonable(tidyLog(readings.map(({ minutes, celsius }) => ({ minutes, temperature: celsius }))).points),
-  );
-  return tidy.length === 1 ? tidy[0]! : meanOfSensors(tidy);
+interface Bucket {
+  readonly sensor: number;
+  readonly seq: number;
+  readonly first: number;
+  readonly last: number;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly target: number | null;
+  readonly oxygen: number | null;
 }
 
-function reckonable(points: readonly Point[]): readonly Point[] {
-  if (points.length <= 4 * RECKONED) return points;
-  return thin(
-    points.map((point) => ({ ...point, at: point.minutes, value: point.celsius })),
-    RECKONED,
-  );
+async function longReadings(base: Db, sourceId: string, each: number): Promise<Reading[][]> {
+  const buckets: Bucket[] = await base('log_reading')
+    .where({ source_id: sourceId })
+    .groupByRaw('sensor, seq div ?', [each])
+    .orderByRaw('sensor, min(seq)')
+    .select(
+      'sensor',
+      base.raw('min(seq) as seq, min(minutes) as `first`, max(minutes) as `last`'),
+      base.raw('min(celsius) as low, max(celsius) as high, avg(target) as target, avg(oxygen) as oxygen'),
+    );
+  const sensors: Reading[][] = [];
+  for (const { sensor, seq, first, last, low, high, target, oxygen } of buckets) {
+    const readings = (sensors[sensor] ??= []);
+    const falls = (readings.at(-1)?.celsius ?? -Infinity) > ((low ?? 0) + (high ?? 0)) / 2;
+    const [one, other] = falls ? [high, low] : [low, high];
+    readings.push({ seq, minutes: first, celsius: one, target, oxygen });
+    if (last > first) readings.push({ seq: seq + 1, minutes: last, celsius: other, target, oxygen });
+  }
+  return sensors.filter(Boolean);
+}
+
+/** Stretches a curve is drawn with at most; the lowest and highest of each stay. */
+const DRAWN = 400;
+
+/** The log of a firing as it is judged: one curve, from its newest source, or by hand where it has none. */
+export async function curveOf(base: Db, firingId: string): Promise<readonly Point[]> {
+  const source = (await sourcesOf(base, firingId)).at(-1);
+  return source
+    ? curveFrom(await readingsOf(base, source.id), [])
+    : curveFrom([], await eventsOf(base, firingId));
+}
+
+/** One curve in order, spikes out: the mean of the thermocouples, or the hand readings where there are none. */
+export function curveFrom(
+  sensors: readonly (readonly Reading[])[],
+  events: readonly StoredEvent[],
+): readonly Point[] {
+  const hand = events.filter(({ kind }) => kind === 'hand reading');
+  const raw = sensors.length
+    ? sensors.map((readings) => readings.map(({ minutes, celsius }) => ({ minutes, temperature: celsius })))
+    : [hand.map(({ minutes, value }) => ({ minutes, temperature: value }))];
+  const tidy = raw.map((readings) => tidyLog(readings).points);
+  return tidy.length === 1 ? tidy[0]! : meanOfSensors(tidy);
 }
 
 /** Lines of a log thinned for drawing, peaks kept; a missing temperature stays a gap. */

@@ -91,6 +91,7 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
   await expect(page.getByRole('combobox', { name: 'Base 2, material' })).toBeFocused();
   await page.keyboard.type('neph');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Base 2, amount' })).toBeFocused();
   await page.keyboard.type('40');
   await expect(page.getByRole('region', { name: 'Unity formula' })).toContainText('Na2O');
   await page.keyboard.press('Enter');

@@ -5,16 +5,21 @@
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
 import { analyse } from '../../src/core/chemistry';
+import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { newId, type Db } from '../../src/records/db';
+import { firingById } from '../../src/records/firings';
 import { fitTiles } from '../../src/records/fitTiles';
 import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
+import { kilnById } from '../../src/records/kilns';
+import { logOf } from '../../src/records/live';
+import { importLog } from '../../src/records/logs';
 import { saveRecipe } from '../../src/records/recipes';
 import { openingOf } from '../../src/records/openings';
 import { savePieces } from '../../src/records/pieces';
 import { recordPiece } from '../../src/records/readings';
 import { wallChoices, wallEntries, wallQuery } from '../../src/records/wall';
-import { dip, fired, freshStudio, reading, tile } from '../records/studio';
+import { dip, fired, freshStudio, reading, tile, type Studio } from '../records/studio';
 import { fillStudio } from './fill';
 
 async function timed(
@@ -141,9 +146,44 @@ function chemistry(): void {
   console.log(`a triaxial of 1891 cells: ${each(10, () => triaxialCells(corners, 61)).toFixed(0)} ms`);
 }
 
+/** A year of readings, one a minute, taken in and drawn: what a firing's page asks for. */
+async function yearOfReadings(facts: Studio): Promise<void> {
+  const { base, member, kilnId } = facts;
+  const { firingId } = await fired(facts, []);
+  const lines = Array.from({ length: 500_000 }, (_, i) => {
+    const minute = i % 2880;
+    const celsius = minute < 600 ? 20 + minute * 2 : 20 + 1200 * Math.exp(-(minute - 600) / 500);
+    return { seq: i + 1, minutes: i, celsius, target: null, oxygen: null };
+  });
+  show(
+    'take in 500 000 readings',
+    await timed(1, () => importLog(base, member, { id: newId(), firingId, name: 'year' }, [lines])),
+  );
+  const [firing, kiln] = await Promise.all([firingById(base, firingId), kilnById(base, kilnId)]);
+  let drawn = 0;
+  show(
+    'the log of 500 000 readings as it is drawn',
+    await timed(5, async () => {
+      drawn = (await logOf(base, firing, kiln, new Date())).sensors[0]!.length;
+    }),
+  );
+  console.log(`drawn with ${drawn} points`);
+}
+
+/** Heat work of ten hours, a reading a minute. */
+function heat(): void {
+  const climb = Array.from({ length: 600 }, (_, minutes) => ({ minutes, celsius: 20 + minutes * 2 }));
+  heatWork(climb);
+  const start = performance.now();
+  for (let i = 0; i < 20; i++) heatWork(climb);
+  console.log(`heat work of 600 readings: ${((performance.now() - start) / 20).toFixed(1)} ms`);
+}
+
 async function main(): Promise<void> {
+  heat();
   chemistry();
   const facts = await studio();
+  await yearOfReadings(facts);
   await saves(facts);
   const start = performance.now();
   await fillStudio(facts, facts.mixed, 200_000);

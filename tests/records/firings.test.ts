@@ -143,6 +143,20 @@ test('a log file is one import however often it is sent, and waits for a live co
   expect(await curveOf(base, id)).toHaveLength(9);
 });
 
+test('a very long log is thinned on its way without losing its peak', async () => {
+  const { base, member, kilnId } = studio;
+  const id = await emptyFiring(studio);
+  const lines = Array.from({ length: 30_000 }, (_, i) => ({
+    ...{ seq: i + 1, minutes: i, target: null, oxygen: null },
+    celsius: i === 17_123 ? 1111 : 20 + (i % 600),
+  }));
+  await importLog(base, member, { id: newId(), firingId: id, name: 'long' }, [lines]);
+  const log = await logOf(base, await firingById(base, id), await kilnById(base, kilnId), new Date());
+  expect(log.sensors[0]!.length).toBeLessThan(2000);
+  expect(Math.max(...log.sensors[0]!.map(({ celsius }) => celsius ?? 0))).toBe(1111);
+  expect(log.last!.minutes).toBe(29_999);
+});
+
 test('witness cones say what was reached; put down anew, the old ones stay as history', async () => {
   const { base, member, kilnId } = studio;
   const day = (n: number) =>

@@ -1,6 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
 import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
 import type { StoredEvent } from '@/records/logs';
@@ -71,6 +72,15 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
     if (!byHand) setAsking(null);
     onDone();
   };
+  const tap = (kind: EventKind) => (ASKS[kind] ? setAsking(asking === kind ? null : kind) : void put(kind));
+  useHotkeys(
+    kinds.map((_, i) => String((i + 1) % 10)),
+    (event) => {
+      const kind = kinds[(Number(event.key) + 9) % 10];
+      if (kind && !busy) tap(kind);
+    },
+    [kinds, asking, busy],
+  );
   const strike = async (event: StoredEvent) => {
     await act(() => strikeEvent({ id: event.id, ended: true }));
     offer(
@@ -82,13 +92,14 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   return (
     <section aria-label="Write down">
       <div className={css.keys}>
-        {kinds.map((kind) => (
+        {kinds.map((kind, i) => (
           <button
             key={kind}
             type="button"
             aria-pressed={asking === kind}
             disabled={busy}
-            onClick={() => (ASKS[kind] ? setAsking(asking === kind ? null : kind) : void put(kind))}
+            onClick={() => tap(kind)}
+            title={`${kind} (${(i + 1) % 10})`}
           >
             {kind}
           </button>

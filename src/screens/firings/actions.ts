@@ -4,8 +4,8 @@ import { withMember, type Outcome } from '@/door';
 import { db } from '@/records/db';
 import { loadPieces, saveFiring, unloadPiece } from '@/records/firings';
 import { saveKiln } from '@/records/kilns';
-import { placePieces, setShelf } from '@/records/loads';
-import { loadSchema, saveFiringSchema, saveKilnSchema, shelfSchema, unloadSchema } from './schema';
+import { placePieces, setDue, setShelf } from '@/records/loads';
+import { dueSchema, loadSchema, saveFiringSchema, saveKilnSchema, shelfSchema, unloadSchema } from './schema';
 
 /** Plans a firing or changes its plan. */
 export async function saveFiringPlan(input: unknown): Promise<Outcome<null>> {
@@ -47,6 +47,15 @@ export async function place(input: unknown): Promise<Outcome<null>> {
 export async function setPosts(input: unknown): Promise<Outcome<null>> {
   return withMember('teacher', shelfSchema, input, async (member, { firingId, shelf, postMm }) => {
     await setShelf(db(), member.id, firingId, shelf, { postMm });
+    refresh();
+    return null;
+  });
+}
+
+/** Says when pieces are wanted. */
+export async function want(input: unknown): Promise<Outcome<null>> {
+  return withMember('teacher', dueSchema, input, async (member, { pieceIds, dueOn }) => {
+    await setDue(db(), member.id, pieceIds, dueOn);
     refresh();
     return null;
   });

@@ -72,4 +72,9 @@ export const shelfSchema = z.object({
   postMm: z.int('Whole millimetres.').min(20, 'At least 20 mm.').max(1500, 'At most 1500 mm.').nullable(),
 });
 
+export const dueSchema = z.object({
+  pieceIds: z.array(idSchema).min(1, 'Choose pieces first.').max(400),
+  dueOn: z.iso.date('Choose a day.').nullable(),
+});
+
 export const unloadSchema = z.object({ firingId: idSchema, pieceId: idSchema });

@@ -23,7 +23,7 @@ import { Faults } from '@/ui/Faults';
 import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
 import { useAct } from '@/ui/useAct';
-import { load, place, setPosts, unload } from '../firings/actions';
+import { load, place, setPosts, unload, want } from '../firings/actions';
 import { fillShelf, placeOn, shelfOf, spreadOver } from './layout';
 import { ShelfPhoto } from './ShelfPhoto';
 import css from './load.module.css';
@@ -77,6 +77,13 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
     return ok;
   };
   const dropped = ({ active, over }: DragEndEvent) => {
+    const group = active.data.current?.ids as readonly string[] | undefined;
+    if (group && over) {
+      const pieces = waiting.filter(({ id }) => group.includes(id));
+      const laid = fillShelf(pieces, Number(over.id), loaded, board);
+      void keep(laid.places, laid.left);
+      return;
+    }
     const piece = [...loaded, ...waiting].find(({ id }) => id === active.id);
     const box = active.rect.current.translated;
     if (!piece || !over || !box) return;
@@ -194,6 +201,9 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
             bisque={kind === 'bisque'}
             shelves={kiln.shelves}
             busy={busy}
+            onDue={async (pieces, dueOn) =>
+              (await act(() => want({ pieceIds: pieces.map(({ id }) => id), dueOn }))) === null
+            }
             onSpread={spread}
             onShelf={(pieces, shelf) => {
               const laid = fillShelf(pieces, shelf, loaded, board);

@@ -1,6 +1,7 @@
 'use client';
 import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { ShelfPiece } from '@/records/loads';
@@ -16,6 +17,7 @@ interface Props {
   readonly bisque: boolean;
   readonly shelves: number;
   readonly busy: boolean;
+  readonly onDue: (pieces: readonly ShelfPiece[], dueOn: string | null) => Promise<boolean>;
   readonly onSpread: (pieces: readonly ShelfPiece[]) => Promise<boolean>;
   readonly onShelf: (pieces: readonly ShelfPiece[], shelf: number) => Promise<boolean>;
 }
@@ -42,7 +44,7 @@ function groupsOf(pieces: readonly ShelfPiece[], bisque: boolean): Group[] {
 }
 
 /** Pieces that wait for a kiln: dragged one by one, or chosen and put in together. */
-export function Waiting({ pieces, bisque, shelves, busy, onSpread, onShelf }: Props) {
+export function Waiting({ pieces, bisque, shelves, busy, onDue, onSpread, onShelf }: Props) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [shelf, setShelf] = useState(String(shelves));
   const there = pieces.filter(({ id }) => chosen.has(id));
@@ -72,7 +74,7 @@ export function Waiting({ pieces, bisque, shelves, busy, onSpread, onShelf }: Pr
           .sort()[0];
         return (
           <div key={name} className={css.group}>
-            <h3>{href ? <Link href={href}>{name}</Link> : name}</h3>
+            <GroupHead name={name} href={href} ids={own.map(({ id }) => id)} />
             {due && <p className="small quiet">wanted by {shortDay(due)}</p>}
             <Button
               size="small"
@@ -108,6 +110,15 @@ export function Waiting({ pieces, bisque, shelves, busy, onSpread, onShelf }: Pr
           >
             {there.length ? `Spread ${there.length} over the shelves` : 'Choose pieces'}
           </Button>
+          {there.length > 0 && (
+            <TextField
+              label="They are wanted by"
+              type="date"
+              value={there.every(({ dueOn }) => dueOn === there[0]!.dueOn) ? (there[0]!.dueOn ?? '') : ''}
+              onChange={(event) => void onDue(there, event.target.value || null)}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          )}
           <div className={css.putShelf}>
             <Choice
               label="Shelf"
@@ -125,6 +136,24 @@ export function Waiting({ pieces, bisque, shelves, busy, onSpread, onShelf }: Pr
         </div>
       )}
     </section>
+  );
+}
+
+/** The name of a group; dragged onto a shelf it brings all its pieces. */
+function GroupHead({ name, href, ids }: { name: string; href: string | null; ids: readonly string[] }) {
+  const { setNodeRef, listeners, transform } = useDraggable({ id: `group ${name}`, data: { ids } });
+  return (
+    <h3
+      ref={setNodeRef}
+      {...listeners}
+      className={css.groupHead}
+      title="Drag the whole group onto a shelf"
+      style={
+        transform ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 } : undefined
+      }
+    >
+      {href ? <Link href={href}>{name}</Link> : name}
+    </h3>
   );
 }
 
