@@ -4,14 +4,21 @@ import { newId } from '../src/records/db';
 import { openingOf } from '../src/records/openings';
 import { addPhoto } from '../src/records/photos';
 import type { Store } from '../src/records/store';
-import { noteJob } from '../src/records/today';
+import { noteJob, todayIn } from '../src/records/today';
+import { wallChoices } from '../src/records/wall';
 import type { PaintedPiece } from './paint';
 import { sceneOf } from './scene';
 
 const JOB = 'Pictures painted';
 
-/** A piece that still has no picture of what a firing made of it. */
+/**
+ * Pieces that still have no picture of what a firing made of them, those on screen first: what Today doubts,
+ * then what the wall shows when it is opened, then the rest.
+ */
 async function unpainted(base: Db): Promise<{ firing_id: string; piece_id: string }[]> {
+  const [today, wall] = await Promise.all([todayIn(base, new Date()), wallChoices(base)]);
+  const [first] = wall;
+  const doubted = today.weak.map(({ id }) => id);
   return base('firing_piece as fp')
     .join('firing as f', 'f.id', 'fp.firing_id')
     .leftJoin(
@@ -20,7 +27,11 @@ async function unpainted(base: Db): Promise<{ firing_id: string; piece_id: strin
     )
     .whereNull('ph.id')
     .where('fp.state', 'read')
-    .orderBy(['f.planned_on', 'fp.place'])
+    .orderByRaw(
+      `exists (select 1 from zone as z where z.piece_id = fp.piece_id and z.firing_id = fp.firing_id
+        and z.entry_id in (?)) desc, (f.cone = ? and f.atmosphere = ?) desc, f.planned_on, fp.place`,
+      [doubted.length ? doubted : [''], first?.cone ?? '', first?.atmosphere ?? ''],
+    )
     .select('fp.firing_id', 'fp.piece_id');
 }
 

@@ -18,8 +18,8 @@ export function CoolingWords({
     <p suppressHydrationWarning>
       {estimated && (
         <>
-          Inside by now about <b className="figures">{degrees(inside.celsius, fahrenheit)}</b> (
-          {degrees(inside.low, fahrenheit)} to {degrees(inside.high, fahrenheit)}), as it cooled so far.{' '}
+          Inside by now about <b>{degrees(inside.celsius, fahrenheit)}</b> ({degrees(inside.low, fahrenheit)}{' '}
+          to {degrees(inside.high, fahrenheit)}), as it cooled so far.{' '}
         </>
       )}
       {cracked ? 'Below 200 °C: may be cracked.' : `Safe to crack (200 °C) ${clockWords(crack, now)}.`}{' '}

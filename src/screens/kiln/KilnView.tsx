@@ -37,10 +37,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
   const [open, setOpen] = useState<'plan' | 'kiln' | 'part' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
   const live = firings.filter(({ state }) => state === 'firing' || state === 'cooling' || state === 'open');
-  const packs = firings
-    .filter(({ cones }) => cones.length > 0)
-    .slice(0, PACKS)
-    .reverse();
+  const packs = firings.filter(({ cones }) => cones.length > 0).slice(0, PACKS);
   const marks = useMemo(
     () =>
       parts
@@ -106,7 +103,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
                 No witness cones yet. After a firing they are turned to the bend you see.
               </p>
             ) : (
-              <ol className={css.packs} tabIndex={0} aria-label="Witness cones, newest last">
+              <ol className={css.packs} tabIndex={0} aria-label="Witness cones, newest first">
                 {packs.map((firing) => (
                   <li key={firing.id}>
                     <Link

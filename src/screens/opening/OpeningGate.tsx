@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import type { Firing } from '@/records/firings';
 import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
 import { useAct } from '@/ui/useAct';
 import type { FiringLog } from '@/records/live';
 import { openKiln } from '../firingLog/actions';
@@ -12,6 +13,7 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
   const { act, busy, faults } = useAct();
   return (
     <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} />
       <h1>
         {firing.kilnName} {firing.number}
       </h1>
