@@ -4,7 +4,8 @@ const floors = ['app', 'screens', 'ui', 'door', 'collector', 'records', 'simulat
 const down = floors.slice(1).map((floor, i) => ({
   name: `${floor}-looks-up`,
   severity: 'error',
-  from: { path: `^src/${floor}/` },
+  // A test may reach up: the stand-in kilns are tried through the driver that will use them.
+  from: { path: `^src/${floor}/`, pathNot: '\\.test\\.ts$' },
   to: { path: floors.slice(0, i + 1).map((above) => `^src/${above}/`) },
 }));
 

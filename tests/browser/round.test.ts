@@ -33,6 +33,11 @@ test('a technician plans the crazing ladder with twins and a control, prints she
   await page.reload();
   await expect(cup.getByRole('checkbox', { name: 'Silica is in A5' })).toBeChecked();
 
+  const sheet = await page.request.get((await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  const bench = await readPdf(await sheet.body());
+  expect(bench.text).toContain('Respirator on');
+  expect(bench.text).toMatch(/all together, to check/);
+
   await page.goto(`${url}/labels`);
   await page.waitForLoadState('networkidle');
   await page.getByLabel('Labels down').fill('2');
@@ -73,10 +78,17 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
   await page.getByRole('button', { name: /^A1: / }).click();
   await expect(page.getByRole('button', { name: /^A1: / })).toHaveAttribute('aria-pressed', 'true');
 
+  await page.getByRole('radio', { name: 'Tests of your own choice' }).click();
+  await expect(page.getByText('Add the first test.')).toBeVisible();
+  await choose(page, 'Glaze under', 'Sleeper');
+  await choose(page, 'Glaze over', 'Ash Tip');
+  await page.getByRole('button', { name: 'Add this test' }).click();
+  await expect(page.getByRole('button', { name: /^A1: Ash Tip over Sleeper/ })).toBeVisible();
+
   await page.getByRole('radio', { name: 'Between two glazes' }).click();
   await page.getByLabel('Steps, ends counted').fill('2000');
   await choose(page, 'Corner B', 'Sleeper');
-  await expect(page.getByText(/4000 tests: more than 1000/)).toBeVisible();
+  await expect(page.getByText(/2000 tests: more than 1000/)).toBeVisible();
   await page.getByLabel('Steps, ends counted').fill('5');
   await expect(page.getByRole('button', { name: /^A2: 75 % Lamp Clear, 25 % Sleeper/ })).toBeVisible();
 });

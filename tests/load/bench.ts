@@ -7,6 +7,7 @@ import { random } from '../../demo/random';
 import { analyse } from '../../src/core/chemistry';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
+import { layOut } from '../../src/core/rounds';
 import { newId, type Db } from '../../src/records/db';
 import { firingById } from '../../src/records/firings';
 import { fitTiles } from '../../src/records/fitTiles';
@@ -179,8 +180,29 @@ function heat(): void {
   console.log(`heat work of 600 readings: ${((performance.now() - start) / 20).toFixed(1)} ms`);
 }
 
+/** A round of nearly a thousand cells laid out, recipes and all. */
+function rounds(): void {
+  const glazes = ['A', 'B', 'C'].map((id) => ({
+    ...{ id, name: id, colour: '#777777' },
+    lines: [
+      { material: 'Soda feldspar', amount: 40 },
+      { material: `Kaolin ${id}`, amount: 30 },
+      { material: 'Silica', amount: 30 },
+    ],
+  }));
+  const ask = {
+    ...{ kind: 'triaxial' as const, glazes: ['A', 'B', 'C'], bodies: [], steps: 44, columns: 1, rows: 1 },
+    ...{ singlesTwice: false, additions: [], most: 1, tests: [] },
+  };
+  const start = performance.now();
+  const laid = layOut(ask, glazes);
+  const count = typeof laid === 'string' ? laid : laid.plan.cells.length;
+  console.log(`a round of ${count} cells: ${(performance.now() - start).toFixed(1)} ms`);
+}
+
 async function main(): Promise<void> {
   heat();
+  rounds();
   chemistry();
   const facts = await studio();
   await yearOfReadings(facts);

@@ -1,4 +1,15 @@
 export {
+  bodiesVary,
+  GLAZES_OF,
+  isBlend,
+  layOut,
+  ROUND_KINDS,
+  type LaidOut,
+  type NamedRecipe,
+  type RoundKind,
+  type RoundQuestion,
+} from './ask';
+export {
   additionLadder,
   crazingRound,
   fourCorners,

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
-import { batchOf, drySpecificGravity, dryPerMl, normalise } from '@/core/recipe';
-import { pourPlan, SMALLEST_POUR, type PourPlan } from '@/core/rounds';
+import { batchOf } from '@/core/recipe';
+import { SMALLEST_POUR } from '@/core/rounds';
 import type { StudioMaterial } from '@/records/materials';
 import type { NewestRecipe } from '@/records/recipes';
 import type { Round, RoundCell } from '@/records/rounds';
@@ -13,6 +13,7 @@ import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKept } from '@/ui/useKept';
 import { timesWords } from '@/core/coats';
+import { pourFor, USUAL_GRAVITY } from './pouring';
 import css from './rounds.module.css';
 
 interface Props {
@@ -57,6 +58,7 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
         <h1>{round.name}: bench sheet</h1>
         <span className="no-print">
           <LinkButton href={`/rounds/${round.id}`}>The round</LinkButton>
+          <LinkButton href={pdfAddress(round.id, way, kept)}>PDF</LinkButton>
           <PrintButton>Print</PrintButton>
         </span>
       </div>
@@ -94,6 +96,13 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
       )}
     </>
   );
+}
+
+/** Where the same sheet lies as a PDF. */
+function pdfAddress(roundId: string, way: Kept['way'], { grams, ml, gravity }: Kept): string {
+  const asked = new URLSearchParams({ way, grams: String(grams), ml: String(ml) });
+  for (const [id, value] of Object.entries(gravity)) asked.set(`gravity.${id}`, String(value));
+  return `/api/v1/rounds/${roundId}/bench?${asked}`;
 }
 
 interface TickState {
@@ -220,8 +229,8 @@ interface PouringProps {
 }
 
 function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
-  const gravityOf = (id: string) => kept.gravity[id] ?? 1.45;
-  const plan = attempt(cells, corners, book, gravityOf, kept.ml);
+  const gravityOf = (id: string) => kept.gravity[id] ?? USUAL_GRAVITY;
+  const plan = pourFor(cells, corners, book, gravityOf, kept.ml);
   const nameOf = (id: string) => corners.find((corner) => corner.glazeId === id)?.name ?? id;
   return (
     <>
@@ -279,23 +288,4 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
       )}
     </>
   );
-}
-
-function attempt(
-  cells: readonly RoundCell[],
-  corners: readonly NewestRecipe[],
-  book: MaterialBook,
-  gravityOf: (id: string) => number,
-  ml: number,
-): PourPlan | string {
-  try {
-    const slops = corners.map(({ glazeId, lines }) => {
-      const dry = drySpecificGravity(lines, book);
-      const onTop = normalise(lines).reduce((sum, line) => sum + line.amount, 0) / 100;
-      return { name: glazeId, basePerMl: dryPerMl(gravityOf(glazeId), dry) / onTop };
-    });
-    return pourPlan(cells, slops, ml);
-  } catch (error) {
-    return `It cannot be poured: ${(error as Error).message}.`;
-  }
 }

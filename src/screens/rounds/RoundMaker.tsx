@@ -7,7 +7,16 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
 import { formShape } from '@/core/coats';
 import { CONES } from '@/core/firing';
-import { loadsOf, needsOf, provedBy, type Cell } from '@/core/rounds';
+import {
+  bodiesVary,
+  isBlend,
+  loadsOf,
+  needsOf,
+  provedBy,
+  ROUND_KINDS,
+  type Cell,
+  type NamedRecipe,
+} from '@/core/rounds';
 import type { KnownStack } from '@/records/rounds';
 import { Choice } from '@/ui/Choice';
 import { Faults } from '@/ui/Faults';
@@ -17,21 +26,10 @@ import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { WordField } from '@/ui/WordField';
 import { layOutRound } from './actions';
-import {
-  bodiesOf,
-  FIRST_SETUP,
-  isBlend,
-  KINDS,
-  knownOf,
-  named,
-  planOf,
-  severalAtOnce,
-  type Kind,
-  type NamedRecipe,
-  type Setup,
-} from './setup';
+import { FIRST_SETUP, KINDS, knownOf, named, type Setup } from './setup';
 import { Tray } from './Tray';
 import { TrayCell } from './TrayCell';
+import { usePlan } from './usePlan';
 import { Varies } from './Varies';
 import css from './rounds.module.css';
 
@@ -45,17 +43,17 @@ interface Props {
 /** A round in one page, left to right: the question, what varies, what stays, and the tray as it will stand. */
 export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
   const router = useRouter();
-  const [setup, setSetup, , drop] = useKept<Setup>('jiten.round', FIRST_SETUP);
+  const [kept, setSetup, , drop] = useKept<Setup>('jiten.round', FIRST_SETUP);
+  // What was kept by an earlier version may lack a field.
+  const setup = useMemo(() => ({ ...FIRST_SETUP, ...kept }), [kept]);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const id = useRef(ulid());
   const { act, busy, faults } = useAct();
   const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const chosenBodies = setup.bodies.filter((one) => bodies.some((body) => body.id === one));
   const bodyId = chosenBodies[0] ?? bodies[0]?.id ?? '';
-  const plan = useMemo(() => planOf(setup, glazes, setup.bodies), [setup, glazes]);
+  const { plan, aliases } = usePlan(setup, glazes);
   const cells = typeof plan === 'string' ? [] : plan.cells;
-  const bodiesVary = bodiesOf(setup.kind);
-  const aliases = useMemo(() => aliasesOf(setup, glazes), [setup, glazes]);
   const proofOf = (cell: Cell) => knownOf(cell, cell.body ?? bodyId, setup, known);
   const isOut = (cell: Cell) => {
     const proof = proofOf(cell);
@@ -72,11 +70,10 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
   };
   const save = async () => {
     if (typeof plan === 'string' || inside.length === 0) return;
+    const first = glazes.find((glaze) => glaze.id === Object.keys(inside[0]!.parts)[0]);
     const draft = {
       id: id.current,
-      name:
-        setup.name ||
-        `${KINDS[setup.kind]}: ${glazes.find((glaze) => glaze.id === setup.glazes[0])?.name ?? ''}`,
+      name: setup.name || [KINDS[setup.kind], first?.name].filter(Boolean).join(': '),
       kind: setup.kind,
       setup,
       shape: plan.shape,
@@ -89,7 +86,7 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
       cone: setup.cone,
       atmosphere: setup.atmosphere,
       dueOn: setup.dueOn,
-      colour: glazes.find((glaze) => glaze.id === setup.glazes[0])?.colour ?? '#888888',
+      colour: first?.colour ?? '#888888',
       cells: inside.map((cell) => ({
         label: cell.label,
         row: cell.row,
@@ -113,7 +110,7 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
       <h1>What do you want to know?</h1>
       <div className={css.maker}>
         <div className={css.kinds} role="radiogroup" aria-label="Question">
-          {(Object.keys(KINDS) as Kind[]).map((kind) => (
+          {ROUND_KINDS.map((kind) => (
             <button
               key={kind}
               type="button"
@@ -134,7 +131,7 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
             onChange={(name) => change({ name })}
             fault={of('name')}
           />
-          {!bodiesVary && (
+          {!bodiesVary(setup.kind) && (
             <Choice
               label="Clay"
               options={bodies.map((body) => body.name)}
@@ -247,17 +244,6 @@ export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
       </div>
     </>
   );
-}
-
-/** What a fraction of several things at once cannot tell apart. */
-function aliasesOf(setup: Setup, glazes: readonly NamedRecipe[]): readonly string[] {
-  if (setup.kind !== 'factorial' || typeof planOf(setup, glazes, setup.bodies) === 'string') return [];
-  const chosen = setup.glazes.filter((one) => glazes.some((glaze) => glaze.id === one));
-  return severalAtOnce(
-    setup,
-    chosen.map((name) => ({ name })),
-    setup.bodies,
-  ).aliases;
 }
 
 function Total({ name, value }: { name: string; value: string }) {

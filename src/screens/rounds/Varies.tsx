@@ -7,7 +7,9 @@ import TextField from '@mui/material/TextField';
 import { BUILT_IN } from '@/core/chemistry';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
-import { bodiesOf, GLAZES_OF, type NamedRecipe, type Setup } from './setup';
+import { bodiesVary, GLAZES_OF, type NamedRecipe } from '@/core/rounds';
+import { FreeTests } from './FreeTests';
+import type { Setup } from './setup';
 import css from './rounds.module.css';
 
 interface Props {
@@ -53,7 +55,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
           />
         ))
       )}
-      {bodiesOf(setup.kind) && (
+      {bodiesVary(setup.kind) && (
         <Autocomplete
           multiple
           options={bodies.map((body) => body.id)}
@@ -64,6 +66,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
           renderInput={(params) => <TextField {...params} label="Clays" />}
         />
       )}
+      {setup.kind === 'free' && <FreeTests {...{ setup, change, glazes }} />}
       {stepped && (
         <NumberField
           label={

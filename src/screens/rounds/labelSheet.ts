@@ -1,7 +1,5 @@
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
+import { openPdf } from './pdf';
 
 /** One label: what is written under the foot, and where its QR leads. */
 export interface Label {
@@ -27,21 +25,13 @@ export const PLAIN_SHEET: LabelSheet = { columns: 3, rows: 8, top: 12, left: 8, 
 
 const A4 = { width: 210, height: 297 };
 const MM = 72 / 25.4;
-const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin';
 
 /**
  * Labels as a PDF, in the order given, sheet by sheet: a QR on the left, the number large beside it, the code
  * and what it is below.
  */
 export async function labelPdf(labels: readonly Label[], sheet: LabelSheet): Promise<Buffer> {
-  const [plain, bold] = await Promise.all(
-    [400, 600].map((weight) => readFile(join(process.cwd(), `${FONTS}-${weight}-normal.woff`))),
-  );
-  const pdf = new PDFDocument({ size: 'A4', margin: 0, autoFirstPage: false, info: { Title: 'Labels' } });
-  const chunks: Buffer[] = [];
-  pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = new Promise((done) => pdf.on('end', done));
-  pdf.registerFont('plain', plain!).registerFont('bold', bold!);
+  const { pdf, finish } = await openPdf('Labels');
   const width = (A4.width - 2 * sheet.left - (sheet.columns - 1) * sheet.gap) / sheet.columns;
   const height = (A4.height - 2 * sheet.top - (sheet.rows - 1) * sheet.gap) / sheet.rows;
   const each = sheet.columns * sheet.rows;
@@ -53,9 +43,7 @@ export async function labelPdf(labels: readonly Label[], sheet: LabelSheet): Pro
     await drawLabel(pdf, label, x * MM, y * MM, width * MM, height * MM);
   }
   if (labels.length === 0) pdf.addPage().font('plain').fontSize(12).text('No pieces to label.', 40, 40);
-  pdf.end();
-  await ended;
-  return Buffer.concat(chunks);
+  return finish();
 }
 
 async function drawLabel(

@@ -1,6 +1,7 @@
 import type { RoundCell } from '@/records/rounds';
 import { isLate, stepsOf, trendsOf } from './progress';
-import { FIRST_SETUP, knownOf, named, planOf, severalAtOnce, type NamedRecipe, type Setup } from './setup';
+import { factorialRound, layOut, type NamedRecipe } from '@/core/rounds';
+import { FIRST_SETUP, knownOf, named, type Setup } from './setup';
 import { suggestTests } from './suggest';
 
 const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5FA${n}`;
@@ -15,8 +16,10 @@ const glaze = (
   lines,
 });
 const GLAZES = [glaze(1, 'Limewash'), glaze(2, 'Sleeper'), glaze(3, 'Jar', null)];
-const plan = (setup: Partial<Setup>, bodies: readonly string[] = ['b']) =>
-  planOf({ ...FIRST_SETUP, ...setup }, GLAZES, bodies);
+const plan = (setup: Partial<Setup>) => {
+  const laid = layOut({ ...FIRST_SETUP, bodies: ['b'], ...setup }, GLAZES);
+  return typeof laid === 'string' ? laid : laid.plan;
+};
 
 describe('the page where a round is made', () => {
   test.each([
@@ -26,6 +29,8 @@ describe('the page where a round is made', () => {
     [{ kind: 'line', glazes: [id(1), id(3)] }, /Jar has no recipe/],
     [{ kind: 'clays', glazes: [id(1)] }, /at least two clays/],
     [{ kind: 'coats', glazes: [id(1)], steps: 10_000 }, /10000 tests: more than 1000/],
+    [{ kind: 'line', glazes: [id(1), id(2)], steps: 2000 }, /^2000 tests/],
+    [{ kind: 'free', tests: [] }, 'Add the first test.'],
     [{ kind: 'line', glazes: [id(1), id(2)], steps: 1 }, /steps must be a whole number/],
     [{ kind: 'ladder', glazes: [id(1)], additions: [{ material: ' ', step: 1 }] }, /what is added/],
   ] as const)('%j is answered in words', (setup, words) =>
@@ -43,10 +48,23 @@ describe('the page where a round is made', () => {
     ]);
   });
 
+  test('a free round takes any tests, each as it was put together', () => {
+    const stack = [
+      { glaze: id(1), times: 2 },
+      { glaze: id(3), times: 1 },
+    ];
+    const laid = plan({ kind: 'free', tests: [{ stack }, { stack: stack.slice(0, 1) }] });
+    if (typeof laid === 'string') throw new Error(laid);
+    expect(laid.cells.map((cell) => named(cell.words, GLAZES))).toEqual([
+      'Jar over Limewash twice',
+      'Limewash twice',
+    ]);
+  });
+
   test('several things at once are balanced, and a fraction says what it cannot tell apart', () => {
     const corners = GLAZES.slice(0, 2).map(({ id: name }) => ({ name }));
-    expect(severalAtOnce({ most: 8 }, corners, ['x', 'y'])).toMatchObject({ aliases: [] });
-    const half = severalAtOnce({ most: 4 }, corners, ['x', 'y']);
+    expect(factorialRound(corners, ['x', 'y'], [1, 2], 8)).toMatchObject({ aliases: [] });
+    const half = factorialRound(corners, ['x', 'y'], [1, 2], 4);
     expect(half.plan.cells).toHaveLength(4);
     expect(half.aliases.join()).toMatch(/coats/);
   });

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { currentMember } from '@/door';
+import { db } from '@/records/db';
+import { NotThere } from '@/records/faults';
+import { studioBook } from '@/records/materials';
+import { newestRecipes } from '@/records/recipes';
+import { roundPage } from '@/records/rounds';
+import { benchPdf } from '@/screens/rounds/benchPdf';
+import { USUAL_GRAVITY } from '@/screens/rounds/pouring';
+
+const schema = z.object({
+  way: z.enum(['by weight', 'by volume']).catch('by weight'),
+  grams: z.coerce.number().positive().max(100_000).catch(100),
+  ml: z.coerce.number().positive().max(10_000).catch(60),
+});
+const gravity = z.coerce.number().gt(1).lt(2.5).catch(USUAL_GRAVITY);
+
+/** The bench sheet of a round as a PDF, by weight or by volume as the page has it. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ id: string }> },
+): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const page = await roundPage(db(), (await params).id).catch((error) => {
+    if (error instanceof NotThere) return null;
+    throw error;
+  });
+  if (!page) return new Response('This round is not there.', { status: 404 });
+  const asked = new URL(request.url).searchParams;
+  const [book, recipes] = await Promise.all([studioBook(db()), newestRecipes(db())]);
+  const inIt = new Set(page.cells.flatMap((cell) => Object.keys(cell.parts)));
+  const pdf = await benchPdf(
+    page.round,
+    page.cells,
+    recipes.filter(({ glazeId }) => inIt.has(glazeId)),
+    book,
+    {
+      ...schema.parse(Object.fromEntries(asked)),
+      gravityOf: (id) => gravity.parse(asked.get(`gravity.${id}`) ?? undefined),
+    },
+  );
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': `inline; filename="bench-round-${page.round.number}.pdf"`,
+    },
+  });
+}
