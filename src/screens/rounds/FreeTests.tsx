@@ -33,7 +33,7 @@ export function FreeTests({ setup, change, glazes }: Props) {
   const nameOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.name ?? '?';
   return (
     <>
-      <div className={css.pair}>
+      <div className={css.pair} style={{ gridTemplateColumns: '1.7fr 1fr' }}>
         <Choice label="Glaze under" options={names} value={under} onChange={setUnder} />
         <Choice
           label="Dips under"
