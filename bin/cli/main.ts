@@ -3,7 +3,9 @@ import type { ZodError } from 'zod';
 import { analyse } from './analyse';
 import { batch } from './batch';
 import { blend } from './blend';
+import { colour } from './colour';
 import { cone } from './cone';
+import { contrast } from './contrast';
 import { fit } from './fit';
 import { heatwork } from './heatwork';
 import { zones } from './zones';
@@ -11,7 +13,17 @@ import { zones } from './zones';
 /** A command: checks its input, then answers with plain data. */
 export type Command = (input: unknown) => { readonly faults: ZodError } | { readonly answer: unknown };
 
-const COMMANDS: Readonly<Record<string, Command>> = { analyse, fit, batch, blend, zones, cone, heatwork };
+const COMMANDS: Readonly<Record<string, Command>> = {
+  analyse,
+  fit,
+  batch,
+  blend,
+  zones,
+  cone,
+  heatwork,
+  contrast,
+  colour,
+};
 
 function main([name]: readonly string[]): number {
   const command = name === undefined ? undefined : COMMANDS[name];

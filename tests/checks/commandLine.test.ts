@@ -86,3 +86,46 @@ test('cone and heatwork answer as the contract says', () => {
     coneIndex: null,
   });
 });
+
+// R. A. Fisher, The Design of Experiments (1935); Sharma, Wu and Dalal (2005), from memory.
+test('contrast and colour answer as the contract says', () => {
+  const tea = answer('contrast', {
+    table: [
+      [3, 1],
+      [1, 3],
+    ],
+  });
+  expect(tea.fisherTwoSided).toBeCloseTo(0.4857, 4);
+  expect(tea).toMatchObject({ oddsRatio: 9, riskDifference: 0.5 });
+  expect(
+    answer('contrast', {
+      table: [
+        [0, 5],
+        [5, 0],
+      ],
+    }),
+  ).toMatchObject({ oddsRatio: 0, interval: [0, expect.any(Number)] });
+  expect(
+    answer('contrast', {
+      strata: [
+        [
+          [1, 2],
+          [3, 4],
+        ],
+        [
+          [2, 1],
+          [4, 3],
+        ],
+      ],
+    }).mantelHaenszel,
+  ).toBeGreaterThan(0);
+  expect(spawnSync(JITEN, ['contrast'], { input: '{"table":[[1,2],[3,-1]]}', encoding: 'utf8' }).stderr).toBe(
+    'table[1][1]: must be ≥ 0\n',
+  );
+  const pair = { a: { l: 50, a: 2.6772, b: -79.7751 }, b: { l: 50, a: 0, b: -82.7485 } };
+  expect(answer('colour', pair).deltaE00).toBeCloseTo(2.0425, 4);
+  expect(answer('colour', { a: '#ffffff', b: '#FFFFFF' })).toEqual({ deltaE00: 0 });
+  expect(
+    spawnSync(JITEN, ['colour'], { input: '{"a":"red","b":"#000000"}', encoding: 'utf8' }).stderr,
+  ).toMatch(/^a: must be "#rrggbb"/);
+});

@@ -2,3 +2,12 @@ export { agreementOf, COLOUR_TOLERANCE, type Agreement, type Seen } from './agre
 export { DEFECTS, defectName, defectOf, type Defect, type DefectId, type LookGroup } from './defects';
 export { FATES, MOVEMENTS, PLACES, SURFACES, type Fate, type Place } from './words';
 export { colourWords, describe, movementWords, type Description } from './describe';
+export {
+  contrastOf,
+  fisherTwoSided,
+  mantelHaenszel,
+  oddsInterval,
+  together,
+  type Contrast,
+  type Table,
+} from './contrast';

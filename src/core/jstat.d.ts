@@ -3,6 +3,6 @@ declare module 'jstat' {
     inv(probability: number, freedom: number): number;
     cdf(value: number, freedom: number): number;
   }
-  const jstat: { readonly studentt: Distribution };
+  const jstat: { readonly studentt: Distribution; gammaln(x: number): number };
   export default jstat;
 }

@@ -1,0 +1,135 @@
+import jstat from 'jstat';
+
+/**
+ * Counts of two groups with and without something: `[[a, b], [c, d]]`, the first group with and without it,
+ * then the second. Whole numbers ≥ 0.
+ */
+export type Table = readonly [readonly [number, number], readonly [number, number]];
+
+/** What a table says. */
+export interface Contrast {
+  /** Chance of a table as unlikely as this one or more, were the groups alike. */
+  readonly fisherTwoSided: number;
+  /** ad / bc; null where that is undefined. */
+  readonly oddsRatio: number | null;
+  /** Exact conditional 95 % interval of the odds ratio; its upper end is null when it has none. */
+  readonly interval: readonly [number, number | null];
+  /** Share in the first group less share in the second; null when a group is empty. */
+  readonly riskDifference: number | null;
+}
+
+/** Tables no likelier than this count as as unlikely as the one seen, in the rounding of sums. */
+const AS_UNLIKELY = 1 + 1e-7;
+
+function logChoose(n: number, k: number): number {
+  return jstat.gammaln(n + 1) - jstat.gammaln(k + 1) - jstat.gammaln(n - k + 1);
+}
+
+/** ln of the weight of each first cell that the margins allow, at an odds ratio of 1. */
+function weightsOf([[a, b], [c, d]]: Table): { readonly low: number; readonly logs: readonly number[] } {
+  const [first, second, having] = [a + b, c + d, a + c];
+  const low = Math.max(0, having - second);
+  const high = Math.min(first, having);
+  return {
+    low,
+    logs: Array.from(
+      { length: high - low + 1 },
+      (_, i) => logChoose(first, low + i) + logChoose(second, having - low - i),
+    ),
+  };
+}
+
+/** The chances of each first cell at an odds ratio of e^`logOdds`. */
+function chances(logs: readonly number[], logOdds: number): number[] {
+  const tilted = logs.map((log, i) => log + i * logOdds);
+  const most = Math.max(...tilted);
+  const parts = tilted.map((log) => Math.exp(log - most));
+  const all = parts.reduce((sum, part) => sum + part, 0);
+  return parts.map((part) => part / all);
+}
+
+/**
+ * Fisher's exact test, two-sided: the sum of all tables with the same margins that are no likelier than the one
+ * seen.
+ *
+ * Source: R. A. Fisher, The Design of Experiments (1935).
+ *
+ * @example fisherTwoSided([[3, 1], [1, 3]]) // 0.4857
+ */
+export function fisherTwoSided(table: Table): number {
+  const { low, logs } = weightsOf(table);
+  const all = chances(logs, 0);
+  const seen = all[table[0][0] - low]!;
+  return Math.min(
+    1,
+    all.filter((chance) => chance <= seen * AS_UNLIKELY).reduce((sum, chance) => sum + chance, 0),
+  );
+}
+
+/**
+ * Exact conditional interval of an odds ratio: the ratios at which a first cell as large as the one seen, or as
+ * small, has half of what is left of the confidence.
+ *
+ * @param confidence 0 to 1
+ */
+export function oddsInterval(table: Table, confidence = 0.95): readonly [number, number | null] {
+  const { low, logs } = weightsOf(table);
+  const at = table[0][0] - low;
+  const tail = (1 - confidence) / 2;
+  const sum = (from: number, to: number, logOdds: number) =>
+    chances(logs, logOdds)
+      .slice(from, to)
+      .reduce((all, chance) => all + chance, 0);
+  const lower = at === 0 ? 0 : Math.exp(crossing((odds) => sum(at, logs.length, odds) - tail));
+  const upper = at === logs.length - 1 ? null : Math.exp(crossing((odds) => tail - sum(0, at + 1, odds)));
+  return [lower, upper];
+}
+
+/** Where a rising function of ln(odds) passes nought. */
+function crossing(rising: (logOdds: number) => number): number {
+  let [low, high] = [-60, 60];
+  for (let i = 0; i < 100; i++) {
+    const middle = (low + high) / 2;
+    if (rising(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Everything one table says. */
+export function contrastOf(table: Table): Contrast {
+  const [[a, b], [c, d]] = table;
+  return {
+    fisherTwoSided: fisherTwoSided(table),
+    oddsRatio: b * c === 0 ? null : (a * d) / (b * c),
+    interval: oddsInterval(table),
+    riskDifference: a + b === 0 || c + d === 0 ? null : a / (a + b) - c / (c + d),
+  };
+}
+
+/**
+ * The odds ratio pooled over strata, so that what differs between them does not stand in for what is asked.
+ *
+ * Source: N. Mantel and W. Haenszel, J. Natl. Cancer Inst. 22 (1959).
+ *
+ * @returns null where no stratum has the second product
+ */
+export function mantelHaenszel(strata: readonly Table[]): number | null {
+  const full = strata.filter(([[a, b], [c, d]]) => a + b + c + d > 0);
+  const sum = (of: (table: Table) => number) =>
+    full.reduce((all, table) => {
+      const [[a, b], [c, d]] = table;
+      return all + of(table) / (a + b + c + d);
+    }, 0);
+  const against = sum(([[, b], [c]]) => b * c);
+  return against === 0 ? null : sum(([[a], [, d]]) => a * d) / against;
+}
+
+/** All strata as one table, differences between them forgotten. */
+export function together(strata: readonly Table[]): Table {
+  const cell = (row: 0 | 1, column: 0 | 1) => strata.reduce((sum, table) => sum + table[row][column], 0);
+  return [
+    [cell(0, 0), cell(0, 1)],
+    [cell(1, 0), cell(1, 1)],
+  ];
+}
