@@ -19,7 +19,7 @@ import { endFiring, startFiring } from '../firingLog/actions';
 import { FiringLogView } from '../firingLog/FiringLogView';
 import { LoadMap } from '../load/LoadMap';
 import { FiringForm } from './FiringForm';
-import css from './firings.module.css';
+import page from '@/ui/page.module.css';
 
 interface Props {
   readonly firing: Firing;
@@ -66,7 +66,7 @@ export function FiringView({
   return (
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />
-      <div className={css.titleRow}>
+      <div className={page.titleRow}>
         <h1>
           {firing.kilnName} <span className="figures">{firing.number}</span>
         </h1>
@@ -104,8 +104,8 @@ export function FiringView({
           }}
         />
       )}
-      <div className={css.columns} data-hot={firing.state !== 'loading' || undefined}>
-        <aside className={css.margin}>
+      <div className={page.columns} data-hot={firing.state !== 'loading' || undefined}>
+        <aside className={page.margin}>
           {caution && (
             <>
               <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>

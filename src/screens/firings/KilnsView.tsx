@@ -8,6 +8,7 @@ import type { Kiln } from '@/records/kilns';
 import type { Programme } from '@/records/programmes';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
+import page from '@/ui/page.module.css';
 import css from './firings.module.css';
 import { FiringForm, firstPlan } from './FiringForm';
 import { FiringTable } from './FiringTable';
@@ -33,9 +34,9 @@ export function KilnsView({
   return (
     <>
       <GuideWords first={kilns[0]?.name ?? 'Kilns'} last={kilns.at(-1)?.name} />
-      <div className={css.titleRow}>
+      <div className={page.titleRow}>
         <h1>Kilns</h1>
-        <span className={css.acts}>
+        <span className={page.acts}>
           <LinkButton href="/kilns/queue">Queue and calendar</LinkButton>
           <LinkButton href="/kilns/programmes">Programmes</LinkButton>
           {mayPlan && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}

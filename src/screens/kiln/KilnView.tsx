@@ -19,6 +19,7 @@ import { strikePart } from './actions';
 import { DriftChart } from './DriftChart';
 import { PartForm } from './PartForm';
 import { driftWords } from './words';
+import page from '@/ui/page.module.css';
 import css from './kiln.module.css';
 
 interface Props extends KilnPage {
@@ -49,13 +50,13 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
   return (
     <>
       <GuideWords first={kiln.name} />
-      <div className={css.titleRow}>
+      <div className={page.titleRow}>
         <h1>{kiln.name}</h1>
         <p className="quiet">
           {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below {kiln.openBelow} °C,{' '}
           {kiln.controller ? 'read by its controller' : 'read by hand'}
         </p>
-        <span className={css.acts}>
+        <span className={page.acts}>
           {mayMend && <Button onClick={() => toggle('kiln')}>Change this kiln</Button>}
           {mayPlan && (
             <Button variant="contained" onClick={() => toggle('plan')}>
@@ -74,8 +75,8 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           onSaved={(id) => router.push(`/firings/${id}`)}
         />
       )}
-      <div className={css.columns}>
-        <aside className={css.margin}>
+      <div className={page.columns}>
+        <aside className={page.margin}>
           <h3>In it now</h3>
           {live.length === 0 && <p className="quiet">At rest.</p>}
           {live.map((firing) => (

@@ -24,6 +24,7 @@ import { WordField } from '@/ui/WordField';
 import { hours } from '../firingLog/clock';
 import { LogChart, type ChartLog } from '../firingLog/LogChart';
 import { keepProgramme } from './actions';
+import page from '@/ui/page.module.css';
 import css from './programmes.module.css';
 
 export interface ProgrammeDraft {
@@ -144,7 +145,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
           <Faults faults={faults.filter(({ field }) => field === '' || field === 'programme.segments')} />
         )}
         {mayWrite && (
-          <div className={css.acts}>
+          <div className={page.acts}>
             <Button type="submit" variant="contained" disabled={busy || !sound}>
               Save this programme
             </Button>

@@ -11,6 +11,7 @@ import { LinkButton } from '@/ui/LinkButton';
 import { hours } from '../firingLog/clock';
 import { ProgrammeEditor, type ProgrammeDraft } from './ProgrammeEditor';
 import { reachedWords } from './reachedWords';
+import page from '@/ui/page.module.css';
 import css from './programmes.module.css';
 
 interface Props {
@@ -33,9 +34,9 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
   return (
     <>
       <GuideWords first={programmes[0]?.name ?? 'Programmes'} last={programmes.at(-1)?.name} />
-      <div className={css.titleRow}>
+      <div className={page.titleRow}>
         <h1>Programmes</h1>
-        <span className={css.acts}>
+        <span className={page.acts}>
           <LinkButton href="/kilns">Kilns</LinkButton>
           {mayWrite && (
             <Button

@@ -17,6 +17,7 @@ import { moveFiring, newFeed } from './actions';
 import { Calendar } from './Calendar';
 import { HoursForm } from './HoursForm';
 import { aboutTime } from './aboutTime';
+import page from '@/ui/page.module.css';
 import css from './queue.module.css';
 
 interface Props extends Queue {
@@ -62,9 +63,9 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
   return (
     <>
       <GuideWords first="Queue" />
-      <div className={css.titleRow}>
+      <div className={page.titleRow}>
         <h1>Queue and calendar</h1>
-        <span className={css.acts}>
+        <span className={page.acts}>
           <LinkButton href="/kilns">Kilns</LinkButton>
           {mayPlan && <Button onClick={() => setSetting(!setting)}>Studio hours</Button>}
         </span>
