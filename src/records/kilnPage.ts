@@ -25,7 +25,7 @@ export interface KilnPage {
 }
 
 /** Days since 1970 of a "YYYY-MM-DD". */
-export function dayNumber(day: string): number {
+function dayNumber(day: string): number {
   return Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
 }
 

@@ -55,7 +55,7 @@ export interface Queue {
 }
 
 /** The start of a planned firing in the studio's time. */
-export function startOf({ plannedOn, startsAt }: Pick<Firing, 'plannedOn' | 'startsAt'>): Date {
+function startOf({ plannedOn, startsAt }: Pick<Firing, 'plannedOn' | 'startsAt'>): Date {
   return new Date(`${plannedOn}T${startsAt}:00`);
 }
 

@@ -36,7 +36,7 @@ export {
   withHold,
   type HeatWork,
 } from './heatWork';
-export { meanOfSensors, readAt, tidyLog, type RawReading, type TidyLog } from './log';
+export { meanOfSensors, tidyLog, type RawReading, type TidyLog } from './log';
 export {
   misreadsInReduction,
   readPack,
