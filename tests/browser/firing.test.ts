@@ -47,7 +47,7 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
   await page.getByRole('button', { name: /^Spread \d+ over the shelves/ }).click();
   await expect(page.getByRole('status').filter({ hasText: 'put in.' })).toBeVisible();
   const stood = page.getByRole('region', { name: 'Shelves' }).getByRole('button', { name: /^SW-\d+, tile/ });
-  expect(await stood.count()).toBeGreaterThan(1);
+  await expect(stood.nth(1)).toBeVisible();
   await stood.first().focus();
   const before = await stood.first().getAttribute('style');
   await page.keyboard.press('ArrowRight');
