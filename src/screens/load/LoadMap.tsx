@@ -262,7 +262,8 @@ function ShelfPlan(props: PlanProps) {
           {n === top ? ', top' : n === 1 ? ', bottom' : ''}
         </h3>
         <span className="small quiet">
-          {pieces.length} pieces{tallest > 0 && `, tallest ${tallest} mm`}
+          {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
+          {tallest > 0 && `, tallest ${tallest} mm`}
         </span>
       </div>
       <div
