@@ -2,7 +2,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { ulid } from 'ulid';
 import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
 import type { StoredEvent } from '@/records/logs';
 import { Faults } from '@/ui/Faults';
@@ -10,6 +9,7 @@ import { NumberField } from '@/ui/NumberField';
 import { useUndo } from '@/ui/Undo';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
+import { useSameId } from '@/ui/useSameId';
 import { WordField } from '@/ui/WordField';
 import { saveEvent, strikeEvent } from './actions';
 import { degrees, hours, parseHours } from './clock';
@@ -41,6 +41,7 @@ const EVERY = 60;
 /** Everything that is written down while a kiln fires, a tap each, and what was written so far. */
 export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDone }: Props) {
   const { act, busy, faults } = useAct();
+  const [idOf, kept] = useSameId();
   const { offer, bar } = useUndo();
   const [asking, setAsking] = useState<EventKind | null>(byHand ? 'hand reading' : null);
   const [value, setValue] = useState<number | null>(null);
@@ -54,15 +55,16 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
   const put = async (kind: EventKind, heaviness?: Reduction) => {
     const celsius = kind === 'hand reading' && fahrenheit && value !== null ? toCelsius(value) : value;
-    const event = {
-      id: ulid(),
-      firingId,
+    const said = {
       kind,
-      minutes: parseHours(when) ?? now(),
       value: ASKS[kind] === 'degrees' || ASKS[kind] === 'percent' ? celsius : null,
       note: heaviness ?? (ASKS[kind] === 'words' ? note : ''),
     };
+    // The same tap ten minutes later is another event.
+    const key = [said, when, Math.floor(now() / 10)];
+    const event = { ...said, id: idOf(key), firingId, minutes: parseHours(when) ?? now() };
     if ((await act(() => saveEvent(event))) === undefined) return;
+    kept(key);
     setValue(null);
     setWhen('');
     if (ASKS[kind] === 'words') {

@@ -58,11 +58,13 @@ export function FiringView({
 }: Props) {
   const { act, busy, faults } = useAct();
   const [editing, setEditing] = useState(false);
+  // One run however often it is asked to start.
+  const [sourceId] = useState(ulid);
   const kiln = kilns.find((one) => one.id === firing.kilnId)!;
   const caution = CAUTIONS[firing.state];
   const empty = loaded.length === 0;
   const start = (by: 'controller' | 'hand') =>
-    void act(() => startFiring({ firingId: firing.id, sourceId: ulid(), by }));
+    void act(() => startFiring({ firingId: firing.id, sourceId, by }));
   return (
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />

@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import dayjs from 'dayjs';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ulid } from 'ulid';
 import { WORTH_FIRING } from '@/core/firing';
 import type { Booked, Proposal, Queue } from '@/records/queue';
 import { shortDay } from '@/ui/dates';
@@ -12,6 +11,7 @@ import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useAct } from '@/ui/useAct';
+import { useSameId } from '@/ui/useSameId';
 import { saveFiringPlan } from '../firings/actions';
 import { moveFiring, newFeed } from './actions';
 import { Calendar } from './Calendar';
@@ -29,6 +29,7 @@ interface Props extends Queue {
 export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare, now, mayPlan }: Props) {
   const router = useRouter();
   const { act, busy, faults } = useAct();
+  const [idOf] = useSameId();
   const [setting, setSetting] = useState(false);
   const move = ({ firing }: Booked, start: Date) => {
     const to = dayjs(start);
@@ -45,7 +46,7 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
     const kiln = kilns.find(({ id }) => id === load.kilnId)!;
     const start = dayjs(load.slot!.start);
     const firing = {
-      id: ulid(),
+      id: idOf([load.cone, load.atmosphere]),
       kilnId: kiln.id,
       kind: 'glaze' as const,
       cone: load.cone,
