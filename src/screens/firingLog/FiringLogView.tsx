@@ -172,7 +172,7 @@ function Standing({
       ))}
       {fault && (
         <p role="alert" className={css.alarm}>
-          {fault} Readings go on when it does; the gap is shown. Look at the kiln.
+          {fault} Readings go on when it does; the gap is shown. Look at the kiln: it may still be heating.
         </p>
       )}
       {silent && (

@@ -6,7 +6,7 @@ import { db } from '@/records/db';
 import { Refusal } from '@/records/faults';
 import { advanceFiring, refuseBusyKiln } from '@/records/firings';
 import { firingWithKiln } from '@/records/kilns';
-import { addEvent, endEvent, importLog, liveSources, openSource } from '@/records/logs';
+import { addEvent, endEvent, importLog, liveSources, noteHeard, openSource } from '@/records/logs';
 import { saveCones } from '@/records/witness';
 import {
   conesSchema,
@@ -35,11 +35,20 @@ export async function startFiring(input: unknown): Promise<Outcome<null>> {
   });
 }
 
-/** Ends a firing: its controller stops, where it has one, and the kiln cools. */
+/**
+ * Ends a firing: its controller stops, where it has one, and the kiln cools. A controller that stays silent does
+ * not hold the firing open; its page goes on saying that it is silent.
+ */
 export async function endFiring(input: unknown): Promise<Outcome<null>> {
   return withMember('teacher', firingIdSchema, input, async (member, { firingId }) => {
     const source = (await liveSources(db())).find((one) => one.firingId === firingId);
-    if (source) await asked(() => httpDriver(source.controller).stop());
+    if (source)
+      await httpDriver(source.controller)
+        .stop()
+        .catch((fault: unknown) => {
+          if (!(fault instanceof ControllerFault)) throw fault;
+          return noteHeard(db(), source.id, fault.message);
+        });
     await advanceFiring(db(), member.id, firingId, 'cooling');
     refresh();
     return null;

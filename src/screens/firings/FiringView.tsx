@@ -124,19 +124,15 @@ export function FiringView({
               )}
               {mayPlan && firing.state === 'loading' && (
                 <>
+                  {empty && <p className="small quiet">Nothing numbered is in it yet: class work only?</p>}
                   {kiln.controller && firing.segments && (
-                    <Button
-                      variant="contained"
-                      disabled={busy || empty}
-                      onClick={() => start('controller')}
-                      fullWidth
-                    >
+                    <Button variant="contained" disabled={busy} onClick={() => start('controller')} fullWidth>
                       Start by controller
                     </Button>
                   )}
                   <Button
                     variant={kiln.controller && firing.segments ? 'outlined' : 'contained'}
-                    disabled={busy || empty}
+                    disabled={busy}
                     onClick={() => start('hand')}
                     fullWidth
                   >
