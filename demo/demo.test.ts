@@ -1,5 +1,5 @@
 import { BODY_LOOKS, GLAZE_LOOKS, paint as paintAt, type PaintedPiece } from './paint';
-import { meanColour, guessFrame, zoneBox, type Pixels } from '../src/core/photo';
+import { measureZone, guessFrame, zoneBox, type Pixels } from '../src/core/photo';
 import { deltaE00, labOf } from '../src/core/colour';
 import { normal, random } from './random';
 import { resultOf, type Circumstances } from './scenario/causes';
@@ -55,7 +55,7 @@ describe('the painter', () => {
     expect(Math.max(...corner) - Math.min(...corner)).toBeLessThan(6);
     expect(
       deltaE00(
-        labOf(meanColour({ data: sound.data.subarray(0, 300), width: 100, height: 1 })),
+        labOf(measureZone({ data: sound.data.subarray(0, 300), width: 100, height: 1 }).colour),
         labOf('#c9c9c9'),
       ),
     ).toBeLessThan(3);
@@ -65,11 +65,11 @@ describe('the painter', () => {
   });
 
   test('gives a glaze its colour, darker when it lies twice', () => {
-    const once = labOf(meanColour(patch(sound, 0.2, 0.6)));
+    const once = labOf(measureZone(patch(sound, 0.2, 0.6)).colour);
     expect(deltaE00(once, labOf(GLAZE_LOOKS['Kettle Blue']!.normal))).toBeLessThan(12);
     const base = tile();
     const twice = paint({ ...base, coats: [...base.coats, ...base.coats] });
-    expect(labOf(meanColour(patch(twice, 0.2, 0.6))).l).toBeLessThan(once.l);
+    expect(labOf(measureZone(patch(twice, 0.2, 0.6)).colour).l).toBeLessThan(once.l);
   });
 
   test.each([
@@ -89,15 +89,15 @@ describe('the painter', () => {
   });
 
   test('turns copper red green where the reduction failed', () => {
-    const red = labOf(meanColour(patch(paint(tile([], 'Plum Siding')), 0.6, 0.9)));
+    const red = labOf(measureZone(patch(paint(tile([], 'Plum Siding')), 0.6, 0.9)).colour);
     const green = labOf(
-      meanColour(
+      measureZone(
         patch(
           paint(tile([{ defect: 'colour-shift', severity: 2, place: 'everywhere' }], 'Plum Siding')),
           0.6,
           0.9,
         ),
-      ),
+      ).colour,
     );
     expect(red.a).toBeGreaterThan(15);
     expect(green.a).toBeLessThan(0);

@@ -14,6 +14,15 @@ export interface Canvas {
   readonly inside: Float32Array;
   readonly next: Random;
   readonly noise: Noise;
+  /** Round holes that were drawn: what a counter of pits should find. */
+  readonly holes: Hole[];
+}
+
+/** A pit or pinhole as drawn, px. */
+export interface Hole {
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
 }
 
 interface Patch {
@@ -105,8 +114,9 @@ function scatter(
   radius: () => number,
   draw: (i: number, far: number, r: number, angle: number) => void,
   reach = 1,
-): void {
+): Hole[] {
   const { next } = canvas;
+  const drawn: Hole[] = [];
   for (let n = 0; n < count; n++) {
     const r = radius();
     const cx = patch.x0 + r + next() * Math.max(1, patch.x1 - patch.x0 - 2 * r);
@@ -121,7 +131,9 @@ function scatter(
       const far = Math.hypot(x - cx, y - cy) / r;
       if (far <= reach) draw(i, far, r, Math.atan2(y - cy, x - cx));
     });
+    drawn.push({ x: cx, y: cy, radius: r });
   }
+  return drawn;
 }
 
 function areaOf({ x0, x1, y0, y1 }: Patch): number {
@@ -129,7 +141,7 @@ function areaOf({ x0, x1, y0, y1 }: Patch): number {
 }
 
 const pinholes: Painter = (canvas, patch, severity) => {
-  scatter(
+  const drawn = scatter(
     canvas,
     patch,
     Math.ceil(areaOf(patch) * (1.6 + severity * 2.2)),
@@ -141,10 +153,11 @@ const pinholes: Painter = (canvas, patch, severity) => {
       if (far < 0.7) canvas.shine[i] = 0;
     },
   );
+  canvas.holes.push(...drawn);
 };
 
 const pits: Painter = (canvas, patch, severity) => {
-  scatter(
+  const drawn = scatter(
     canvas,
     patch,
     Math.ceil(areaOf(patch) * (1.5 + severity * 2.6)),
@@ -157,6 +170,7 @@ const pits: Painter = (canvas, patch, severity) => {
     },
     1.5,
   );
+  canvas.holes.push(...drawn);
 };
 
 const blisters: Painter = (canvas, patch, severity) => {
@@ -308,11 +322,12 @@ function whole(x0: number, x1: number, y0: number, y1: number): Patch {
   return { x0: Math.round(x0), x1: Math.round(x1), y0: Math.round(y0), y1: Math.round(y1) };
 }
 
-/** Draws every defect the record claims, in its zone and place, by its severity. */
-export function drawDefects(canvas: Omit<Canvas, 'noise'>): void {
-  const full: Canvas = { ...canvas, noise: makeNoise(canvas.next) };
+/** Draws every defect the record claims, in its zone and place, by its severity; gives the holes drawn. */
+export function drawDefects(canvas: Omit<Canvas, 'noise' | 'holes'>): readonly Hole[] {
+  const full: Canvas = { ...canvas, noise: makeNoise(canvas.next), holes: [] };
   for (const zone of canvas.piece.zones) {
     for (const { defect, severity, place } of zone.defects)
       PAINTERS[defect]?.(full, patchOf(canvas.stand, zone, place, canvas.next), severity);
   }
+  return full.holes;
 }

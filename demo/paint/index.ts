@@ -1,7 +1,7 @@
 import { formShape } from '../../src/core/coats';
 import { random } from '../random';
 import { bareClay, colourOf } from './colour';
-import { drawDefects } from './defects';
+import { drawDefects, type Hole } from './defects';
 import { crest, layersOf } from './layers';
 import { blurred, develop, lightIt, shineOf } from './light';
 import { fbm, makeField, makeNoise, makePattern, rowsOf } from './noise';
@@ -21,6 +21,8 @@ export interface Picture {
     readonly rim: number;
     readonly foot: number;
   };
+  /** Pits and pinholes as they were drawn, px. */
+  readonly holes: readonly Hole[];
 }
 
 interface Shape {
@@ -45,7 +47,7 @@ export function paint(piece: PaintedPiece, pictureHeight?: number): Picture {
   const painting = colourOf(piece, stand, shape.inside, bare, layers, next);
   const relief = reliefOf(piece, stand, shape, layers, painting.gloss, next);
   const shine = shineAt(piece, stand, shape, painting.gloss);
-  drawDefects({ piece, stand, painting, bare, relief, shine, inside: shape.inside, next });
+  const holes = drawDefects({ piece, stand, painting, bare, relief, shine, inside: shape.inside, next });
   lightIt(painting, stand, shape.inside, relief, shape.bow, shine);
   const { width, height } = stand;
   const frame = {
@@ -54,7 +56,7 @@ export function paint(piece: PaintedPiece, pictureHeight?: number): Picture {
     rim: stand.rim / height,
     foot: stand.foot / height,
   };
-  return { data: develop(painting, stand, shape.inside, next), width, height, frame };
+  return { data: develop(painting, stand, shape.inside, next), width, height, frame, holes };
 }
 
 /** Lies flat: no bow across. */

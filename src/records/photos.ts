@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { guessFrame, meanColour, zoneBox, type Frame, type Pixels } from '@/core/photo';
+import { guessFrame, measureZone, zoneBox, type Frame, type Pixels } from '@/core/photo';
 import { noteChange } from './changes';
 import { fromJson, inTransaction, type Db } from './db';
 import { refreshEntries } from './entries';
@@ -153,7 +153,7 @@ async function cutSwatches(
       return {
         zoneId: zone.id as string,
         swatch_hash: await store.put(swatch),
-        colour: meanColour(await shrunk(patch, 40, 40)),
+        colour: measureZone(await shrunk(patch, 40, 40)).colour,
       };
     }),
   );

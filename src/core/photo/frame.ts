@@ -11,6 +11,8 @@ export interface Frame {
   readonly right: number;
   readonly rim: number;
   readonly foot: number;
+  /** How far its top leans to the right, degrees; the box stands about its own middle before it is turned. */
+  readonly tilt?: number;
 }
 
 /** When the piece cannot be told from what is behind it: the middle of the picture. */

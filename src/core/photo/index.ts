@@ -1,2 +1,6 @@
 export { guessFrame, type Frame, type Pixels } from './frame';
-export { zoneBox, meanColour, type Box } from './region';
+export { zoneBox, type Box } from './region';
+export { cutOut, endsOf, frameFrom, uprightCrop, WHOLE, type Point } from './upright';
+export { greyGains, highlightMask, withGains, type Gains } from './light';
+export { measureZone, type Shade, type ZoneColour } from './palette';
+export { findCracks, findPits, type Cracks, type Pit } from './marks';

@@ -1,6 +1,5 @@
-import { converter, formatHex } from 'culori';
 import type { Side } from '../coats';
-import type { Frame, Pixels } from './frame';
+import type { Frame } from './frame';
 
 /** A box in whole pixels. */
 export interface Box {
@@ -46,33 +45,4 @@ export function zoneBox(
 
 function clamp(value: number, most: number): number {
   return Math.min(most, Math.max(0, value));
-}
-
-const toLinear = converter('lrgb');
-
-/** Linear light of each value of an sRGB channel. */
-const LINEAR = Float64Array.from(
-  { length: 256 },
-  (_, value) => toLinear({ mode: 'rgb', r: value / 255, g: 0, b: 0 }).r,
-);
-
-/**
- * The colour of a patch: the mean in linear light of its middle half by lightness, so that highlights,
- * pits and drips do not tip it.
- *
- * @returns "#rrggbb"
- */
-export function meanColour({ data, width, height }: Pixels): string {
-  const order = Array.from({ length: width * height }, (_, i) => i * 3);
-  const light = (i: number) => data[i]! * 0.3 + data[i + 1]! * 0.6 + data[i + 2]! * 0.1;
-  order.sort((a, b) => light(a) - light(b));
-  const middle = order.slice(Math.floor(order.length / 4), Math.max(1, Math.ceil((order.length * 3) / 4)));
-  const sum = [0, 0, 0];
-  for (const i of middle) {
-    sum[0]! += LINEAR[data[i]!]!;
-    sum[1]! += LINEAR[data[i + 1]!]!;
-    sum[2]! += LINEAR[data[i + 2]!]!;
-  }
-  const [r, g, b] = sum.map((part) => part / middle.length) as [number, number, number];
-  return formatHex({ mode: 'lrgb', r, g, b });
 }
