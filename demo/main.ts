@@ -2,6 +2,7 @@ import { connect } from '../src/records/db';
 import { folderStore } from '../src/records/store';
 import { demoIsLoaded, loadDemo } from './load';
 import { paintDemo } from './painting';
+import { paintSamples } from './samples';
 
 /** `load` puts the scenario into an empty database; `paint` paints the pictures that are missing. */
 async function main(what: string): Promise<void> {
@@ -10,6 +11,7 @@ async function main(what: string): Promise<void> {
     if (what === 'load' && !(await demoIsLoaded(base)))
       await loadDemo(base, new Date(), (text) => console.log(text));
     if (what === 'paint') {
+      await paintSamples();
       const painter = await base('member').orderBy('id').first('id');
       await paintDemo(
         base,

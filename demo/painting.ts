@@ -81,7 +81,7 @@ export async function paintDemo(
         pieceId: piece_id,
         firingId: firing_id,
         bytes: Buffer.from(png),
-        frame,
+        settings: { frame },
       });
       await noteJob(base, JOB, ++done, wanted.length);
       say(done, wanted.length);

@@ -1,13 +1,22 @@
 import type { Firing } from '../src/records/firings';
 import type { OpeningPiece } from '../src/records/openings';
+import type { Result } from './scenario/causes';
 import { BODY_LOOKS, GLAZE_LOOKS, type PaintedPiece } from './paint';
 
 /** How a glaze or clay that the scenario does not know is painted. */
 const PLAIN_GLAZE = GLAZE_LOOKS['Lamp Clear']!;
 const PLAIN_BODY = BODY_LOOKS['Buffer White']!;
 
-/** What the painter needs to know of a piece, from its record alone. */
-export function sceneOf(piece: OpeningPiece, firing: Pick<Firing, 'id' | 'atmosphere'>): PaintedPiece {
+/**
+ * What the painter needs to know of a piece, from its record alone.
+ *
+ * @param outcome what came out by zone id, while nobody has read it
+ */
+export function sceneOf(
+  piece: OpeningPiece,
+  firing: Pick<Firing, 'id' | 'atmosphere'>,
+  outcome?: ReadonlyMap<string, Result>,
+): PaintedPiece {
   return {
     seed: `${piece.label} ${firing.id}`.slice(0, 12),
     form: piece.form,
@@ -28,7 +37,7 @@ export function sceneOf(piece: OpeningPiece, firing: Pick<Firing, 'id' | 'atmosp
     zones: piece.zones
       .filter((zone) => zone.side !== 'inside')
       .map((zone) => {
-        const reading = zone.readings[0];
+        const reading = outcome?.get(zone.id) ?? zone.readings[0];
         return {
           side: zone.side,
           from: zone.from,

@@ -7,7 +7,12 @@ import { RECIPES } from './recipes';
 /** What happened to a zone, as far as it decides how it comes out. */
 export interface Circumstances {
   /** Glaze names with their applications in dips, bottom first, slips left out. */
-  readonly stack: readonly { readonly glaze: string; readonly dips: number }[];
+  readonly stack: readonly {
+    readonly glaze: string;
+    readonly dips: number;
+    /** 1e-6/K, of a glaze that is not on the studio's cards. */
+    readonly expansion?: number | undefined;
+  }[];
   readonly ground: string;
   readonly body: string;
   readonly reduction: boolean;
@@ -64,7 +69,10 @@ const SCATTER = 0.12;
 /** Chance that a zone crazes at once: the mismatch of its mixture against what its thickness stands. */
 function crazeChance({ stack, body }: Circumstances): number {
   const dips = stack.reduce((sum, layer) => sum + layer.dips, 0);
-  const expansion = stack.reduce((sum, { glaze, dips: n }) => sum + (EXPANSION[glaze] ?? 6) * (n / dips), 0);
+  const expansion = stack.reduce(
+    (sum, layer) => sum + (layer.expansion ?? EXPANSION[layer.glaze] ?? 6) * (layer.dips / dips),
+    0,
+  );
   const stands = crazesFrom(dips * COAT_THICKNESS.dipped.fired, TOUGHNESS.atOnce);
   return 1 / (1 + Math.exp(-(expansion - BODY_EXPANSION[body]! - stands) / SCATTER));
 }

@@ -10,13 +10,19 @@ export const BUILDS: Readonly<Record<'two' | 'stoker', Omit<KilnBuild, 'wear' | 
 export const REPAIRED = 64;
 
 /** Its thermocouple crept up over the year, by °C a day, until it was put right. */
-const CREEP = 0.042;
+const CREEP = 0.03;
+
+/** Days before today that the story begins, with new elements in Number Two. */
+export const BEGINS = 548;
 
 /** Wear and offset of a kiln on a day, counted back from today. */
 export function ageOf(kiln: 'two' | 'stoker', daysAgo: number): Pick<KilnBuild, 'wear' | 'offset'> {
   if (kiln === 'stoker') return { wear: 0, offset: 3 };
   if (daysAgo < REPAIRED) return { wear: 0.05, offset: 2 + (REPAIRED - daysAgo) * 0.01 };
-  return { wear: Math.min(0.9, 0.3 + (400 - daysAgo) / 550), offset: 2 + (400 - daysAgo) * CREEP };
+  return {
+    wear: 0.2 + ((BEGINS - daysAgo) / (BEGINS - REPAIRED)) * 0.6,
+    offset: 2 + (BEGINS - daysAgo) * CREEP,
+  };
 }
 
 /** Firings of class work whose pieces were never numbered: days ago and what they were. */
@@ -30,7 +36,7 @@ export const CLASS_FIRINGS: readonly { readonly kiln: 'two' | 'stoker'; readonly
 
 /** What was changed in the kilns. */
 export const PARTS = [
-  { kiln: 'two', part: 'elements', daysAgo: 402, note: 'All six, full set.' },
+  { kiln: 'two', part: 'elements', daysAgo: BEGINS, note: 'All six, full set.' },
   {
     kiln: 'two',
     part: 'elements',

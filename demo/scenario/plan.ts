@@ -1,7 +1,9 @@
 import type { Form } from '../../src/core/coats';
 import { random } from '../random';
 import type { Segment } from '../../src/core/firing';
-import { GRID, PROGRAMMES } from './studio';
+import { EARLIER_FIRINGS, earlierPieces } from './months';
+import { GAS, PROGRAMMES } from './programmes';
+import { GRID } from './studio';
 
 /** One coat of the story: glaze by name. */
 export interface PlannedCoat {
@@ -41,12 +43,6 @@ export interface PlannedFiring {
   readonly underReduced?: boolean;
 }
 
-/** How the gas kiln climbs when it goes as meant. */
-const GAS: readonly Segment[] = [
-  { rate: 150, target: 1180, hold: 0 },
-  { rate: 60, target: 1280, hold: 5 },
-];
-
 /** A firing of class work, its pieces not numbered. */
 export function classFiring(kiln: 'two' | 'stoker', daysAgo: number): PlannedFiring {
   const gas = kiln === 'stoker';
@@ -64,7 +60,9 @@ export function classFiring(kiln: 'two' | 'stoker', daysAgo: number): PlannedFir
   };
 }
 
+/** The numbered firings of eighteen months, in the order they are told. */
 export const FIRINGS: readonly PlannedFiring[] = [
+  ...EARLIER_FIRINGS,
   {
     key: 'two2',
     kiln: 'two',
@@ -88,6 +86,18 @@ export const FIRINGS: readonly PlannedFiring[] = [
     segments: PROGRAMMES['Cone 6, slow end'],
     programme: '',
     remarks: 'Grid, second board.',
+  },
+  {
+    key: 'ladder',
+    kiln: 'two',
+    kind: 'glaze',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 112,
+    state: 'closed',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
+    remarks: 'The ladder for the porcelain, with class work around it.',
   },
   {
     key: 'stoker1',
@@ -177,6 +187,13 @@ function gridOrder(): [string, string][] {
   const keyed = all.map((pair) => ({ pair, key: pair[0] === pair[1] ? -1 : next() }));
   return keyed.sort((a, b) => a.key - b.key).map(({ pair }) => pair);
 }
+
+/** Where the twin of each cell of the board went, and when it was made, days ago. */
+const SECOND_BOARD: readonly (readonly [string, number])[] = [
+  ['two4', 40],
+  ['early11', 212],
+  ['early12', 156],
+];
 
 /** Cells fired again because they were doubtful. */
 const TWINS: readonly (readonly [string, string])[] = [
@@ -288,6 +305,9 @@ function ware(): PlannedPiece[] {
       maker: 4,
       madeDaysAgo: 9,
     })),
+    ...['Kettle Blue', 'Guard Green', 'Limewash', 'Rust Yard', 'Ash Tip'].flatMap((glaze, i) =>
+      [0, 1].map(() => cup('Buffer White', lined('Lamp Clear', glaze), 'two5', 2 + (i % 3), 11)),
+    ),
     ...['Ash Tip', 'Verdigris Gate', 'Plum Siding', 'Guard Green'].map((glaze, i) =>
       cup(
         'Embankment Buff',
@@ -323,7 +343,7 @@ function ware(): PlannedPiece[] {
   ];
 }
 
-/** Everything that was made in the first months, in the order it was made. */
+/** Everything that was made in eighteen months, in the order it was made. */
 export function plannedPieces(): PlannedPiece[] {
   const board = gridOrder();
   const grid = [
@@ -332,7 +352,8 @@ export function plannedPieces(): PlannedPiece[] {
     ...board.slice(62, 82).map(([base, top]) => gridTile(base, top, 'two4', 66)),
     ...TWINS.map(([base, top]) => gridTile(base, top, 'two4', 40)),
     ...board.slice(82, 90).map(([base, top]) => gridTile(base, top, 'two5', 15)),
+    ...board.slice(0, 82).map(([base, top], i) => gridTile(base, top, ...SECOND_BOARD[i % 3]!)),
     ...board.slice(90, 94).map(([base, top]) => gridTile(base, top, null, 4)),
   ];
-  return [...grid, ...singles(), ...ware()].sort((a, b) => b.madeDaysAgo - a.madeDaysAgo);
+  return [...earlierPieces(), ...grid, ...singles(), ...ware()].sort((a, b) => b.madeDaysAgo - a.madeDaysAgo);
 }

@@ -3,6 +3,10 @@ declare module 'jstat' {
     inv(probability: number, freedom: number): number;
     cdf(value: number, freedom: number): number;
   }
-  const jstat: { readonly studentt: Distribution; gammaln(x: number): number };
+  const jstat: {
+    readonly studentt: Distribution;
+    readonly beta: { inv(probability: number, alpha: number, beta: number): number };
+    gammaln(x: number): number;
+  };
   export default jstat;
 }

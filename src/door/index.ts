@@ -1,3 +1,3 @@
-export { currentMember, memberOfPage, withMember } from './member';
+export { currentMember, memberOfPage, SIGNED_OUT, withMember } from './member';
 export { failed, outcomeOf, type Fault, type Outcome } from './outcome';
 export { sealedSession } from './session';

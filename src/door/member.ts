@@ -6,6 +6,10 @@ import { mayDo, memberOfSession, type Member, type Role } from '@/records/member
 import { failed, outcomeOf, type Outcome } from './outcome';
 import { sealedSession } from './session';
 
+/** What a write says to a person whose session has ended. */
+export const SIGNED_OUT =
+  'You are signed out. Sign in again in another tab, then save: what you typed is still here.';
+
 /** The member who is signed in on this request, or null. */
 export const currentMember = cache(async (): Promise<Member | null> => {
   const { sessionId } = await sealedSession();
@@ -31,11 +35,7 @@ export async function withMember<I, T>(
   work: (member: Member, value: I) => Promise<T>,
 ): Promise<Outcome<T>> {
   const member = await currentMember();
-  if (!member)
-    return failed(
-      '',
-      'You are signed out. Sign in again in another tab, then save: what you typed is still here.',
-    );
+  if (!member) return failed('', SIGNED_OUT);
   if (!mayDo(member.role, least)) return failed('', `A ${member.role} may not do this; ask a ${least}.`);
   try {
     return { ok: true, value: await work(member, schema.parse(input)) };

@@ -48,13 +48,14 @@ export function fromJson<T>(value: unknown): T {
 
 /**
  * Runs work as one transaction, again from the start when two of them got in each other's way (deadlock or
- * lock wait): nothing of a failed try stays.
+ * lock wait): nothing of a failed try stays. Work within a transaction that is open already joins it.
  */
 export async function inTransaction<T>(
   base: Db,
   work: (trx: Knex.Transaction) => Promise<T>,
   tries = 4,
 ): Promise<T> {
+  if (base.isTransaction) return work(base as Knex.Transaction);
   for (let attempt = 1; ; attempt++) {
     try {
       return await base.transaction(work);

@@ -90,6 +90,8 @@ export async function ensureEntry(
 export interface ProofRow {
   readonly zone_id: string;
   readonly entry_id: string;
+  readonly firing_id: string;
+  readonly piece_id: string;
   readonly versions: string;
   readonly swatch_hash: string | null;
   readonly zone_colour: string | null;
@@ -116,6 +118,8 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
     .select(
       'z.id as zone_id',
       'z.entry_id',
+      'z.firing_id',
+      'z.piece_id',
       'z.versions',
       'z.swatch_hash',
       'z.colour as zone_colour',
@@ -150,6 +154,19 @@ export function proofCounts(
   );
 }
 
+/** A proof as the evidence is judged by; a colour that somebody picked goes before the one measured. */
+export function seenOf(row: ProofRow, defects: Seen['defects'], newest: ReadonlySet<string>): Seen {
+  const colour = row.colour ?? row.zone_colour;
+  return {
+    id: row.zone_id,
+    surface: row.surface,
+    movement: row.movement,
+    colour: colour ? labOf(colour) : null,
+    defects,
+    counts: proofCounts(row, newest),
+  };
+}
+
 /**
  * Sums up entries from their proofs and stores the result with them, so that the wall reads one row an
  * entry. Runs in the transaction that changed a proof.
@@ -164,17 +181,7 @@ export async function refreshEntries(trx: Db, entryIds: readonly string[]): Prom
   const newest = new Set((await newestVersions(trx)).values());
   for (const id of entryIds) {
     const proofs = rows.filter((row) => row.entry_id === id);
-    const seen: Seen[] = proofs.map((row) => {
-      const colour = row.colour ?? row.zone_colour;
-      return {
-        id: row.zone_id,
-        surface: row.surface,
-        movement: row.movement,
-        colour: colour ? labOf(colour) : null,
-        defects: defects.get(row.reading_id) ?? [],
-        counts: proofCounts(row, newest),
-      };
-    });
+    const seen = proofs.map((row) => seenOf(row, defects.get(row.reading_id) ?? [], newest));
     await trx('entry')
       .where({ id })
       .update(summaryRow(agreementOf(seen), proofs));

@@ -6,6 +6,7 @@ import * as pieces from './migrations/003_pieces';
 import * as recipes from './migrations/004_recipes';
 import * as rounds from './migrations/005_rounds';
 import * as firingLog from './migrations/006_firing_log';
+import * as opening from './migrations/007_opening';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -14,6 +15,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '004_recipes': recipes,
   '005_rounds': rounds,
   '006_firing_log': firingLog,
+  '007_opening': opening,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

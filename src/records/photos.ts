@@ -1,5 +1,17 @@
 import sharp from 'sharp';
-import { guessFrame, measureZone, zoneBox, type Frame, type Pixels } from '@/core/photo';
+import {
+  cutOut,
+  guessFrame,
+  measureZone,
+  uprightCrop,
+  WHOLE,
+  withGains,
+  zoneBox,
+  type Frame,
+  type Gains,
+  type Pixels,
+  type Point,
+} from '@/core/photo';
 import { noteChange } from './changes';
 import { fromJson, inTransaction, type Db } from './db';
 import { refreshEntries } from './entries';
@@ -15,19 +27,26 @@ export const PICTURE_WIDTHS = [96, 320, 720] as const;
 /** A swatch on the wall, px. */
 const SWATCH = { width: 160, height: 120 };
 
-export interface StoredPhoto {
+/** What a person set on a photo: where the piece stands, what corrects its colours, what was drawn on it. */
+export interface PhotoSettings {
+  readonly frame: Frame;
+  readonly gains: Gains | null;
+  /** Lines drawn to point at something, fractions of the picture. */
+  readonly strokes: readonly (readonly Point[])[];
+}
+
+export interface StoredPhoto extends PhotoSettings {
   readonly id: string;
   readonly hash: string;
   readonly width: number;
   readonly height: number;
-  readonly frame: Frame;
   readonly firingId: string | null;
   readonly at: Date;
 }
 
 /**
  * Adds a photo to a piece. The picture is decoded and encoded anew, turned upright, with its metadata and
- * location dropped. A frame is guessed unless given; the piece's zones of that firing get their swatch and
+ * location dropped. A frame is guessed unless set; the piece's zones of that firing get their swatch and
  * measured colour from it.
  *
  * @throws Refusal when the bytes are no picture that can be read
@@ -36,14 +55,24 @@ export async function addPhoto(
   base: Db,
   store: Store,
   memberId: string,
-  photo: { id: string; pieceId: string; firingId: string | null; bytes: Buffer; frame?: Frame },
+  photo: {
+    id: string;
+    pieceId: string;
+    firingId: string | null;
+    bytes: Buffer;
+    settings?: Partial<PhotoSettings>;
+  },
 ): Promise<StoredPhoto> {
   const upright = await decode(photo.bytes);
   const { width, height } = upright.info;
-  const frame = photo.frame ?? guessFrame(await shrunk(upright, 480));
+  const settings: PhotoSettings = {
+    frame: photo.settings?.frame ?? guessFrame(await shrunk(upright, 480)),
+    gains: photo.settings?.gains ?? null,
+    strokes: photo.settings?.strokes ?? [],
+  };
   const [hash, cut] = await Promise.all([
     encode(upright, { quality: 88 }).then((bytes) => store.put(bytes)),
-    photo.firingId ? cutSwatches(base, store, photo.pieceId, photo.firingId, upright, frame) : [],
+    photo.firingId ? cutSwatches(base, store, photo.pieceId, photo.firingId, upright, settings) : [],
   ]);
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
@@ -55,16 +84,104 @@ export async function addPhoto(
       hash,
       width,
       height,
-      frame: JSON.stringify(frame),
+      ...settingColumns(settings),
       member_id: memberId,
       at: new Date(),
     });
     await trx('piece').where({ id: photo.pieceId }).update({ photo_id: photo.id });
-    for (const { zoneId, ...swatch } of cut) await trx('zone').where({ id: zoneId }).update(swatch);
-    await refreshEntries(trx, [...new Set(cut.length ? await entriesOf(trx, cut) : [])]);
+    await putSwatches(trx, cut);
     await noteChange(trx, memberId, 'photo', photo.id, null, { piece: photo.pieceId, hash });
   });
-  return { id: photo.id, hash, width, height, frame, firingId: photo.firingId, at: new Date() };
+  return { id: photo.id, hash, width, height, ...settings, firingId: photo.firingId, at: new Date() };
+}
+
+function settingColumns({ frame, gains, strokes }: PhotoSettings) {
+  return {
+    frame: JSON.stringify(frame),
+    gains: gains && JSON.stringify(gains),
+    strokes: JSON.stringify(strokes),
+  };
+}
+
+/** Gives zones the swatches cut for them, and sums up the entries they prove. */
+async function putSwatches(trx: Db, cut: Awaited<ReturnType<typeof cutSwatches>>): Promise<void> {
+  for (const { zoneId, ...swatch } of cut) await trx('zone').where({ id: zoneId }).update(swatch);
+  await refreshEntries(trx, [...new Set(cut.length ? await entriesOf(trx, cut) : [])]);
+}
+
+/**
+ * Sets a stored photo anew: its zones are cut and measured again.
+ *
+ * @throws NotThere when the photo is not stored
+ */
+export async function setPhoto(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, ...settings }: PhotoSettings & { readonly id: string },
+): Promise<void> {
+  const row = await base('photo').where({ id }).first('hash', 'piece_id', 'firing_id', 'frame');
+  const bytes = row && (await store.get(row.hash));
+  if (!bytes) throw new NotThere('This photo');
+  const cut = row.firing_id
+    ? await cutSwatches(base, store, row.piece_id, row.firing_id, await decode(bytes), settings)
+    : [];
+  await inTransaction(base, async (trx) => {
+    await trx('photo').where({ id }).update(settingColumns(settings));
+    await putSwatches(trx, cut);
+    await noteChange(trx, memberId, 'photo', id, fromJson(row.frame), settings.frame);
+  });
+}
+
+/** Holes or cracks counted on the zone of a photo, looked over by a person. */
+export interface ZoneCount {
+  readonly id: string;
+  readonly zoneId: string;
+  readonly photoId: string;
+  readonly kind: 'pits' | 'cracks';
+  /** Pits by cm², or mm of crack by cm². */
+  readonly perCm2: number;
+  readonly areaCm2: number;
+  /** Where each was, fractions of the upright piece. */
+  readonly marks: readonly Point[];
+}
+
+/** Saves a count in place of the one before it on the same zone. */
+export async function saveCount(base: Db, memberId: string, count: ZoneCount): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (await trx('zone_count').where({ id: count.id }).first('id')) return;
+    const zone = await trx('zone').where({ id: count.zoneId }).forUpdate().first('id');
+    const photo = await trx('photo').where({ id: count.photoId }).first('id');
+    if (!zone || !photo) throw new NotThere(zone ? 'This photo' : 'This zone');
+    await trx('zone_count')
+      .where({ zone_id: count.zoneId, kind: count.kind, ended_at: null })
+      .update({ ended_at: new Date() });
+    await trx('zone_count').insert({
+      id: count.id,
+      zone_id: count.zoneId,
+      photo_id: count.photoId,
+      kind: count.kind,
+      per_cm2: count.perCm2,
+      area_cm2: count.areaCm2,
+      marks: JSON.stringify(count.marks),
+      member_id: memberId,
+      at: new Date(),
+    });
+  });
+}
+
+/** The live counts of zones. */
+export async function countsOf(base: Db, zoneIds: readonly string[]): Promise<ZoneCount[]> {
+  const rows = await base('zone_count').whereIn('zone_id', zoneIds).whereNull('ended_at');
+  return rows.map((row) => ({
+    id: row.id,
+    zoneId: row.zone_id,
+    photoId: row.photo_id,
+    kind: row.kind,
+    perCm2: row.per_cm2,
+    areaCm2: row.area_cm2,
+    marks: fromJson<Point[]>(row.marks),
+  }));
 }
 
 /**
@@ -134,26 +251,30 @@ async function cutSwatches(
   store: Store,
   pieceId: string,
   firingId: string,
-  upright: Plain,
-  frame: Frame,
+  plain: Plain,
+  { frame, gains }: Pick<PhotoSettings, 'frame' | 'gains'>,
 ) {
   const zones = await base('zone as z')
-    .join('piece as p', 'p.id', 'z.piece_id')
     .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
     .whereNot('z.side', 'inside')
-    .select('z.id', 'z.side', 'z.low', 'z.high', 'p.split');
+    .select('z.id', 'z.side', 'z.low', 'z.high');
+  if (zones.length === 0) return [];
+  const crop = uprightCrop({ data: plain.data, ...plain.info }, frame);
+  const right = gains ? withGains(crop, gains) : crop;
   return Promise.all(
     zones.map(async (zone) => {
-      const box = zoneBox(upright.info, frame, { side: zone.side, from: zone.low, to: zone.high });
-      const patch = { data: await open(upright).extract(box).raw().toBuffer(), info: box };
+      const box = zoneBox(right, WHOLE, { side: zone.side, from: zone.low, to: zone.high });
+      const patch = { data: Buffer.from(cutOut(right, box).data), info: box };
       const swatch = await open(patch)
         .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
         .webp({ quality: 80, effort: 2 })
         .toBuffer();
+      const { colour, palette } = measureZone(await shrunk(patch, 64, 64));
       return {
         zoneId: zone.id as string,
         swatch_hash: await store.put(swatch),
-        colour: measureZone(await shrunk(patch, 40, 40)).colour,
+        colour,
+        palette: JSON.stringify(palette.map(({ hex, share }) => ({ hex, share }))),
       };
     }),
   );
@@ -172,6 +293,8 @@ export async function photosOf(
     width: row.width,
     height: row.height,
     frame: fromJson<Frame>(row.frame),
+    gains: row.gains ? fromJson<Gains>(row.gains) : null,
+    strokes: row.strokes ? fromJson<Point[][]>(row.strokes) : [],
     firingId: row.firing_id,
     at: row.at,
   }));

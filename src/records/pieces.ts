@@ -5,6 +5,7 @@ import type { CoatDraft } from './coats';
 import { inTransaction, newId, type Db } from './db';
 import { Conflict, NotThere, Refusal } from './faults';
 import { changeRow, newestVersions } from './glazes';
+import { labelOf, lockSeries } from './numbers';
 import { relayZones } from './zones';
 
 export interface PieceDraft {
@@ -42,7 +43,7 @@ export async function savePieces(
     const stage = draft.coats.length ? 'glazed' : 'made';
     const coats = await coatRows(trx, draft.coats);
     for (const id of fresh) {
-      const label = `${prefix}-${String(next).padStart(4, '0')}`;
+      const label = labelOf(prefix, next);
       await trx('piece').insert({ id, label, number: next++, stage, ...row });
       await insertCoats(trx, id, coats);
       await noteChange(trx, memberId, 'piece', id, null, { label, ...draft });
@@ -51,11 +52,6 @@ export async function savePieces(
     await trx('series').update({ next });
     return ids.map((id) => ({ id, label: labels.get(id)! }));
   });
-}
-
-/** The studio's one series of piece numbers, its row locked until the transaction ends. */
-async function lockSeries(trx: Db): Promise<{ prefix: string; next: number }> {
-  return trx('series').forUpdate().first('prefix', 'next');
 }
 
 function pieceRow(draft: PieceDraft) {
@@ -136,11 +132,14 @@ export async function correctPiece(
   draft: PieceDraft,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const coats = await coatRows(trx, draft.coats);
+    const given = await coatRows(trx, draft.coats);
     const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position');
     const before = await trx('piece').where({ id }).forUpdate().first();
     if (!before) throw new NotThere('This piece');
     if (before.version !== version) throw new Conflict({ ...before, coats: rows.length }, before.version);
+    // The first coats told of a piece that nobody had logged are those it was fired with.
+    const stray = rows.length === 0 ? await lastFiringOf(trx, id) : null;
+    const coats = stray ? given.map((coat) => ({ ...coat, firing_id: coat.firing_id ?? stray })) : given;
     const unfired = coats.some((coat) => coat.firing_id === null);
     const stage =
       before.stage === 'loaded'
@@ -158,6 +157,17 @@ export async function correctPiece(
       await relayZones(trx, id);
     }
   });
+}
+
+/** The firing a piece came out of last; null when it was never fired. */
+async function lastFiringOf(trx: Db, pieceId: string): Promise<string | null> {
+  const row = await trx('firing_piece as fp')
+    .join('firing as f', 'f.id', 'fp.firing_id')
+    .where({ 'fp.piece_id': pieceId })
+    .whereIn('f.state', ['open', 'closed'])
+    .orderBy('fp.at', 'desc')
+    .first('f.id');
+  return row?.id ?? null;
 }
 
 function sameCoats(rows: readonly Record<string, unknown>[], coats: readonly CoatRow[]): boolean {

@@ -18,6 +18,8 @@ export interface ReadingDraft {
   readonly note: string;
   /** Boiled and frozen to bring crazing out early; null when not done. */
   readonly boilTest: 'passed' | 'failed' | null;
+  /** Days between the opening and this look, when it was seen later; absent or null at the opening. */
+  readonly ageDays?: number | null;
   readonly defects: readonly {
     readonly defect: DefectId;
     readonly severity: 1 | 2 | 3;
@@ -31,6 +33,8 @@ export interface PieceReading {
   readonly firingId: string;
   readonly state: 'read' | 'missing' | 'broken';
   readonly fate: Fate | null;
+  /** The fate the person had before them; absent when it was not looked at. */
+  readonly fateBefore?: Fate | null;
   readonly readings: readonly ReadingDraft[];
 }
 
@@ -39,7 +43,7 @@ export interface PieceReading {
  * before, its fate, and the summing-up of every entry it proves. A reading id that is there already is the
  * same submit again and is passed over.
  *
- * @throws Conflict with the other reading when somebody read the same zone in between
+ * @throws Conflict with the other readings, or fate, when somebody read the piece in between
  */
 export async function recordPiece(
   base: Db,
@@ -53,20 +57,88 @@ export async function recordPiece(
       .forUpdate()
       .first();
     if (!loaded) throw new NotThere('This piece in this firing');
+    await refuseUnseen(trx, said);
     for (const reading of said.readings) await addReading(trx, memberId, said, reading, at);
     await trx('firing_piece')
       .where({ firing_id: said.firingId, piece_id: said.pieceId })
       .update({ state: said.state });
     await trx('piece').where({ id: said.pieceId }).update({ stage: 'read' });
-    if (said.fate) await setFate(trx, memberId, said.pieceId, said.firingId, said.fate, at);
-    const zones = await trx('zone')
-      .where({ piece_id: said.pieceId, firing_id: said.firingId, ended_at: null })
-      .distinct('entry_id');
-    await refreshEntries(
-      trx,
-      zones.map((zone) => zone.entry_id),
-    );
+    if (said.fate) await setFate(trx, memberId, said, said.fate, at);
+    await refreshPiece(trx, said.pieceId, said.firingId);
   });
+}
+
+/** What is taken back: readings that were written by mistake, and how the piece stood before them. */
+export interface TakenBack {
+  readonly pieceId: string;
+  readonly firingId: string;
+  readonly readingIds: readonly string[];
+  readonly state: 'loaded' | 'read' | 'missing' | 'broken';
+  readonly fate: Fate | null;
+}
+
+/**
+ * Takes back what was just recorded for a piece: its readings are ended, those they followed live again,
+ * state and fate are as before. A reading that somebody has followed since stays.
+ */
+export async function takeBack(base: Db, memberId: string, taken: TakenBack, at = new Date()): Promise<void> {
+  const { pieceId, firingId, readingIds, state, fate } = taken;
+  await inTransaction(base, async (trx) => {
+    const where = { firing_id: firingId, piece_id: pieceId };
+    if (!(await trx('firing_piece').where(where).forUpdate().first()))
+      throw new NotThere('This piece in this firing');
+    const live = await trx('reading').whereIn('id', readingIds).where(where).whereNull('ended_at');
+    for (const reading of live) {
+      await trx('reading').where({ id: reading.id }).update({ ended_at: at });
+      if (reading.follows) await trx('reading').where({ id: reading.follows }).update({ ended_at: null });
+    }
+    await trx('firing_piece').where(where).update({ state });
+    await trx('piece')
+      .where({ id: pieceId })
+      .update({ fate, ...(state === 'loaded' && { stage: 'fired' }) });
+    await noteChange(trx, memberId, 'taken back', pieceId, { readings: readingIds }, { state, fate });
+    await refreshPiece(trx, pieceId, firingId);
+  });
+}
+
+/** Sums up every entry that the piece proves in a firing. */
+async function refreshPiece(trx: Db, pieceId: string, firingId: string): Promise<void> {
+  const zones: { entry_id: string }[] = await trx('zone')
+    .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
+    .distinct('entry_id');
+  await refreshEntries(
+    trx,
+    zones.map((zone) => zone.entry_id),
+  );
+}
+
+/** Refuses to lay readings or a fate over those of somebody else that the person had not before them. */
+async function refuseUnseen(trx: Db, said: PieceReading): Promise<void> {
+  const ids = said.readings.map((reading) => reading.id);
+  const live = await trx('reading')
+    .whereIn(
+      'zone_id',
+      said.readings.map((reading) => reading.zoneId),
+    )
+    .whereNull('ended_at')
+    .whereNotIn('id', ids);
+  const unseen = live.filter((row) =>
+    said.readings.some(
+      (reading) =>
+        reading.zoneId === row.zone_id && reading.stage === row.stage && reading.follows !== row.id,
+    ),
+  );
+  const sent = await trx('reading').whereIn('id', ids).first('id');
+  const { fate } = await trx('piece').where({ id: said.pieceId }).first('fate');
+  const otherFate =
+    said.fate !== null && said.fateBefore !== undefined && fate !== said.fateBefore && fate !== said.fate;
+  if (sent || (unseen.length === 0 && !otherFate)) return;
+  const defects = await defectsOf(
+    trx,
+    unseen.map((row) => row.id),
+  );
+  const readings = unseen.map((row) => ({ ...row, defects: defects.get(row.id) ?? [] }));
+  throw new Conflict({ readings, ...(otherFate && { fate }) }, 0);
 }
 
 async function addReading(
@@ -84,10 +156,6 @@ async function addReading(
   const live = await trx('reading')
     .where({ zone_id: reading.zoneId, stage: reading.stage, ended_at: null })
     .first();
-  if (live && live.id !== reading.follows) {
-    const defects = (await defectsOf(trx, [live.id])).get(live.id) ?? [];
-    throw new Conflict({ ...live, defects }, 0);
-  }
   if (live) await trx('reading').where({ id: live.id }).update({ ended_at: at });
   await trx('reading').insert({
     id: reading.id,
@@ -100,6 +168,8 @@ async function addReading(
     colour: reading.colour,
     note: reading.note,
     boil_test: reading.boilTest,
+    follows: live?.id ?? null,
+    age_days: reading.ageDays ?? null,
     member_id: memberId,
     at,
   });
@@ -110,8 +180,7 @@ async function addReading(
 async function setFate(
   trx: Db,
   memberId: string,
-  pieceId: string,
-  firingId: string | null,
+  { pieceId, firingId }: PieceReading,
   fate: Fate,
   at: Date,
 ): Promise<void> {
@@ -138,6 +207,7 @@ export interface StoredReading {
   readonly colour: string | null;
   readonly note: string;
   readonly boilTest: ReadingDraft['boilTest'];
+  readonly ageDays: number | null;
   readonly at: Date;
   readonly by: string;
   readonly ended: boolean;
@@ -164,6 +234,7 @@ export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise
     colour: row.colour,
     note: row.note,
     boilTest: row.boil_test,
+    ageDays: row.age_days,
     at: row.at,
     by: row.by,
     ended: row.ended_at !== null,

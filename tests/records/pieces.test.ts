@@ -39,7 +39,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect(await migrate(base)).toHaveLength(6);
+  expect(await migrate(base)).toHaveLength(7);
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -108,7 +108,7 @@ test('a reading sent twice is one; two people reading one zone are told, with th
   expect(await base('reading').where({ zone_id: zone.id })).toHaveLength(1);
   const other = { ...said, readings: [reading(zone.id, { surface: 'gloss' })] };
   await expect(recordPiece(base, member, other)).rejects.toMatchObject({
-    theirs: { surface: 'satin', defects: [{ defect: 'pinholing' }] },
+    theirs: { readings: [{ surface: 'satin', defects: [{ defect: 'pinholing' }] }] },
   });
   const after = {
     ...said,

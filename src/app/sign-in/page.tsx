@@ -4,6 +4,7 @@ import { db } from '@/records/db';
 import { hasMembers } from '@/records/members';
 import { signIn } from '@/screens/signIn/actions';
 import { SignInForm } from '@/screens/signIn/SignInForm';
+import { Forget } from '@/ui/Forget';
 
 export const metadata = { title: 'Sign in' };
 
@@ -11,15 +12,18 @@ export default async function Page() {
   if (await currentMember()) redirect('/');
   if (!(await hasMembers(db()))) redirect('/welcome');
   return (
-    <SignInForm
-      title="Sign in"
-      lead="With the name and password your studio gave you."
-      button="Sign in"
-      action={signIn}
-      fields={[
-        { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
-        { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
-      ]}
-    />
+    <>
+      <Forget />
+      <SignInForm
+        title="Sign in"
+        lead="With the name and password your studio gave you."
+        button="Sign in"
+        action={signIn}
+        fields={[
+          { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
+          { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
+        ]}
+      />
+    </>
   );
 }

@@ -11,3 +11,5 @@ export {
   type Contrast,
   type Table,
 } from './contrast';
+export { shareOf, shareWords, type Share } from './share';
+export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';

@@ -5,6 +5,7 @@ export {
   KILN_PARTS,
   REDUCTIONS,
   type EventKind,
+  SHELF_FAULTS,
   type FiringKind,
   type FiringState,
   type KilnPart,

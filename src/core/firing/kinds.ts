@@ -28,3 +28,6 @@ export type EventKind = (typeof EVENT_KINDS)[number];
 /** How heavy a reduction is. */
 export const REDUCTIONS = ['light', 'medium', 'heavy'] as const;
 export type Reduction = (typeof REDUCTIONS)[number];
+
+/** What can be wrong with a kiln shelf. */
+export const SHELF_FAULTS = ['drip', 'chip', 'crack', 'warped'] as const;

@@ -155,6 +155,11 @@ export function FiringView({
                   : 'Open the kiln'}
             </LinkButton>
           )}
+          {(firing.state === 'open' || firing.state === 'closed') && loaded.length > 0 && (
+            <LinkButton href={`/firings/${firing.id}/summary`} fullWidth>
+              What came out
+            </LinkButton>
+          )}
           {firing.programme && (
             <>
               <h3>Programme</h3>

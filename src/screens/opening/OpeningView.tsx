@@ -2,309 +2,176 @@
 import ArrowBack from '@mui/icons-material/ArrowBack';
 import ArrowForward from '@mui/icons-material/ArrowForward';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { placeWords } from '@/core/coats';
-import { DEFECTS, FATES, MOVEMENTS, PLACES, SURFACES, type DefectId } from '@/core/evidence';
-import type { Firing } from '@/records/firings';
-import type { OpeningPiece } from '@/records/openings';
-import { DefectGlyph } from '@/ui/DefectGlyph';
-import { drawnPiece } from '@/ui/drawn';
-import { Faults } from '@/ui/Faults';
+import type { Cone } from '@/core/firing';
+import type { Opening, OpeningPiece } from '@/records/openings';
+import type { ShelfCone } from '@/records/witness';
 import { GuideWords } from '@/ui/frame';
-import { ColourField } from '@/ui/ColourField';
-import type { ReadingDraft } from '@/records/readings';
-import { sendPhoto } from '@/ui/sendPhoto';
-import { Silhouette } from '@/ui/Silhouette';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
-import { savePieceReading } from './actions';
-import {
-  followed,
-  gradeLast,
-  nothingSaid,
-  placeDefect,
-  readingOf,
-  tapDefect,
-  toSend,
-  withReading,
-  type Said,
-} from './draft';
+import { LinkButton } from '@/ui/LinkButton';
+import { useUndo } from '@/ui/Undo';
+import { WitnessPack } from '../firingLog/WitnessPack';
+import { nothingSaid, type Draft, type Said } from './draft';
+import { useOpening } from './keep/useOpening';
+import { keepShell } from './keep/shell';
+import { NotSafe } from './NotSafe';
 import css from './opening.module.css';
+import { PieceReader } from './PieceReader';
+import { ShelfStrip } from './ShelfStrip';
+import { photoWorker } from './photoWorker';
+import { Trouble } from './Trouble';
 
-const COMMON: readonly DefectId[] = [
-  'pinholing',
-  'pitting',
-  'blistering',
-  'crazing',
-  'crawling',
-  'running',
-  'underfired',
-  'slip-lifting',
-  'speck',
-];
-const SEVERITY = ['', 'only when looked for', 'plain', 'spoils it'];
-
-/** The walk through a cooled kiln: one piece fills the screen, top shelf first. */
-export function OpeningView({
-  firing,
-  pieces,
-  start,
-}: {
-  firing: Firing;
-  pieces: readonly OpeningPiece[];
-  start: string | null;
-}) {
-  const router = useRouter();
-  const first = Math.max(
-    0,
-    start
-      ? pieces.findIndex((piece) => piece.id === start)
-      : pieces.findIndex((piece) => piece.state === 'loaded'),
-  );
-  const [at, setAt] = useState(first);
-  const piece = pieces[at];
-  const done = pieces.filter((one) => one.state !== 'loaded').length;
-  useHotkeys('left', () => setAt(Math.max(0, at - 1)));
-  useHotkeys('right', () => setAt(Math.min(pieces.length - 1, at + 1)));
-  const next = () => {
-    router.refresh();
-    setAt(Math.min(pieces.length - 1, at + 1));
-  };
-  if (!piece) return <p>Nothing was put in this firing.</p>;
-  return (
-    <>
-      <GuideWords first={`${firing.kilnName} ${firing.number}`} last={piece.label} />
-      <div className={css.bar}>
-        <Link href={`/firings/${firing.id}`}>
-          {firing.kilnName} {firing.number}
-        </Link>
-        <span className="quiet">
-          shelf {piece.shelf}, <span className="figures">{at + 1}</span> of{' '}
-          <span className="figures">{pieces.length}</span>; {done} read
-        </span>
-        <span className={css.step}>
-          <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0} aria-label="Piece before">
-            <ArrowBack />
-          </Button>
-          <Button
-            onClick={() => setAt(Math.min(pieces.length - 1, at + 1))}
-            disabled={at === pieces.length - 1}
-            aria-label="Piece after"
-          >
-            <ArrowForward />
-          </Button>
-        </span>
-      </div>
-      <PieceReader
-        key={piece.id}
-        firing={firing}
-        piece={piece}
-        last={at === pieces.length - 1}
-        onDone={next}
-      />
-    </>
-  );
+interface Props {
+  readonly opening: Opening;
+  readonly memberId: string;
+  readonly start: string | null;
+  readonly phrases: readonly string[];
+  readonly shelves: number;
+  /** Labels of pieces for which the sample camera has a picture; empty outside the demo. */
+  readonly samples: readonly string[];
+  readonly cones: { readonly saved: readonly ShelfCone[]; readonly rate: number; readonly mayWrite: boolean };
 }
 
-function PieceReader({
-  firing,
-  piece,
-  last,
-  onDone,
-}: {
-  firing: Firing;
-  piece: OpeningPiece;
-  last: boolean;
-  onDone: () => void;
-}) {
-  const [said, setSaid, found, drop] = useKept<Said>(
-    `jiten.opening.${firing.id}.${piece.id}`,
-    nothingSaid(piece),
+/** The walk through a cooled kiln: witness cones, then one piece at a time, top shelf first. */
+export function OpeningView({ memberId, start, phrases, shelves, samples, cones, ...first }: Props) {
+  const api = useOpening(first.opening, memberId);
+  const { firing, pieces } = api.opening;
+  const [at, setAt] = useState<string | null>(start);
+  const [conesDone, setConesDone] = useState(cones.saved.length > 0 || start !== null);
+  const { offer, bar } = useUndo();
+  const stateOf = (piece: OpeningPiece) => stateNow(piece, api.drafts[piece.id]);
+  const index = Math.max(
+    0,
+    pieces.findIndex((piece) => (at ? piece.id === at : stateOf(piece) === 'loaded')),
   );
-  const [chosen, setChosen] = useState(piece.zones.at(-1)?.id ?? '');
-  const [more, setMore] = useState(false);
-  const [photo, setPhoto] = useState<string | null>(null);
-  const file = useRef<HTMLInputElement>(null);
-  const { act, busy, faults, theirs } = useAct();
-  const zone = piece.zones.find((one) => one.id === chosen) ?? piece.zones[0];
-  const reading = useMemo(() => (zone ? readingOf(said, zone) : null), [said, zone]);
-  const change = (part: Partial<ReadingDraft>) =>
-    setSaid((before) => (zone ? withReading(before, zone, part) : before));
-  const save = async (what: Said = said) => {
-    const saved = await act(() => savePieceReading(toSend(piece, firing.id, what)));
-    if (saved !== null) return;
-    drop();
-    onDone();
+  const piece = pieces[index];
+  const done = pieces.filter((one) => stateOf(one) !== 'loaded').length;
+  const go = (to: number) => setAt(pieces[Math.min(pieces.length - 1, Math.max(0, to))]?.id ?? null);
+  useHotkeys('left', () => go(index - 1));
+  useHotkeys('right', () => go(index + 1));
+  useEffect(() => {
+    photoWorker();
+    void keepShell();
+  }, []);
+  const finish = async (of: OpeningPiece, change: (said: Said) => Said) => {
+    const draft = await api.finish(of, change);
+    const words = draft.said.state === 'read' ? (draft.said.fate ?? 'read') : draft.said.state;
+    offer(`${of.label}: ${words}`, () => {
+      setAt(of.id);
+      void api.unfinish(of, draft);
+    });
+    go(nextUnread(pieces, index, (one) => one.id === of.id || stateOf(one) !== 'loaded'));
   };
-  useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true });
-  useHotkeys('1,2,3', (event) => change({ defects: gradeLast(reading!, Number(event.key) as 1 | 2 | 3) }), {
-    enabled: Boolean(reading?.defects.length),
-  });
-  const take = async (picked: File | undefined) => {
-    if (!picked) return;
-    setPhoto('Storing the photo');
-    setPhoto((await sendPhoto(picked, piece.id, firing.id)) ?? 'Photo stored');
-  };
-  const choice = <T extends string>(
-    label: string,
-    options: readonly T[],
-    value: T | null,
-    pick: (value: T) => void,
-  ) => (
-    <div className={css.choice} data-few={options.length <= 3 || undefined} role="group" aria-label={label}>
-      {options.map((option) => (
-        <button key={option} type="button" aria-pressed={value === option} onClick={() => pick(option)}>
-          {option}
-        </button>
-      ))}
+  if (!conesDone && done === 0 && firing.state === 'open')
+    return (
+      <div className={css.cones}>
+        <Head api={api} />
+        <p>Before the first shelf is lifted: how do the witness cones stand?</p>
+        <WitnessPack
+          firingId={firing.id}
+          target={firing.cone as Cone}
+          shelves={shelves}
+          reduction={firing.atmosphere === 'reduction'}
+          rate={cones.rate}
+          saved={cones.saved}
+          mayWrite={cones.mayWrite}
+          onDone={() => setConesDone(true)}
+        />
+        <Button size="large" onClick={() => setConesDone(true)}>
+          No cones, or later: to the pieces
+        </Button>
+      </div>
+    );
+  return (
+    <div className={css.walk}>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} {...(piece && { last: piece.label })} />
+      <Head api={api}>
+        {piece && (
+          <span className={css.step}>
+            <Button onClick={() => go(index - 1)} disabled={index === 0} aria-label="Piece before">
+              <ArrowBack />
+            </Button>
+            <span className="figures small">
+              {index + 1} of {pieces.length}
+            </span>
+            <Button
+              onClick={() => go(index + 1)}
+              disabled={index === pieces.length - 1}
+              aria-label="Piece after"
+            >
+              <ArrowForward />
+            </Button>
+          </span>
+        )}
+      </Head>
+      <ShelfStrip api={api} at={piece?.id ?? null} stateOf={stateOf} onGo={setAt} shelves={shelves} />
+      {api.waiting
+        .filter(({ trouble }) => trouble)
+        .map((stuck) => (
+          <Trouble
+            key={stuck.id}
+            stuck={stuck}
+            piece={pieces.find(({ id }) => id === stuck.pieceId)}
+            onDecide={(mine) => void api.decide(stuck, mine)}
+          />
+        ))}
+      {piece && done === pieces.length && (
+        <p className={css.allRead}>
+          All {pieces.length} are read.{' '}
+          <LinkButton href={`/firings/${firing.id}/summary`} variant="contained">
+            What came out
+          </LinkButton>
+        </p>
+      )}
+      {piece ? (
+        <PieceReader
+          key={piece.id}
+          api={api}
+          piece={piece}
+          draft={api.drafts[piece.id] ?? { said: nothingSaid(piece), sentAs: null, before: null, past: [] }}
+          state={stateOf(piece)}
+          phrases={phrases}
+          sample={samples.includes(piece.label)}
+          onFinish={(change) => void finish(piece, change)}
+          onStep={(by) => go(index + by)}
+        />
+      ) : (
+        <p>
+          Nothing was put in this firing. A piece that nobody logged can be numbered above, from the shelf it
+          stands on.
+        </p>
+      )}
+      {bar}
     </div>
   );
-  if (!zone || !reading) return <p>This piece has no zones.</p>;
-  const shown = more
-    ? DEFECTS.map((defect) => defect.id)
-    : [...new Set([...COMMON, ...reading.defects.map((one) => one.defect)])];
-  return (
-    <article className={css.piece}>
-      <div className={css.figure}>
-        <Silhouette
-          {...drawnPiece(piece)}
-          size={Math.min(210, (190 * piece.heightMm) / piece.widthMm)}
-          lit={zone}
-        />
-        <div className={css.zones} role="group" aria-label="Zones">
-          {[...piece.zones].reverse().map((one) => (
-            <button
-              key={one.id}
-              type="button"
-              aria-pressed={one.id === zone.id}
-              onClick={() => setChosen(one.id)}
-            >
-              <b>{one.headword}</b>
-              <span>
-                {one.side !== 'outside' && `${one.side}, `}
-                {placeWords(one)}
-              </span>
-            </button>
-          ))}
-        </div>
-      </div>
-      <div className={css.read}>
-        <h1>
-          <span className="figures">{piece.label}</span>
-        </h1>
-        <p className="quiet">
-          {zone.expected && zone.expected.proofs > 0
-            ? `Expected: ${[zone.expected.surface, ...zone.expected.defects.map((one) => `${one.defect} ${one.count} of ${zone.expected!.proofs}`)].filter(Boolean).join(', ')}`
-            : 'New: nothing is known of this yet.'}
-        </p>
-        {choice('Surface', SURFACES, reading.surface, (surface) => change({ surface }))}
-        {choice('Movement', MOVEMENTS, reading.movement, (movement) => change({ movement }))}
-        <h2>What is wrong in {zone.headword}?</h2>
-        <div className={css.glyphs}>
-          {shown.map((id) => {
-            const on = reading.defects.find((one) => one.defect === id);
-            const { name } = DEFECTS.find((defect) => defect.id === id)!;
-            return (
-              <button
-                key={id}
-                type="button"
-                aria-pressed={Boolean(on)}
-                onClick={() => change({ defects: tapDefect(reading, id) })}
-              >
-                <DefectGlyph id={id} size={30} labelled />
-                {name}
-                {on && <small>{SEVERITY[on.severity]}</small>}
-              </button>
-            );
-          })}
-          <button type="button" onClick={() => setMore(!more)} aria-expanded={more}>
-            {more ? 'fewer' : 'more'}
-          </button>
-        </div>
-        {reading.defects.map((one) => (
-          <div key={one.defect}>
-            <p className="small">
-              Where is the {one.defect}?{' '}
-              {DEFECTS.find((defect) => defect.id === one.defect)?.caution && (
-                <span className="heat">{DEFECTS.find((defect) => defect.id === one.defect)?.caution}</span>
-              )}
-            </p>
-            {choice(`Place of ${one.defect}`, PLACES, one.place, (place) =>
-              change({ defects: placeDefect(reading, one.defect, place) }),
-            )}
-          </div>
-        ))}
-        <div className={css.colour}>
-          <ColourField
-            label={reading.colour ? 'Colour, as picked' : zone.colour ? 'Colour, from the photo' : 'Colour'}
-            value={reading.colour ?? zone.colour ?? '#888888'}
-            onChange={(colour) => change({ colour })}
-          />
-          {reading.colour && (
-            <Button variant="text" onClick={() => change({ colour: null })}>
-              Take it from the photo
-            </Button>
-          )}
-        </div>
-        <TextField
-          label="Note"
-          value={reading.note}
-          onChange={(event) => change({ note: event.target.value })}
-          multiline
-        />
-        <details className={css.later} open={reading.boilTest !== null || undefined}>
-          <summary>Boil test</summary>
-          <p className="small">
-            Boiling water, then ice water, three times over, brings crazing out early. Gloves and eye
-            protection.
-          </p>
-          {choice('Boil test', ['passed', 'failed'] as const, reading.boilTest, (boilTest) =>
-            change({ boilTest: boilTest === reading.boilTest ? null : boilTest }),
-          )}
-        </details>
-        <h2>Fate</h2>
-        {choice('Fate', FATES, said.fate, (fate) => setSaid((before) => ({ ...before, fate })))}
-        {theirs ? (
-          <Theirs rows={otherReading(said, theirs)} onKeepMine={() => void save(followed(said, theirs))} />
-        ) : (
-          <Faults faults={faults} />
-        )}
-        {photo && <p role="status">{photo}</p>}
-        {found && <p className="small quiet">Kept on this device, not sent yet.</p>}
-        <div className={css.foot}>
-          <input
-            ref={file}
-            type="file"
-            accept="image/*"
-            hidden
-            aria-label="Photo file"
-            onChange={(event) => void take(event.target.files?.[0])}
-          />
-          <Button onClick={() => file.current?.click()}>Photo</Button>
-          <Button variant="contained" disabled={busy} onClick={() => void save()}>
-            {busy ? 'Saving' : last ? 'Save' : 'Save, next'}
-          </Button>
-        </div>
-      </div>
-    </article>
-  );
 }
 
-/** What somebody else read on the same zone, beside what was tapped here. */
-function otherReading(said: Said, theirs: Readonly<Record<string, unknown>>) {
-  const mine = said.zones[String(theirs.zone_id)];
-  const defects = (list: unknown) =>
-    (list as { defect: string }[] | undefined)?.map((one) => one.defect).join(', ') || 'none';
-  const word = (value: unknown) => String(value || 'not said');
-  return [
-    { name: 'Surface', mine: word(mine?.surface), theirs: word(theirs.surface) },
-    { name: 'Movement', mine: word(mine?.movement), theirs: word(theirs.movement) },
-    { name: 'Defects', mine: defects(mine?.defects), theirs: defects(theirs.defects) },
-    { name: 'Note', mine: word(mine?.note), theirs: word(theirs.note) },
-  ].filter((row) => row.mine !== row.theirs);
+/** The state of a piece with what this device knows and the server does not yet. */
+function stateNow(piece: OpeningPiece, draft: Draft | undefined): OpeningPiece['state'] {
+  return draft?.sentAs ? draft.said.state : piece.state;
+}
+
+/** The next piece that is still to be read, after this one or from the beginning; else this one. */
+function nextUnread(
+  pieces: readonly OpeningPiece[],
+  from: number,
+  isRead: (piece: OpeningPiece) => boolean,
+): number {
+  const after = pieces.findIndex((piece, i) => i > from && !isRead(piece));
+  const any = after === -1 ? pieces.findIndex((piece) => !isRead(piece)) : after;
+  return any === -1 ? from : any;
+}
+
+function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?: React.ReactNode }) {
+  const { firing } = api.opening;
+  return (
+    <div className={css.bar}>
+      <Link href={`/firings/${firing.id}`}>
+        {firing.kilnName} {firing.number}
+      </Link>
+      <NotSafe waiting={api.waiting} line={api.line} />
+      {children}
+    </div>
+  );
 }

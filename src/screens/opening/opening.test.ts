@@ -1,13 +1,21 @@
-import type { OpeningPiece } from '@/records/openings';
+import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import {
+  asExpected,
+  asTwin,
   followed,
   gradeLast,
   nothingSaid,
   placeDefect,
+  pressedAt,
   readingOf,
+  sayLess,
+  sayMore,
   tapDefect,
+  tapDefectOn,
   toSend,
-  withReading,
+  wholeOf,
+  withReadings,
+  type Draft,
 } from './draft';
 import { pieceReadingSchema } from './schema';
 
@@ -42,7 +50,7 @@ const piece = {
 const [read, blank] = piece.zones as [OpeningPiece['zones'][number], OpeningPiece['zones'][number]];
 
 test('a zone starts from its live reading, and what is tapped follows it', () => {
-  const said = withReading(nothingSaid(piece), read, { surface: 'matte' });
+  const said = withReadings(nothingSaid(piece), [read], { surface: 'matte' });
   expect(readingOf(said, read)).toMatchObject({
     surface: 'matte',
     movement: 'moves',
@@ -54,8 +62,8 @@ test('a zone starts from its live reading, and what is tapped follows it', () =>
 });
 
 test('taps keep one id, so that sending twice is one reading', () => {
-  const once = withReading(nothingSaid(piece), blank, { surface: 'gloss' });
-  const twice = withReading(once, blank, { movement: 'runs' });
+  const once = withReadings(nothingSaid(piece), [blank], { surface: 'gloss' });
+  const twice = withReadings(once, [blank], { movement: 'runs' });
   expect(twice.zones[blank.id]!.id).toBe(once.zones[blank.id]!.id);
 });
 
@@ -82,18 +90,83 @@ test('keys grade the defect tapped last; a place belongs to its defect', () => {
 });
 
 test('only zones that were touched are sent, nothing of a missing piece', () => {
-  const said = { ...withReading(nothingSaid(piece), blank, { surface: 'satin' }), fate: 'keep' as const };
+  const said = { ...withReadings(nothingSaid(piece), [blank], { surface: 'satin' }), fate: 'keep' as const };
   const sent = toSend(piece, id('F'), said);
   expect(sent.readings.map((one) => one.zoneId)).toEqual([blank.id]);
   expect(pieceReadingSchema.safeParse(sent).success).toBe(true);
   expect(toSend(piece, id('F'), { ...said, state: 'missing' }).readings).toEqual([]);
 });
 
-test('after a conflict mine follows theirs', () => {
-  const said = withReading(nothingSaid(piece), blank, { surface: 'satin' });
-  const theirs = { id: id('T'), zone_id: blank.id };
-  expect(followed(said, theirs).zones[blank.id]).toMatchObject({ follows: id('T'), surface: 'satin' });
-  expect(followed(said, { id: id('T'), zone_id: id('Q') })).toBe(said);
+test('after a conflict mine follows theirs, and only where theirs is', () => {
+  const said = withReadings(nothingSaid(piece), [blank], { surface: 'satin' });
+  const sent = toSend(piece, id('F'), said);
+  const theirs = (zone_id: string) => ({
+    id: id('T'),
+    zone_id,
+    surface: 'gloss',
+    movement: null,
+    note: '',
+    defects: [],
+  });
+  const mine = followed(sent, { readings: [theirs(blank.id)] });
+  expect(mine.readings[0]).toMatchObject({ follows: id('T'), surface: 'satin' });
+  expect(followed(sent, { readings: [theirs(id('Q'))] })).toEqual(sent);
+  expect(followed(sent, { fate: 'grind' }).fateBefore).toBe('grind');
+});
+
+test('every tap can be taken back, and a finished piece is taken up again under new ids', () => {
+  const start: Draft = { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
+  const once = sayMore(start, (said) => withReadings(said, [blank], { surface: 'gloss' }));
+  const twice = sayMore(once, (said) => tapDefectOn(said, [blank], 'pitting'));
+  expect(sayLess(twice).said).toEqual(once.said);
+  expect(sayLess(sayLess(twice)).said).toEqual(start.said);
+  expect(sayLess(start)).toBe(start);
+  const sent = { ...twice, sentAs: id('W') };
+  const again = sayMore(sent, (said) => withReadings(said, [blank], { surface: 'matte' }));
+  const [before, after] = [sent.said.zones[blank.id]!, again.said.zones[blank.id]!];
+  expect(after).toMatchObject({ follows: before.id, surface: 'matte', defects: before.defects });
+  expect(again.sentAs).toBeNull();
+});
+
+test('a tap on the whole piece is about its glazed zones, and cycles where the defect is', () => {
+  const bare = zone('B');
+  const glazed = { ...zone('G'), stack: [{ glaze: 's', times: 1 }] } as unknown as OpeningZone;
+  const other = { ...zone('H'), stack: [{ glaze: 'l', times: 1 }] } as unknown as OpeningZone;
+  const all = [bare as unknown as OpeningZone, glazed, other];
+  expect(wholeOf(all)).toEqual([glazed, other]);
+  let said = tapDefectOn(nothingSaid(piece), wholeOf(all), 'crazing');
+  said = tapDefectOn(said, [other], 'pitting');
+  said = tapDefectOn(said, wholeOf(all), 'pitting');
+  expect(readingOf(said, glazed).defects.map((one) => one.defect)).toEqual(['crazing']);
+  expect(readingOf(said, other).defects).toContainEqual(
+    expect.objectContaining({ defect: 'pitting', severity: 3 }),
+  );
+});
+
+test('as expected says what the proofs say; as its twin takes over zone by zone', () => {
+  const known = { ...blank, expected: { proofs: 3, surface: 'satin', movement: 'moves', defects: [] } };
+  const said = asExpected(nothingSaid(piece), [known as unknown as OpeningZone, read]);
+  expect(Object.keys(said.zones)).toEqual([blank.id]);
+  expect(said.zones[blank.id]).toMatchObject({ surface: 'satin', movement: 'moves' });
+  const low = { ...blank, id: id('L'), from: 0, to: 0.4 };
+  const high = { ...blank, id: id('M'), from: 0.4, to: 1 };
+  const twin = [
+    { side: 'outside', from: 0, to: 0.42, surface: 'gloss', movement: null, defects: [] },
+    { side: 'outside', from: 0.42, to: 1, surface: 'matte', movement: 'runs', defects: [] },
+  ] as const;
+  const like = asTwin(nothingSaid(piece), [low, high], twin);
+  expect([like.zones[low.id]?.surface, like.zones[high.id]?.surface]).toEqual(['gloss', 'matte']);
+});
+
+test.each([
+  [0, 1, 'foot'],
+  [0.05, 2, 'foot'],
+  [0.5, 2, 'overlap'],
+  [0.5, 1, 'spot'],
+  [0.95, 1, 'rim'],
+])('a press at %d of the height on %d glazes is at the %s', (height, glazes, place) => {
+  const stack = Array.from({ length: glazes }, (_, i) => ({ glaze: `g${i}`, times: 1 }));
+  expect(pressedAt(height, { stack } as unknown as OpeningZone)).toBe(place);
 });
 
 test.each([
@@ -103,7 +176,7 @@ test.each([
   [{ defects: [{ defect: 'pitting', severity: 4, place: 'rim' }] }, 'readings.0.defects.0.severity'],
   [{ note: 'x'.repeat(2001) }, 'readings.0.note'],
 ])('%j is refused at its field', (wrong, field) => {
-  const sent = toSend(piece, id('F'), withReading(nothingSaid(piece), blank, {}));
+  const sent = toSend(piece, id('F'), withReadings(nothingSaid(piece), [blank], {}));
   const faults = pieceReadingSchema.safeParse({ ...sent, readings: [{ ...sent.readings[0], ...wrong }] })
     .error?.issues;
   expect(faults?.map((issue) => issue.path.join('.'))).toEqual([field]);

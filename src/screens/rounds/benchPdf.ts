@@ -3,7 +3,7 @@ import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
 import type { NewestRecipe } from '@/records/recipes';
 import type { Round, RoundCell } from '@/records/rounds';
-import { openPdf } from './pdf';
+import { openPdf } from '@/ui/pdf';
 import { pourFor } from './pouring';
 
 /** How the sheet is wanted. */

@@ -1,5 +1,5 @@
 import QRCode from 'qrcode';
-import { openPdf } from './pdf';
+import { openPdf } from '@/ui/pdf';
 
 /** One label: what is written under the foot, and where its QR leads. */
 export interface Label {

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Bench } from './Bench';
 import { BenchProvider } from './BenchContext';
 import { GuideWordsProvider } from './GuideWords';
+import { KeepShell } from './KeepShell';
 import { Keys } from './Keys';
 import { RunningHead } from './RunningHead';
 import { ThumbIndex } from './ThumbIndex';
@@ -25,6 +26,7 @@ export function Frame({ member, kilns, signOut, children }: FrameProps) {
           <ThumbIndex />
           <Bench />
           <Keys />
+          <KeepShell />
         </div>
       </GuideWordsProvider>
     </BenchProvider>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SIGNED_OUT, type Outcome } from '@/door';
 
 const MOST_BYTES = 30 * 2 ** 20;
 
@@ -12,4 +13,10 @@ export const pictureSchema = z
 export function isOtherOrigin(request: Request): boolean {
   const origin = request.headers.get('origin');
   return origin !== null && new URL(origin).host !== request.headers.get('host');
+}
+
+/** An outcome as an answer: 401 when the member must sign in, 422 when something was wrong. */
+export function answer(outcome: Outcome<unknown>): Response {
+  const signedOut = !outcome.ok && outcome.faults[0]?.message === SIGNED_OUT;
+  return Response.json(outcome, { status: outcome.ok ? 200 : signedOut ? 401 : 422 });
 }

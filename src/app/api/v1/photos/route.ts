@@ -4,13 +4,26 @@ import { db } from '@/records/db';
 import { addPhoto } from '@/records/photos';
 import { store } from '@/records/store';
 import { idSchema } from '@/screens/pieces/schema';
-import { isOtherOrigin, pictureSchema } from '../upload';
+import { photoSettingsSchema } from '@/screens/opening/schema';
+import { answer, isOtherOrigin, pictureSchema } from '../upload';
 
 const photoSchema = z.object({
   id: idSchema,
   pieceId: idSchema,
   firingId: idSchema.nullable(),
   file: pictureSchema,
+  settings: z
+    .string()
+    .transform((text, check) => {
+      try {
+        return JSON.parse(text) as unknown;
+      } catch {
+        check.addIssue({ code: 'custom', message: 'These settings cannot be read.' });
+        return z.NEVER;
+      }
+    })
+    .pipe(photoSettingsSchema.partial())
+    .optional(),
 });
 
 /** Adds a photo to a piece. The id is the client's: sent twice, it is one photo. Same origin only. */
@@ -22,14 +35,15 @@ export async function POST(request: Request): Promise<Response> {
     'student',
     photoSchema,
     input,
-    async (member, { id, pieceId, firingId, file }) => {
+    async (member, { id, pieceId, firingId, file, settings }) => {
       return addPhoto(db(), store(), member.id, {
         id,
         pieceId,
         firingId,
         bytes: Buffer.from(await file.arrayBuffer()),
+        ...(settings && { settings }),
       });
     },
   );
-  return Response.json(outcome, { status: outcome.ok ? 200 : 422 });
+  return answer(outcome);
 }

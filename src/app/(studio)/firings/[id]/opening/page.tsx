@@ -2,7 +2,10 @@ import { memberOfPage } from '@/door';
 import { db } from '@/records/db';
 import { kilnById } from '@/records/kilns';
 import { logOf } from '@/records/live';
-import { openingOf } from '@/records/openings';
+import { mayDo } from '@/records/members';
+import { openingOf, phrasesOf } from '@/records/openings';
+import { samplesFor } from '@/records/samples';
+import { conesOf, rateOf } from '@/records/witness';
 import { orNotFound } from '@/screens/notFound';
 import { OpeningView } from '@/screens/opening/OpeningView';
 import { OpeningGate } from '@/screens/opening/OpeningGate';
@@ -16,11 +19,27 @@ export default async function Page({
   params: Promise<{ id: string }>;
   searchParams: Promise<{ piece?: string }>;
 }) {
-  await memberOfPage();
-  const { firing, pieces } = await orNotFound(openingOf(db(), (await params).id));
-  if (firing.state !== 'open' && firing.state !== 'closed') {
-    const kiln = await kilnById(db(), firing.kilnId);
+  const member = await memberOfPage();
+  const opening = await orNotFound(openingOf(db(), (await params).id));
+  const { firing } = opening;
+  const kiln = await kilnById(db(), firing.kilnId);
+  if (firing.state !== 'open' && firing.state !== 'closed')
     return <OpeningGate firing={firing} log={await logOf(db(), firing, kiln, new Date())} />;
-  }
-  return <OpeningView firing={firing} pieces={pieces} start={(await searchParams).piece ?? null} />;
+  const [cones, rate, phrases, samples] = await Promise.all([
+    conesOf(db(), [firing.id]),
+    rateOf(db(), firing.id),
+    phrasesOf(db()),
+    samplesFor(opening.pieces.map((piece) => piece.label)),
+  ]);
+  return (
+    <OpeningView
+      opening={opening}
+      memberId={member.id}
+      start={(await searchParams).piece ?? null}
+      phrases={phrases}
+      shelves={Math.max(1, kiln.shelves, ...opening.pieces.map((piece) => piece.shelf))}
+      samples={samples}
+      cones={{ saved: cones.get(firing.id) ?? [], rate, mayWrite: mayDo(member.role, 'teacher') }}
+    />
+  );
 }

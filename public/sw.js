@@ -1,0 +1,71 @@
+// Lets the running opening open without a network. Writes never pass through here: the page keeps them itself.
+const SHELL = 'jiten-shell-1';
+const PAGES = 'jiten-pages-1';
+/** A server that has not begun to answer for so long is taken for gone, ms. */
+const PATIENCE = 4000;
+
+self.addEventListener('install', () => self.skipWaiting());
+self.addEventListener('activate', (event) => event.waitUntil(begin()));
+
+async function begin() {
+  for (const name of await caches.keys())
+    if (name.startsWith('jiten-') && name !== SHELL && name !== PAGES) await caches.delete(name);
+  await self.clients.claim();
+}
+
+self.addEventListener('message', (event) => {
+  if (event.data?.claim) event.waitUntil(self.clients.claim());
+  if (event.data?.keep) event.waitUntil(keep(event.data.keep));
+  if (event.data?.forget) event.waitUntil(caches.delete(PAGES));
+});
+
+async function keep(addresses) {
+  const [shell, pages] = [await caches.open(SHELL), await caches.open(PAGES)];
+  for (const address of addresses) {
+    const isPage = !address.includes('/_next/') && !address.includes('/api/');
+    const cache = isPage ? pages : shell;
+    if (!isPage && (await cache.match(address))) continue;
+    const answer = await fetch(address).catch(() => null);
+    if (answer?.ok && !answer.redirected) await cache.put(address, answer);
+  }
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const { origin, pathname } = new URL(request.url);
+  if (request.method !== 'GET' || origin !== self.location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(page(request));
+  else if (pathname.startsWith('/_next/static/') || pathname.startsWith('/api/v1/photos/'))
+    event.respondWith(part(request));
+});
+
+/** Parts have their content in their name: once here, they never change. */
+async function part(request) {
+  const cache = await caches.open(SHELL);
+  const known = await cache.match(request);
+  if (known) return known;
+  const answer = await fetch(request);
+  if (answer.ok) void cache.put(request, answer.clone());
+  return answer;
+}
+
+async function page(request) {
+  const cache = await caches.open(PAGES);
+  const isOpening = new URL(request.url).pathname.endsWith('/opening');
+  try {
+    const answer = await fetch(request, { signal: AbortSignal.timeout(PATIENCE) });
+    if (isOpening && answer.ok && !answer.redirected) void cache.put(request, answer.clone());
+    return answer;
+  } catch {
+    return (await cache.match(request, { ignoreSearch: true })) ?? noNetwork(cache);
+  }
+}
+
+async function noNetwork(cache) {
+  const links = (await cache.keys()).map(({ url }) => `<li><a href="${url}">The opening you had open</a></li>`);
+  const text = `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width">
+    <title>Jiten: no network</title><body><h1>No network</h1>
+    <p>What you tapped is kept on this device and is sent when the network is back.</p>
+    <ul>${links.join('')}</ul></body></html>`;
+  return new Response(text, { headers: { 'Content-Type': 'text/html; charset=utf-8' } });
+}

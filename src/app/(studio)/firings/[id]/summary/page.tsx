@@ -1,0 +1,16 @@
+import { memberOfPage } from '@/door';
+import { db } from '@/records/db';
+import { listFirings } from '@/records/firings';
+import { mayDo } from '@/records/members';
+import { summaryOf } from '@/records/summary';
+import { orNotFound } from '@/screens/notFound';
+import { SummaryView } from '@/screens/summary/SummaryView';
+
+export const metadata = { title: 'What came out' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const member = await memberOfPage();
+  const summary = await orNotFound(summaryOf(db(), (await params).id));
+  const next = (await listFirings(db())).filter(({ state }) => state === 'loading');
+  return <SummaryView summary={summary} next={next} mayWrite={mayDo(member.role, 'teacher')} />;
+}

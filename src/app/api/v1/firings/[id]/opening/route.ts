@@ -1,0 +1,15 @@
+import { currentMember } from '@/door';
+import { db } from '@/records/db';
+import { NotThere } from '@/records/faults';
+import { openingOf } from '@/records/openings';
+
+/** An opening as it stands now: what other devices have read in the meantime. */
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  try {
+    return Response.json(await openingOf(db(), (await params).id));
+  } catch (error) {
+    if (error instanceof NotThere) return new Response(error.message, { status: 404 });
+    throw error;
+  }
+}

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { withMember } from '@/door';
+import { db } from '@/records/db';
+import { reserveNumbers } from '@/records/numbers';
+import { idSchema } from '@/screens/pieces/schema';
+import { answer, isOtherOrigin } from '../upload';
+
+const schema = z.object({ id: idSchema, device: z.string().min(1).max(40) });
+
+/** Reserves piece numbers for a device that may lose its network. Same origin only. */
+export async function POST(request: Request): Promise<Response> {
+  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
+  const input: unknown = await request.json().catch(() => null);
+  return answer(
+    await withMember('student', schema, input, (member, asked) => reserveNumbers(db(), member.id, asked)),
+  );
+}

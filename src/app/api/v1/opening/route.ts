@@ -1,0 +1,17 @@
+import { withMember } from '@/door';
+import { db } from '@/records/db';
+import { writeOpening } from '@/records/openingWrites';
+import { store } from '@/records/store';
+import { openingWriteSchema } from '@/screens/opening/schema';
+import { answer, isOtherOrigin } from '../upload';
+
+/** One write of an opening, done once however often it is sent. Same origin only. */
+export async function POST(request: Request): Promise<Response> {
+  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
+  const input: unknown = await request.json().catch(() => null);
+  return answer(
+    await withMember('student', openingWriteSchema, input, (member, asked) =>
+      writeOpening(db(), store(), member.id, asked),
+    ),
+  );
+}

@@ -1,0 +1,44 @@
+import jstat from 'jstat';
+
+/** A share of pieces with what it may truly be. */
+export interface Share {
+  readonly count: number;
+  readonly of: number;
+  /** 0 to 1; null of none. */
+  readonly share: number | null;
+  /** Exact interval of the true share, 0 to 1. */
+  readonly interval: readonly [number, number];
+}
+
+/**
+ * A share with its exact (Clopper–Pearson) interval.
+ *
+ * Source: C. J. Clopper and E. S. Pearson, Biometrika 26 (1934), 404–413.
+ *
+ * @param count whole, 0 to `of`
+ * @param of whole, ≥ 0
+ * @param confidence 0 to 1
+ * @example shareOf(0, 10).interval // [0, 0.3085]
+ */
+export function shareOf(count: number, of: number, confidence = 0.95): Share {
+  const tail = (1 - confidence) / 2;
+  return {
+    count,
+    of,
+    share: of ? count / of : null,
+    interval: [
+      count === 0 ? 0 : jstat.beta.inv(tail, count, of - count + 1),
+      count === of ? 1 : jstat.beta.inv(1 - tail, count + 1, of - count),
+    ],
+  };
+}
+
+/**
+ * A share in words, with its interval.
+ *
+ * @example shareWords(shareOf(5, 24)) // '5 of 24 (7 to 42 %)'
+ */
+export function shareWords({ count, of, interval: [low, high] }: Share): string {
+  const percent = (part: number) => Math.round(part * 100);
+  return of === 0 ? 'none of none' : `${count} of ${of} (${percent(low)} to ${percent(high)} %)`;
+}

@@ -1,0 +1,146 @@
+import { deltaE00 } from '../colour';
+import { agreementOf, type Agreement, type Seen } from './agreement';
+import { defectName } from './defects';
+import { MOVEMENTS } from './words';
+
+/** A zone as it came out, and the proofs its entry had before. */
+export interface CameOut {
+  readonly zoneId: string;
+  /** What makes pieces twins of each other. */
+  readonly twinKey: string;
+  readonly pieceId: string;
+  readonly entryId: string;
+  readonly seen: Seen;
+  readonly before: readonly Seen[];
+}
+
+/** Something that the dictionary did not promise. */
+export interface Surprise {
+  readonly kind: 'colour' | 'new defect' | 'defect gone' | 'moved' | 'twins disagree';
+  readonly zoneIds: readonly string[];
+  /** How unlikely it was by what was known, bits: 1 is a coin's toss, 7 is one in a hundred. */
+  readonly bits: number;
+  readonly words: string;
+}
+
+/** What the studio usually sees. */
+export interface Usual {
+  /** Distance of a twin from the middle of its entry, CIEDE2000. */
+  readonly spread: number;
+  /** Share of twins that disagree, 0 to 1. */
+  readonly disagree: number;
+}
+
+/** Less than this is no surprise, bits: one in eight; twins that differ are always said. */
+const WORTH_SAYING = 3;
+
+/** More cannot be known from a studio's few proofs, bits. */
+const MOST = 14;
+
+/** A colour nearer than this to what was promised is the same to the eye across a room, CIEDE2000. */
+const SAME_COLOUR = 3;
+
+/**
+ * What came out otherwise than promised, the greatest surprise first.
+ *
+ * A defect, or its absence, and a movement beyond any before are judged by their expected share among the
+ * earlier proofs, (k + ½) / (n + 1); a colour by its distance against the usual spread s of twins, as the
+ * chance e^(−ΔE²/2s²) of lying so far out in a plane; twins that differ by the share that usually do. Zones
+ * without earlier proofs surprise nobody.
+ *
+ * @param usual the studio's own figures
+ */
+export function surprisesOf(zones: readonly CameOut[], usual: Usual): Surprise[] {
+  const found = zones.flatMap((zone) => zoneSurprises(zone, usual));
+  return [...found, ...twinSurprises(zones, usual)]
+    .filter(({ kind, bits }) => kind === 'twins disagree' || bits >= WORTH_SAYING)
+    .sort((a, b) => b.bits - a.bits || a.zoneIds[0]!.localeCompare(b.zoneIds[0]!));
+}
+
+function zoneSurprises({ zoneId, seen, before }: CameOut, usual: Usual): Surprise[] {
+  const proofs = before.filter((proof) => proof.counts);
+  if (proofs.length === 0) return [];
+  const promised = agreementOf(proofs);
+  const say = (kind: Surprise['kind'], bits: number, words: string): Surprise => ({
+    kind,
+    zoneIds: [zoneId],
+    bits: Math.min(MOST, bits),
+    words,
+  });
+  return [
+    ...colourSurprise(seen, promised, usual).map(([bits, words]) => say('colour', bits, words)),
+    ...defectSurprises(seen, promised).map(([kind, bits, words]) => say(kind, bits, words)),
+    ...moveSurprise(seen, proofs).map(([bits, words]) => say('moved', bits, words)),
+  ];
+}
+
+function bitsOf(count: number, of: number): number {
+  return -Math.log2((count + 0.5) / (of + 1));
+}
+
+function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): [number, string][] {
+  if (!seen.colour || !promised.colour) return [];
+  const far = deltaE00(promised.colour, seen.colour);
+  if (far < SAME_COLOUR) return [];
+  // The largest of a few distances in a plane is some one and a half deviations out.
+  const own = promised.spread === null ? 0 : promised.spread / 1.5;
+  const spread = Math.max(usual.spread, own, 1);
+  const times = far / spread;
+  return [
+    [
+      (times ** 2 / 2) * Math.LOG2E,
+      `colour ${far.toFixed(1)} ΔE away from its proofs, ${times.toFixed(1)} times the usual spread`,
+    ],
+  ];
+}
+
+function defectSurprises(seen: Seen, promised: Agreement): ['new defect' | 'defect gone', number, string][] {
+  const plain = seen.defects.filter(({ severity }) => severity >= 2);
+  const n = promised.proofs;
+  const came = plain.map(({ defect }): ['new defect', number, string] => {
+    const count = promised.defects.find((one) => one.defect === defect)?.count ?? 0;
+    return ['new defect', bitsOf(count, n), `${defectName(defect)}: ${count} of ${n} before`];
+  });
+  const gone = promised.defects
+    .filter(({ defect }) => !plain.some((one) => one.defect === defect))
+    .map(({ defect, count }): ['defect gone', number, string] => [
+      'defect gone',
+      bitsOf(n - count, n),
+      `no ${defectName(defect)}: ${count} of ${n} before`,
+    ]);
+  return [...came, ...gone];
+}
+
+function moveSurprise(seen: Seen, proofs: readonly Seen[]): [number, string][] {
+  const rank = (movement: string | null) => MOVEMENTS.indexOf(movement as (typeof MOVEMENTS)[number]);
+  const known = proofs.filter((proof) => proof.movement !== null);
+  const further = known.filter((proof) => rank(proof.movement) >= rank(seen.movement));
+  if (rank(seen.movement) < 1 || known.length === 0) return [];
+  return [
+    [
+      bitsOf(further.length, known.length),
+      `${seen.movement}: ${further.length ? `${further.length} of ${known.length} did` : `none of ${known.length} did`} before`,
+    ],
+  ];
+}
+
+function twinSurprises(zones: readonly CameOut[], usual: Usual): Surprise[] {
+  const groups = new Map<string, CameOut[]>();
+  for (const zone of zones) {
+    const key = `${zone.twinKey} ${zone.entryId}`;
+    groups.set(key, [...(groups.get(key) ?? []), zone]);
+  }
+  return [...groups.values()].flatMap((group) => {
+    if (new Set(group.map((zone) => zone.pieceId)).size < 2) return [];
+    const { differing } = agreementOf(group.map(({ seen }) => ({ ...seen, counts: true })));
+    if (differing.length === 0) return [];
+    return [
+      {
+        kind: 'twins disagree' as const,
+        zoneIds: group.map((zone) => zone.zoneId),
+        bits: -Math.log2(Math.max(usual.disagree, 2 ** -MOST)),
+        words: `${differing.length} of ${group.length} twins of one firing ${differing.length === 1 ? 'differs' : 'differ'}`,
+      },
+    ];
+  });
+}

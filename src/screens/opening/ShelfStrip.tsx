@@ -1,0 +1,185 @@
+'use client';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { SHELF_FAULTS } from '@/core/firing';
+import type { OpeningPiece } from '@/records/openings';
+import { drawnPiece } from '@/ui/drawn';
+import { Silhouette } from '@/ui/Silhouette';
+import type { useOpening } from './keep/useOpening';
+import css from './opening.module.css';
+
+interface Props {
+  readonly api: ReturnType<typeof useOpening>;
+  readonly at: string | null;
+  readonly shelves: number;
+  readonly stateOf: (piece: OpeningPiece) => OpeningPiece['state'];
+  readonly onGo: (pieceId: string) => void;
+}
+
+/** The load by shelf: where the walk stands, any piece out of its order, strays, and what the shelf needs. */
+export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
+  const { pieces, repairs, firing } = api.opening;
+  const here = pieces.find((piece) => piece.id === at)?.shelf ?? shelves;
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [open, setOpen] = useState<'shelves' | 'stray' | 'shelf' | 'find' | null>(null);
+  const [note, setNote] = useState('');
+  const [said, setSaid] = useState('');
+  const shelf = chosen ?? here;
+  const own = pieces.filter((piece) => piece.shelf === shelf);
+  const waiting = api.waiting.flatMap(({ write }) => (write.kind === 'repair' ? [write.repair] : []));
+  const faults = [...repairs, ...waiting].filter((one) => one.shelf === shelf);
+  const left = own.filter((piece) => stateOf(piece) === 'loaded').length;
+  const toggle = (which: NonNullable<typeof open>) => setOpen(open === which ? null : which);
+  const close = () => {
+    setOpen(null);
+    setNote('');
+  };
+  const addStray = async () => {
+    const label = await api.addStray(shelf, note);
+    setSaid(
+      label
+        ? `It is ${label} now: write it under the foot.`
+        : 'This device has no numbers left: it reserves more when the network is back.',
+    );
+    close();
+  };
+  const addRepair = async (what: (typeof SHELF_FAULTS)[number]) => {
+    const repair = { id: ulid(), firingId: firing.id, shelf, what, note };
+    await api.enqueue({ kind: 'repair', repair }, null);
+    setSaid(`Shelf ${shelf}: ${what} noted.`);
+    close();
+  };
+  const find = (text: string) => {
+    setNote(text);
+    const found = pieces.filter((piece) => piece.number === Number(text.replace(/\D/g, '')));
+    if (found.length !== 1) return;
+    onGo(found[0]!.id);
+    setChosen(null);
+    close();
+  };
+  return (
+    <section aria-label="Shelves" className={css.strip}>
+      {open === 'shelves' && (
+        <div className={css.shelves} role="group" aria-label="Shelf">
+          {Array.from({ length: shelves }, (_, i) => shelves - i).map((n) => {
+            const there = pieces.filter((piece) => piece.shelf === n);
+            const left = there.filter((piece) => stateOf(piece) === 'loaded').length;
+            return (
+              <button
+                key={n}
+                type="button"
+                aria-pressed={n === shelf}
+                onClick={() => {
+                  setChosen(n);
+                  setOpen(null);
+                }}
+              >
+                shelf {n}
+                <small>{there.length === 0 ? 'empty' : left ? `${left} to read` : 'read'}</small>
+              </button>
+            );
+          })}
+        </div>
+      )}
+      <ul className={css.row}>
+        <li>
+          <button
+            type="button"
+            className={css.more}
+            aria-expanded={open === 'shelves'}
+            onClick={() => toggle('shelves')}
+          >
+            <b>shelf {shelf}</b>
+            <small>{left ? `${left} to read` : own.length ? 'read' : 'empty'}</small>
+          </button>
+        </li>
+        {own.map((piece) => (
+          <li key={piece.id}>
+            <button
+              type="button"
+              aria-label={`${piece.label}, ${stateOf(piece)}`}
+              aria-current={piece.id === at || undefined}
+              data-state={stateOf(piece)}
+              onClick={() => {
+                onGo(piece.id);
+                setChosen(null);
+              }}
+            >
+              <Silhouette
+                {...drawnPiece(piece)}
+                size={Math.round(Math.min(32, (36 * piece.heightMm) / piece.widthMm))}
+                title=""
+              />
+              <span className="figures">{piece.number}</span>
+            </button>
+          </li>
+        ))}
+        <li>
+          <button
+            type="button"
+            className={css.more}
+            onClick={() => toggle('find')}
+            aria-expanded={open === 'find'}
+          >
+            find by number
+          </button>
+        </li>
+        <li>
+          <button
+            type="button"
+            className={css.more}
+            onClick={() => toggle('stray')}
+            aria-expanded={open === 'stray'}
+          >
+            not on the list
+          </button>
+        </li>
+        <li>
+          <button
+            type="button"
+            className={css.more}
+            onClick={() => toggle('shelf')}
+            aria-expanded={open === 'shelf'}
+          >
+            {faults.length ? `shelf: ${faults.map(({ what }) => what).join(', ')}` : 'shelf needs work'}
+          </button>
+        </li>
+      </ul>
+      {open && open !== 'shelves' && (
+        <div className={css.form}>
+          <TextField
+            label={
+              open === 'find'
+                ? 'Number under the foot'
+                : open === 'stray'
+                  ? 'What is it? (may stay empty)'
+                  : 'Note (may stay empty)'
+            }
+            value={note}
+            autoFocus
+            slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric' } : {} }}
+            onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
+          />
+          {open === 'stray' && <Button onClick={() => void addStray()}>Number it, shelf {shelf}</Button>}
+          {open === 'shelf' && (
+            <>
+              {SHELF_FAULTS.map((what) => (
+                <Button key={what} onClick={() => void addRepair(what)}>
+                  {what}
+                </Button>
+              ))}
+              <p className="small quiet">Grinding a shelf: eye protection and a respirator, out of doors.</p>
+            </>
+          )}
+        </div>
+      )}
+      {said && (
+        <p role="status" className="small">
+          {said}
+        </p>
+      )}
+    </section>
+  );
+}

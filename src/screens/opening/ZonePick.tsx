@@ -1,0 +1,69 @@
+'use client';
+import { placeWords } from '@/core/coats';
+import { colourWords, defectName } from '@/core/evidence';
+import type { OpeningPiece, OpeningZone } from '@/records/openings';
+import { Swatch } from '@/ui/Swatch';
+import css from './opening.module.css';
+
+interface Props {
+  readonly piece: OpeningPiece;
+  /** null: taps are about the whole piece. */
+  readonly chosen: OpeningZone | null;
+  readonly onChoose: (zone: OpeningZone | null) => void;
+}
+
+/** The zones of a piece, rim first, each with what the dictionary expects of it. */
+export function ZonePick({ piece, chosen, onChoose }: Props) {
+  return (
+    <div className={css.zones} role="group" aria-label="Zones">
+      {piece.zones.length > 1 && (
+        <button type="button" aria-pressed={chosen === null} onClick={() => onChoose(null)}>
+          <b>Whole piece</b>
+        </button>
+      )}
+      {[...piece.zones].reverse().map((zone) => (
+        <button
+          key={zone.id}
+          type="button"
+          aria-pressed={zone.id === chosen?.id || piece.zones.length === 1}
+          onClick={() => onChoose(zone)}
+        >
+          <span className={css.zoneWords}>
+            <b>{zone.headword}</b>
+            <span>
+              {zone.side !== 'outside' && `${zone.side}, `}
+              {placeWords(zone)}
+              {zone.stack.length > 0 && `: ${expectedWords(zone)}`}
+            </span>
+            {piece.counts
+              .filter((count) => count.zoneId === zone.id)
+              .map((count) => (
+                <span key={count.id} className="figures">
+                  {count.perCm2.toFixed(1)} {count.kind === 'pits' ? 'pits' : 'mm of crack'} per cm²
+                </span>
+              ))}
+          </span>
+          {zone.stack.length > 0 && (zone.expectedSwatch ?? zone.expectedColour) && (
+            <Swatch
+              hash={zone.expectedSwatch}
+              colour={zone.expectedColour}
+              width={44}
+              height={44}
+              alt={`Proof of ${zone.headword}`}
+            />
+          )}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** What the proofs so far promise, in a line. */
+function expectedWords({ expected, expectedColour }: OpeningZone): string {
+  if (!expected || expected.proofs === 0) return 'new';
+  const defects = expected.defects.map(
+    (one) => `${defectName(one.defect)} ${one.count} of ${expected.proofs}`,
+  );
+  const look = [expected.surface, expectedColour && colourWords(expectedColour)].filter(Boolean).join(' ');
+  return `expect ${[...(look ? [look] : []), ...(defects.length ? defects : [`sound ${expected.proofs} of ${expected.proofs}`])].join(', ')}`;
+}

@@ -1,0 +1,35 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { OpeningPiece } from '@/records/openings';
+import type { useOpening } from './keep/useOpening';
+import { photoWorker } from './photoWorker';
+
+const UNREADABLE =
+  'This picture cannot be read here (some phones save HEIC: set the camera to JPEG). The reading is kept.';
+
+/** Takes pictures of a piece: made ready in the worker, kept on the device, on their way to the server. */
+export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiece) {
+  const [said, setSaid] = useState('');
+  const [fault, setFault] = useState('');
+  const keep = async (file: Blob) => {
+    const { blob, frame } = await photoWorker().take(file);
+    const settings = { frame, gains: null, strokes: [] };
+    await api.enqueue({ kind: 'photo', pieceId: piece.id, blob, settings }, piece.id, ulid());
+  };
+  const take = async (files: readonly Blob[]) => {
+    setFault('');
+    setSaid('Looking at the picture');
+    try {
+      for (const file of files) await keep(file);
+    } catch {
+      setFault(UNREADABLE);
+    }
+    setSaid('');
+  };
+  const takeSample = async () => {
+    const response = await fetch(`/api/v1/samples/${piece.label}`).catch(() => null);
+    if (response?.ok) await take([await response.blob()]);
+    else setFault('The sample camera needs the network.');
+  };
+  return { said, fault, take, takeSample, fail: setFault };
+}
