@@ -1,21 +1,54 @@
-// npm run bench: measures on a throw-away database.
-import { mkdtempSync, rmSync } from 'node:fs';
+// npm run bench: measures on throw-away databases, the records and the core first, then a phone-like browser.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startDatabase } from './lib/database.mjs';
+import { freePort, startDatabase } from './lib/database.mjs';
 import { haveDebian, haveModules } from './lib/packages.mjs';
-import { run } from './lib/run.mjs';
+import { must, run } from './lib/run.mjs';
+import { haveBuild, serverEnv, startServer, untilReady } from './lib/serve.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'jiten-bench-'));
-await haveDebian('mariadbd');
+const only = process.argv[2];
+
+async function withDatabase(name, work) {
+  mkdirSync(join(folder, name));
+  const database = await startDatabase(join(folder, name));
+  try {
+    await work(database.url, join(folder, name));
+  } finally {
+    await database.stop();
+  }
+}
+
+/** Runs one file of measurements; a failure is the run's. */
+async function measure(file, env) {
+  const { code } = await run('npx', ['tsx', file], { env });
+  if (code) process.exitCode = code;
+}
+
+async function phone(url, data) {
+  await haveBuild();
+  const env = serverEnv(data, url);
+  await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env });
+  await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
+  const port = await freePort();
+  const end = startServer(env, '127.0.0.1', port);
+  try {
+    await untilReady(port);
+    await measure('tests/load/phone.ts', { ...env, JITEN_URL: `http://127.0.0.1:${port}` });
+  } finally {
+    end();
+  }
+}
+
+await haveDebian('mariadbd', 'chromium');
 await haveModules();
-const database = await startDatabase(folder);
 try {
-  const { code } = await run('npx', ['tsx', 'tests/load/bench.ts'], {
-    env: { ...process.env, DATABASE_URL: database.url },
-  });
-  process.exitCode = code;
+  if (only !== 'phone')
+    await withDatabase('records', (url) =>
+      measure('tests/load/bench.ts', { ...process.env, DATABASE_URL: url }),
+    );
+  if (!only || only === 'phone') await withDatabase('phone', phone);
 } finally {
-  await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }

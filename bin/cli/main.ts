@@ -6,6 +6,7 @@ import { blend } from './blend';
 import { colour } from './colour';
 import { cone } from './cone';
 import { contrast } from './contrast';
+import { diagnose } from './diagnose';
 import { fit } from './fit';
 import { heatwork } from './heatwork';
 import { zones } from './zones';
@@ -22,6 +23,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   cone,
   heatwork,
   contrast,
+  diagnose,
   colour,
 };
 

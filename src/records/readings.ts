@@ -62,7 +62,8 @@ export async function recordPiece(
     await trx('firing_piece')
       .where({ firing_id: said.firingId, piece_id: said.pieceId })
       .update({ state: said.state });
-    await trx('piece').where({ id: said.pieceId }).update({ stage: 'read' });
+    // A piece that went into another kiln since stays there.
+    await trx('piece').where({ id: said.pieceId, stage: 'fired' }).update({ stage: 'read' });
     if (said.fate) await setFate(trx, memberId, said, said.fate, at);
     await refreshPiece(trx, said.pieceId, said.firingId);
   });

@@ -9,6 +9,8 @@ export interface FoundSurprise extends Surprise {
   readonly pieces: readonly string[];
   readonly headword: string;
   readonly ground: string;
+  /** A proof from before, and what came out now. */
+  readonly swatches: readonly (string | null)[];
 }
 
 /** What a firing gave, as it is read out to the class. */
@@ -119,7 +121,9 @@ async function dictionaryNews(
   );
   const newest = new Set((await newestVersions(base)).values());
   const seen = (row: ProofRow) => seenOf(row, defects.get(row.reading_id) ?? [], newest);
-  const own = rows.filter((row) => row.firing_id === firingId && zones.has(row.zone_id));
+  const own = rows.filter(
+    (row) => row.firing_id === firingId && (zones.get(row.zone_id)?.zone.stack.length ?? 0) > 0,
+  );
   const opened = Math.min(...own.map((row) => row.at.getTime()));
   const earlier = new Map<string, ProofRow[]>();
   for (const row of rows)
@@ -135,8 +139,17 @@ async function dictionaryNews(
   }));
   const surprises = surprisesOf(cameOut, await usualOf(base)).map((surprise) => {
     const found = surprise.zoneIds.map((id) => zones.get(id)!);
-    const { headword, ground } = found[0]!.zone;
-    return { ...surprise, headword, ground, pieces: [...new Set(found.map(({ piece }) => piece.label))] };
+    const { headword, ground, swatchHash } = found[0]!.zone;
+    const entryId = cameOut.find((one) => one.zoneId === surprise.zoneIds[0])!.entryId;
+    const before = earlier.get(entryId)?.find((row) => row.swatch_hash)?.swatch_hash ?? null;
+    return {
+      ...surprise,
+      headword,
+      ground,
+      pieces: [...new Set(found.map(({ piece }) => piece.label))],
+      swatches:
+        surprise.kind === 'twins disagree' ? found.map(({ zone }) => zone.swatchHash) : [before, swatchHash],
+    };
   });
   return { surprises, fresh: await freshHeadwords(base, firingId, own, opened) };
 }

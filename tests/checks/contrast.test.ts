@@ -1,4 +1,11 @@
-import { contrastOf, fisherTwoSided, mantelHaenszel, oddsInterval, type Table } from '@/core/evidence';
+import {
+  contrastOf,
+  fisherTwoSided,
+  mantelHaenszel,
+  oddsInterval,
+  shareOf,
+  type Table,
+} from '@/core/evidence';
 
 // R. A. Fisher, The Design of Experiments (1935), the tea tasting table.
 test('the lady tasting tea', () => {
@@ -123,4 +130,31 @@ test('pooling over strata is not misled by what differs between them', () => {
       ],
     ]),
   ).toBeNull();
+});
+
+describe('Clopper–Pearson intervals', () => {
+  // binom.test of R, its documentation's example after W. J. Conover (1971), Practical Nonparametric
+  // Statistics, p. 97 (Mendel's peas); the figures are from memory.
+  test('682 of 925', () => {
+    const { interval } = shareOf(682, 925);
+    expect(interval[0]).toBeCloseTo(0.7076683, 6);
+    expect(interval[1]).toBeCloseTo(0.7654066, 6);
+  });
+
+  // The closed forms of the ends: J. A. Hanley and A. Lippman-Hand, JAMA 249 (1983), 1743–1745.
+  test.each([1, 3, 10, 200])('none and all of %d', (n) => {
+    expect(shareOf(0, n).interval[1]).toBeCloseTo(1 - 0.025 ** (1 / n), 9);
+    expect(shareOf(n, n).interval[0]).toBeCloseTo(0.025 ** (1 / n), 9);
+  });
+
+  test('cover the truth at least as often as they say, by summing the binomial', () => {
+    const [n, truth] = [14, 0.27];
+    let covered = 0;
+    for (let k = 0, choose = 1; k <= n; choose = (choose * (n - k)) / (k + 1), k++) {
+      const [low, high] = shareOf(k, n).interval;
+      if (low <= truth && truth <= high) covered += choose * truth ** k * (1 - truth) ** (n - k);
+    }
+    expect(covered).toBeGreaterThanOrEqual(0.95);
+    expect(shareOf(0, 0)).toMatchObject({ share: null, interval: [0, 1] });
+  });
 });

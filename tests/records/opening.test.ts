@@ -5,6 +5,7 @@ import sharp from 'sharp';
 import { deltaE00, labOf } from '@/core/colour';
 import { newId } from '@/records/db';
 import { Conflict, NotThere, Refusal } from '@/records/faults';
+import { loadPieces } from '@/records/firings';
 import { reserveNumbers } from '@/records/numbers';
 import { openingOf, phrasesOf, type OpeningPiece } from '@/records/openings';
 import { writeOpening, type OpeningWrite } from '@/records/openingWrites';
@@ -13,7 +14,9 @@ import { piecePage } from '@/records/piecePages';
 import { correctPiece, savePieces } from '@/records/pieces';
 import type { ReadingDraft } from '@/records/readings';
 import { folderStore, type Store } from '@/records/store';
-import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
+import { summaryOf } from '@/records/summary';
+import { lateReadings } from '@/screens/piece/late';
+import { dip, emptyFiring, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;
 let store: Store;
@@ -206,4 +209,51 @@ test('shelves that need work are listed and put right; phrases are the studio’
     await write(firingId, said(firingId, piece, { note: i ? 'like orange skin' : 'only once' }));
   expect((await phrasesOf(studio.base))[0]).toBe('like orange skin');
   expect(await phrasesOf(studio.base)).not.toContain('only once');
+});
+
+test('a later look stays apart from the opening and leaves a piece where it went since', async () => {
+  const { base, member } = studio;
+  const { firingId, piece } = await opened();
+  await write(firingId, said(firingId, piece));
+  const next = await emptyFiring(studio, { kind: 'refire' });
+  await loadPieces(base, member, next, [{ pieceId: piece.id, shelf: 1 }]);
+  const zones = (await piecePage(base, piece.id)).firings.find((one) => one.firingId === firingId)!.zones;
+  const look = { defect: 'crazing' as const, ageDays: 150, note: 'on the shelf' };
+  const readings = lateReadings(zones.slice(0, 1), look, () => newId());
+  await write(firingId, {
+    kind: 'piece',
+    said: { pieceId: piece.id, firingId, state: 'read', fate: null, readings },
+  });
+  const page = await piecePage(base, piece.id);
+  expect(page.stage).toBe('loaded');
+  const [late, first] = page.firings.find((one) => one.firingId === firingId)!.zones[0]!.readings;
+  expect(late).toMatchObject({ ageDays: 150, surface: 'gloss', defects: [{ defect: 'crazing' }] });
+  expect(first).toMatchObject({ ended: true, ageDays: null, defects: [] });
+});
+
+test('a firing is summed up: yield, defects of pieces, surprises against earlier firings only, what is new', async () => {
+  const own = await freshStudio('summary');
+  const { base, glazes } = own;
+  const plain = () => tile(own, [dip(glazes.Sleeper, 0, 1)]);
+  const before = await fired(own, [plain(), plain(), plain(), plain(), plain()]);
+  await readAll(own, before.firingId);
+  const now = await fired(own, [plain(), plain(), tile(own)]);
+  await readAll(own, now.firingId, (n) =>
+    n === 0 ? { defects: [{ defect: 'pitting', severity: 3, place: 'thick' }] } : {},
+  );
+  const summary = await summaryOf(base, now.firingId);
+  expect(summary).toMatchObject({
+    pieces: 3,
+    unread: 0,
+    sound: { count: 2, of: 3 },
+    fates: [{ fate: 'keep', count: 3 }],
+    defects: [{ defect: 'pitting', pieces: { count: 1, of: 3 } }],
+  });
+  expect(summary.surprises.map((one) => [one.kind, one.pieces.length])).toEqual([
+    ['new defect', 1],
+    ['twins disagree', 2],
+  ]);
+  expect(summary.fresh.map((one) => one.text)).toEqual(['Limewash', 'Limewash over Sleeper']);
+  expect((await summaryOf(base, before.firingId)).surprises).toEqual([]);
+  await base.destroy();
 });

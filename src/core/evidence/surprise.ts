@@ -14,7 +14,7 @@ export interface CameOut {
   readonly before: readonly Seen[];
 }
 
-/** Something that the dictionary did not promise. */
+/** Something that the dictionary did not promise: one for a zone, by what is least likely of it. */
 export interface Surprise {
   readonly kind: 'colour' | 'new defect' | 'defect gone' | 'moved' | 'twins disagree';
   readonly zoneIds: readonly string[];
@@ -34,8 +34,11 @@ export interface Usual {
 /** Less than this is no surprise, bits: one in eight; twins that differ are always said. */
 const WORTH_SAYING = 3;
 
-/** More cannot be known from a studio's few proofs, bits. */
-const MOST = 14;
+/** More cannot be known from a studio's few proofs, bits: one in a thousand. */
+const MOST = 10;
+
+/** Photos of one colour do not agree more closely than this, CIEDE2000. */
+const PHOTO_SPREAD = 2;
 
 /** A colour nearer than this to what was promised is the same to the eye across a room, CIEDE2000. */
 const SAME_COLOUR = 3;
@@ -44,66 +47,68 @@ const SAME_COLOUR = 3;
  * What came out otherwise than promised, the greatest surprise first.
  *
  * A defect, or its absence, and a movement beyond any before are judged by their expected share among the
- * earlier proofs, (k + ½) / (n + 1); a colour by its distance against the usual spread s of twins, as the
- * chance e^(−ΔE²/2s²) of lying so far out in a plane; twins that differ by the share that usually do. Zones
+ * earlier proofs, (k + ½) / (n + 1); a colour by its distance against the usual spread of twins, widened for
+ * a middle known from n proofs only, as the chance e^(−ΔE²/2s²) of lying so far out in a plane; twins that differ by the share that usually do. Zones
  * without earlier proofs surprise nobody.
  *
  * @param usual the studio's own figures
  */
 export function surprisesOf(zones: readonly CameOut[], usual: Usual): Surprise[] {
   const found = zones.flatMap((zone) => zoneSurprises(zone, usual));
-  return [...found, ...twinSurprises(zones, usual)]
-    .filter(({ kind, bits }) => kind === 'twins disagree' || bits >= WORTH_SAYING)
-    .sort((a, b) => b.bits - a.bits || a.zoneIds[0]!.localeCompare(b.zoneIds[0]!));
+  return [...found, ...twinSurprises(zones, usual)].sort(
+    (a, b) => b.bits - a.bits || a.zoneIds[0]!.localeCompare(b.zoneIds[0]!),
+  );
 }
 
 function zoneSurprises({ zoneId, seen, before }: CameOut, usual: Usual): Surprise[] {
   const proofs = before.filter((proof) => proof.counts);
   if (proofs.length === 0) return [];
   const promised = agreementOf(proofs);
-  const say = (kind: Surprise['kind'], bits: number, words: string): Surprise => ({
-    kind,
-    zoneIds: [zoneId],
-    bits: Math.min(MOST, bits),
-    words,
-  });
-  return [
-    ...colourSurprise(seen, promised, usual).map(([bits, words]) => say('colour', bits, words)),
-    ...defectSurprises(seen, promised).map(([kind, bits, words]) => say(kind, bits, words)),
-    ...moveSurprise(seen, proofs).map(([bits, words]) => say('moved', bits, words)),
-  ];
+  const found: readonly (readonly [Surprise['kind'], number, string])[] = [
+    ...colourSurprise(seen, promised, usual),
+    ...defectSurprises(seen, promised),
+    ...moveSurprise(seen, proofs),
+  ]
+    .filter(([, bits]) => bits >= WORTH_SAYING)
+    .sort(([, one], [, other]) => other - one);
+  if (!found[0]) return [];
+  const words = found.map((one) => one[2]).join('; ');
+  return [{ kind: found[0][0], zoneIds: [zoneId], bits: Math.min(MOST, found[0][1]), words }];
 }
+
+type Found = [Surprise['kind'], number, string];
 
 function bitsOf(count: number, of: number): number {
   return -Math.log2((count + 0.5) / (of + 1));
 }
 
-function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): [number, string][] {
+function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): Found[] {
   if (!seen.colour || !promised.colour) return [];
   const far = deltaE00(promised.colour, seen.colour);
   if (far < SAME_COLOUR) return [];
   // The largest of a few distances in a plane is some one and a half deviations out.
   const own = promised.spread === null ? 0 : promised.spread / 1.5;
-  const spread = Math.max(usual.spread, own, 1);
-  const times = far / spread;
+  const spread = Math.max(usual.spread, own, PHOTO_SPREAD);
+  const times = far / (spread * Math.sqrt(1 + 1 / promised.proofs));
   return [
     [
+      'colour',
       (times ** 2 / 2) * Math.LOG2E,
-      `colour ${far.toFixed(1)} ΔE away from its proofs, ${times.toFixed(1)} times the usual spread`,
+      `colour ${far.toFixed(1)} ΔE away from its proofs, where ${spread.toFixed(1)} is usual`,
     ],
   ];
 }
 
-function defectSurprises(seen: Seen, promised: Agreement): ['new defect' | 'defect gone', number, string][] {
+function defectSurprises(seen: Seen, promised: Agreement): Found[] {
   const plain = seen.defects.filter(({ severity }) => severity >= 2);
   const n = promised.proofs;
-  const came = plain.map(({ defect }): ['new defect', number, string] => {
+  const came = plain.map(({ defect }): Found => {
     const count = promised.defects.find((one) => one.defect === defect)?.count ?? 0;
     return ['new defect', bitsOf(count, n), `${defectName(defect)}: ${count} of ${n} before`];
   });
   const gone = promised.defects
     .filter(({ defect }) => !plain.some((one) => one.defect === defect))
-    .map(({ defect, count }): ['defect gone', number, string] => [
+    .map(({ defect, count }): Found => [
       'defect gone',
       bitsOf(n - count, n),
       `no ${defectName(defect)}: ${count} of ${n} before`,
@@ -111,13 +116,14 @@ function defectSurprises(seen: Seen, promised: Agreement): ['new defect' | 'defe
   return [...came, ...gone];
 }
 
-function moveSurprise(seen: Seen, proofs: readonly Seen[]): [number, string][] {
+function moveSurprise(seen: Seen, proofs: readonly Seen[]): Found[] {
   const rank = (movement: string | null) => MOVEMENTS.indexOf(movement as (typeof MOVEMENTS)[number]);
   const known = proofs.filter((proof) => proof.movement !== null);
   const further = known.filter((proof) => rank(proof.movement) >= rank(seen.movement));
   if (rank(seen.movement) < 1 || known.length === 0) return [];
   return [
     [
+      'moved',
       bitsOf(further.length, known.length),
       `${seen.movement}: ${further.length ? `${further.length} of ${known.length} did` : `none of ${known.length} did`} before`,
     ],

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { ulid } from 'ulid';
 import { SHELF_FAULTS } from '@/core/firing';
 import type { OpeningPiece } from '@/records/openings';
@@ -51,6 +51,13 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
     setSaid(`Shelf ${shelf}: ${what} noted.`);
     close();
   };
+  const goTo = useCallback(
+    (pieceId: string) => {
+      onGo(pieceId);
+      setChosen(null);
+    },
+    [onGo],
+  );
   const find = (text: string) => {
     setNote(text);
     const found = pieces.filter((piece) => piece.number === Number(text.replace(/\D/g, '')));
@@ -96,25 +103,7 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
           </button>
         </li>
         {own.map((piece) => (
-          <li key={piece.id}>
-            <button
-              type="button"
-              aria-label={`${piece.label}, ${stateOf(piece)}`}
-              aria-current={piece.id === at || undefined}
-              data-state={stateOf(piece)}
-              onClick={() => {
-                onGo(piece.id);
-                setChosen(null);
-              }}
-            >
-              <Silhouette
-                {...drawnPiece(piece)}
-                size={Math.round(Math.min(32, (36 * piece.heightMm) / piece.widthMm))}
-                title=""
-              />
-              <span className="figures">{piece.number}</span>
-            </button>
-          </li>
+          <Chip key={piece.id} piece={piece} state={stateOf(piece)} here={piece.id === at} onGo={goTo} />
         ))}
         <li>
           <button
@@ -183,3 +172,32 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
     </section>
   );
 }
+
+interface ChipProps {
+  readonly piece: OpeningPiece;
+  readonly state: OpeningPiece['state'];
+  readonly here: boolean;
+  readonly onGo: (pieceId: string) => void;
+}
+
+/** One piece of the shelf. A full shelf holds many: each is drawn again only when it changed. */
+const Chip = memo(function Chip({ piece, state, here, onGo }: ChipProps) {
+  return (
+    <li>
+      <button
+        type="button"
+        aria-label={`${piece.label}, ${state}`}
+        aria-current={here || undefined}
+        data-state={state}
+        onClick={() => onGo(piece.id)}
+      >
+        <Silhouette
+          {...drawnPiece(piece)}
+          size={Math.round(Math.min(32, (36 * piece.heightMm) / piece.widthMm))}
+          title=""
+        />
+        <span className="figures">{piece.number}</span>
+      </button>
+    </li>
+  );
+});

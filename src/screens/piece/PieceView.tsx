@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/piecePages';
@@ -13,10 +14,12 @@ import { ProofMarks } from '@/ui/ProofMarks';
 import { Silhouette } from '@/ui/Silhouette';
 import { Swatch } from '@/ui/Swatch';
 import { AddPhoto } from './AddPhoto';
+import { ageInWords } from './late';
+import { LateLook } from './LateLook';
 import css from './piece.module.css';
 
 /** One piece: its photo, what is on it, what each firing made of it. */
-export function PieceView({ piece, mayChange }: { piece: PiecePage; mayChange: boolean }) {
+export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChange: boolean; now: Date }) {
   const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
   const drawing = drawnPiece(piece);
   const last = piece.firings.at(-1);
@@ -64,7 +67,13 @@ export function PieceView({ piece, mayChange }: { piece: PiecePage; mayChange: b
         </div>
         <div>
           {[...piece.firings].reverse().map((firing) => (
-            <FiringResult key={firing.firingId} firing={firing} nameOf={nameOf} pieceId={piece.id} />
+            <FiringResult
+              key={firing.firingId}
+              firing={firing}
+              nameOf={nameOf}
+              pieceId={piece.id}
+              now={now}
+            />
           ))}
           {(piece.firings.length === 0 || piece.coats.some((coat) => coat.firingId === null)) && (
             <section className={css.firing}>
@@ -110,11 +119,14 @@ function FiringResult({
   firing,
   nameOf,
   pieceId,
+  now,
 }: {
   firing: PieceFiring;
   nameOf: (id: string) => string;
   pieceId: string;
+  now: Date;
 }) {
+  const days = Math.max(0, dayjs(now).diff(firing.day, 'day') - 1);
   return (
     <section className={css.firing}>
       <h2>
@@ -135,6 +147,9 @@ function FiringResult({
         <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
           {firing.zones.some((zone) => zone.readings.length) ? 'Look again' : 'Read it now'}
         </LinkButton>
+      )}
+      {firing.zones.some((zone) => zone.readings.length) && (
+        <LateLook pieceId={pieceId} firing={firing} days={days} />
       )}
     </section>
   );
@@ -160,6 +175,7 @@ function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) =>
           <p>
             {[live.surface, live.movement].filter(Boolean).join(', ')}{' '}
             {live.defects.length > 0 && <DefectLine defects={live.defects} />}
+            {live.ageDays !== null && <span className="quiet"> after {ageInWords(live.ageDays)}</span>}
             {live.note && <i> “{live.note}”</i>}
           </p>
         ) : (
@@ -168,7 +184,8 @@ function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) =>
         {before.map((reading) => (
           <p key={reading.id} className="quiet small">
             before: {[reading.surface, reading.movement].filter(Boolean).join(', ')}{' '}
-            <DefectLine defects={reading.defects} /> ({reading.by}, {shortDay(reading.at)})
+            <DefectLine defects={reading.defects} />
+            {reading.defects.length === 0 && 'no defect'} ({reading.by}, {shortDay(reading.at)})
           </p>
         ))}
         {zone.proofs > 0 && (

@@ -11,6 +11,7 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import page from '@/ui/page.module.css';
 import { PrintButton } from '@/ui/PrintButton';
+import { Swatch } from '@/ui/Swatch';
 import { useAct } from '@/ui/useAct';
 import { load } from '../firings/actions';
 import { closeOpening, markRepaired } from './actions';
@@ -100,6 +101,7 @@ function Surprises({ surprises, sound }: FiringSummary) {
   return (
     <section>
       <h2>Surprises</h2>
+      {surprises.length > 0 && <p className="small quiet">Left what was promised, right what came out.</p>}
       {surprises.length === 0 && <p>Nothing came out otherwise than the dictionary promised.</p>}
       <ol className={css.surprises}>
         {surprises.slice(0, all ? undefined : FIRST).map((one) => (
@@ -114,8 +116,20 @@ function Surprises({ surprises, sound }: FiringSummary) {
             <span>
               <b>{one.headword}</b> on {one.ground}: {one.words}
             </span>
-            <span className={css.bits} title={`One in ${Math.round(2 ** one.bits)} by what was known`}>
-              one in {Math.round(2 ** one.bits)}
+            <span className={css.swatches}>
+              {one.swatches.slice(0, 4).map((hash, i) => (
+                <Swatch
+                  key={i}
+                  hash={hash}
+                  colour={null}
+                  width={52}
+                  height={40}
+                  alt={one.kind === 'twins disagree' ? 'twin' : i ? 'now' : 'before'}
+                />
+              ))}
+            </span>
+            <span className={css.bits} title="How rarely this was to be expected, by what was known">
+              1 in {Math.round(2 ** one.bits)}
             </span>
           </li>
         ))}

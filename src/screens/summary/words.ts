@@ -21,7 +21,7 @@ export function readOut(summary: FiringSummary): string[] {
   if (fates.length) lines.push(`Fates: ${fates.map(({ fate, count }) => `${count} ${fate}`).join(', ')}.`);
   if (defects.length)
     lines.push(
-      `Defects: ${defects.map((one) => `${defectName(one.defect)} on ${shareWords(one.pieces)}`).join('; ')}.`,
+      `Defects: ${defects.map(({ defect, pieces: { count } }) => `${defectName(defect)} on ${count}`).join(', ')}.`,
     );
   if (surprises[0])
     lines.push(

@@ -11,6 +11,8 @@ import { startSender, type Line } from './sender';
 
 /** How often other devices' readings are asked for, ms. */
 const EVERY = 15_000;
+/** The state of an opening is stored when nothing has changed for so long, ms. */
+const STORE_AFTER = 1500;
 /** A device with fewer numbers than this reserves more. */
 const FEW = 5;
 
@@ -46,31 +48,33 @@ export function useOpening(first: Opening, memberId: string) {
     setWaiting(all.filter((one) => one.firingId === firingId));
     setLine(sender.current?.line() ?? 'up');
   }, [firingId]);
-  const takeOver = useCallback(
-    (pieces: readonly OpeningPiece[]) => {
-      setOpening((before) => {
-        const fresh = new Map(pieces.map((piece) => [piece.id, piece]));
-        const known = new Set(before.pieces.map(({ id }) => id));
-        const after = {
-          ...before,
-          pieces: [
-            ...before.pieces.map((piece) => fresh.get(piece.id) ?? piece),
-            ...pieces.filter((piece) => !known.has(piece.id)),
-          ],
-        };
-        void kept().then((base) => base.put('opening', { at: Date.now(), opening: after }, firingId));
-        return after;
-      });
-    },
-    [firingId],
-  );
+  const takeOver = useCallback((pieces: readonly OpeningPiece[]) => {
+    setOpening((before) => {
+      const fresh = new Map(pieces.map((piece) => [piece.id, piece]));
+      const known = new Set(before.pieces.map(({ id }) => id));
+      return {
+        ...before,
+        pieces: [
+          ...before.pieces.map((piece) => fresh.get(piece.id) ?? piece),
+          ...pieces.filter((piece) => !known.has(piece.id)),
+        ],
+      };
+    });
+  }, []);
+  useEffect(() => {
+    // A large opening takes long to store: not at every tap.
+    const timer = setTimeout(
+      () => void kept().then((base) => base.put('opening', { at: Date.now(), opening }, firingId)),
+      STORE_AFTER,
+    );
+    return () => clearTimeout(timer);
+  }, [firingId, opening]);
   const refresh = useCallback(async () => {
     try {
       const response = await fetch(`/api/v1/firings/${firingId}/opening`);
       if (!response.ok) return;
       const fresh = (await response.json()) as Opening;
       setOpening(fresh);
-      await (await kept()).put('opening', { at: Date.now(), opening: fresh }, firingId);
     } catch {
       // Without a network the opening goes on with what is known.
     }

@@ -18,5 +18,5 @@ export default async function Page({ params }: Props) {
     member.role === 'technician' ||
     member.role === 'teacher' ||
     (member.role === 'student' && piece.memberId === member.id);
-  return <PieceView piece={piece} mayChange={mayChange} />;
+  return <PieceView piece={piece} mayChange={mayChange} now={new Date()} />;
 }

@@ -1,0 +1,85 @@
+import type { DefectId } from '../evidence';
+import type { CauseId } from './causes';
+
+/** The causes of each defect, likeliest first when nothing else is known. Common practice, no source. */
+export const LINKS: Readonly<Record<DefectId, readonly CauseId[]>> = {
+  crazing: ['expansion-mismatch', 'glaze-too-thick', 'moisture-expansion', 'underfired-kiln', 'fast-cooling'],
+  shivering: ['overcompression', 'body-silica'],
+  dunting: [
+    'fast-cooling',
+    'body-silica',
+    'overcompression',
+    'too-fast-firing',
+    'handling',
+    'expansion-mismatch',
+  ],
+  crawling: [
+    'wet-between-coats',
+    'raw-shrinkage',
+    'dusty-or-greasy-bisque',
+    'glaze-too-thick',
+    'incompatible-layer',
+    'opacifier-excess',
+    'viscous-melt',
+  ],
+  pinholing: [
+    'body-gas',
+    'glaze-too-thick',
+    'viscous-melt',
+    'too-fast-firing',
+    'no-soak',
+    'dusty-or-greasy-bisque',
+    'glaze-gas',
+  ],
+  pitting: ['glaze-gas', 'glaze-too-thick', 'viscous-melt', 'no-soak', 'body-gas', 'too-fast-firing'],
+  blistering: [
+    'incompatible-layer',
+    'glaze-gas',
+    'overfired-kiln',
+    'glaze-too-thick',
+    'body-gas',
+    'too-fast-firing',
+    'body-beyond-range',
+    'over-reduction',
+  ],
+  bloating: ['body-beyond-range', 'overfired-kiln', 'body-gas', 'too-fast-firing', 'over-reduction'],
+  running: ['fluid-glaze', 'overfired-kiln', 'glaze-too-thick', 'too-near-foot', 'incompatible-layer'],
+  underfired: ['underfired-kiln', 'too-fast-firing', 'wrong-batch'],
+  overfired: ['overfired-kiln', 'fluid-glaze', 'wrong-batch'],
+  'slip-lifting': ['slip-on-dry-clay', 'slip-shrinkage', 'slip-too-thick', 'overcompression'],
+  'colour-loss': [
+    'overfired-kiln',
+    'colourant-volatile',
+    'glaze-too-thin',
+    'under-reduction',
+    'not-stirred-or-wrong-water',
+    'wrong-batch',
+  ],
+  'colour-shift': [
+    'under-reduction',
+    'local-reduction',
+    'fuming-neighbour',
+    'zinc-colour-conflict',
+    'wrong-batch',
+    'reoxidised-cooling',
+    'not-stirred-or-wrong-water',
+  ],
+  clouding: ['glaze-too-thick', 'slow-cooling', 'glaze-gas', 'no-soak', 'over-reduction', 'underfired-kiln'],
+  patchy: ['application-uneven', 'glaze-too-thin', 'dusty-or-greasy-bisque', 'not-stirred-or-wrong-water'],
+  speck: ['contamination'],
+  'dry-wash': ['colourant-unfluxed'],
+  bleeding: ['fluid-glaze', 'colourant-unfluxed', 'incompatible-layer', 'glaze-gas'],
+  coring: ['over-reduction', 'body-gas'],
+  'body-crack': ['handling'],
+  warping: ['unsupported-form', 'overfired-kiln', 'body-beyond-range'],
+  stuck: ['too-near-foot', 'fluid-glaze', 'overfired-kiln', 'body-beyond-range'],
+  'pop-out': ['lime-inclusion'],
+  'raw-flaking': ['raw-shrinkage', 'dusty-or-greasy-bisque', 'wet-between-coats'],
+  explosion: ['damp-ware', 'too-fast-firing'],
+};
+
+/** Causes that need another one beside them: gas shows only where there is no time to heal. */
+export const PARTNERS: Readonly<Partial<Record<CauseId, CauseId>>> = {
+  'body-gas': 'no-soak',
+  'no-soak': 'body-gas',
+};
