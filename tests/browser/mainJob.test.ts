@@ -32,18 +32,19 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await page.getByRole('link', { name: 'Open the kiln' }).click();
   await page.getByRole('button', { name: /open it/ }).click();
 
+  await page.getByRole('button', { name: /to the pieces/ }).click();
   await page.getByRole('button', { name: /Limewash over Sleeper/ }).click();
-  await page.getByRole('button', { name: 'satin' }).click();
+  await page.getByRole('button', { name: 'satin', exact: true }).click();
   await page.getByRole('button', { name: 'pinholes' }).click();
   await page
-    .getByRole('group', { name: 'Place of pinholing' })
+    .getByRole('group', { name: 'Place of pinholes' })
     .getByRole('button', { name: 'overlap' })
     .click();
-  await page.getByRole('group', { name: 'Fate' }).getByRole('button', { name: 'keep' }).click();
-  await page.getByLabel('Photo file').setInputFiles(await photo());
-  await expect(page.getByText('Photo stored')).toBeVisible();
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('1 read')).toBeVisible();
+  await page.getByLabel('Photo file', { exact: true }).setInputFiles(await photo());
+  await expect(page.getByRole('button', { name: 'Set up photo 1' })).toBeVisible();
+  await page.getByRole('group', { name: /^Fate/ }).getByRole('button', { name: 'keep' }).click();
+  await expect(page.getByText('All 1 are read.')).toBeVisible();
+  await expect(page.getByText('all sent')).toBeVisible();
 
   await page.goto('/wall');
   await choose(page, 'Left half on', 'Buffer White');

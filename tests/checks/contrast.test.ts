@@ -1,9 +1,11 @@
 import {
+  benjaminiHochberg,
   contrastOf,
   fisherTwoSided,
   mantelHaenszel,
   oddsInterval,
   shareOf,
+  stratifiedExact,
   type Table,
 } from '@/core/evidence';
 
@@ -157,4 +159,42 @@ describe('Clopper–Pearson intervals', () => {
     expect(covered).toBeGreaterThanOrEqual(0.95);
     expect(shareOf(0, 0)).toMatchObject({ share: null, interval: [0, 1] });
   });
+});
+
+describe('exact over strata', () => {
+  // McNemar's exact test is the binomial of the discordant pairs: Q. McNemar, Psychometrika 12 (1947), 153–157.
+  test('pairs: ten discordant, one against nine', () => {
+    const pair = (first: boolean, second: boolean): Table => [
+      first ? [1, 0] : [0, 1],
+      second ? [1, 0] : [0, 1],
+    ];
+    const pairs = [
+      ...Array.from({ length: 9 }, () => pair(true, false)),
+      pair(false, true),
+      ...Array.from({ length: 5 }, () => pair(true, true)),
+    ];
+    expect(stratifiedExact(pairs)).toBeCloseTo((2 * 11) / 1024, 12);
+  });
+
+  test('one stratum is Fisher’s tea', () => {
+    const tea: Table = [
+      [3, 1],
+      [1, 3],
+    ];
+    expect(stratifiedExact([tea])).toBeCloseTo(34 / 70, 12);
+  });
+});
+
+// Y. Benjamini and Y. Hochberg, J. R. Stat. Soc. B 57 (1995), their example of fifteen hypotheses, from memory:
+// at 0.05 the four smallest are rejected.
+test('Benjamini and Hochberg’s fifteen', () => {
+  const chances = [
+    0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.324, 0.4262, 0.5719, 0.6528,
+    0.759, 1,
+  ];
+  const adjusted = benjaminiHochberg(chances);
+  expect(adjusted.filter((q) => q <= 0.05)).toHaveLength(4);
+  expect(adjusted[0]).toBeCloseTo(0.0015, 9);
+  expect(adjusted[3]).toBeCloseTo((0.0095 * 15) / 4, 9);
+  expect(benjaminiHochberg([...chances].reverse())).toEqual([...adjusted].reverse());
 });

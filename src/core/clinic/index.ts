@@ -4,3 +4,4 @@ export { FINDINGS, type Finding } from './findings';
 export { LINKS, PARTNERS } from './links';
 export { doubt, expectedDrop, rank, type RankedCause, type Ranking, type Reason } from './rank';
 export { askNext, QUESTIONS, type Asking, type Question } from './questions';
+export { evidenceOf, ingredientsOf, type RecordFacts, type RecordZone } from './record';

@@ -7,9 +7,18 @@ export {
   fisherTwoSided,
   mantelHaenszel,
   oddsInterval,
+  stratifiedExact,
   together,
   type Contrast,
   type Table,
 } from './contrast';
 export { shareOf, shareWords, type Share } from './share';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
+export {
+  benjaminiHochberg,
+  FACTORS,
+  naturalExperiments,
+  type DoneZone,
+  type Factor,
+  type NaturalExperiment,
+} from './natural';

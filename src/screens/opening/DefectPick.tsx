@@ -70,6 +70,7 @@ export function DefectPick({ where, readings, armed, field, onTap, onPlace }: Pr
         options={DEFECTS}
         value={null}
         blurOnSelect
+        autoHighlight
         clearOnBlur
         getOptionLabel={(defect) => defect.name}
         onChange={(_, defect) => defect && onTap(defect.id)}

@@ -1,0 +1,184 @@
+import type { Line } from '../chemistry';
+import type { DefectId } from '../evidence';
+import { CONES, coneIndex, type Cone } from '../firing';
+import type { Evidence, Ingredient } from './evidence';
+
+/** One read zone of the piece in question. */
+export interface RecordZone {
+  /** Glaze ids, bottom first. */
+  readonly layers: readonly { readonly glaze: string; readonly times: number }[];
+  readonly surface: string | null;
+  readonly movement: string | null;
+  /** Where the defect sits; null when the zone is free of it. */
+  readonly place: string | null;
+}
+
+/** What the records know of a piece with a defect. */
+export interface RecordFacts {
+  readonly defect: DefectId;
+  readonly zones: readonly RecordZone[];
+  readonly body: {
+    readonly iron: 'none' | 'low' | 'high';
+    readonly coarse: boolean;
+    readonly coneTo: string;
+    /** Percent of water taken up; null when not known. */
+    readonly absorption: number | null;
+    /** 1e-6/K; null when not known. */
+    readonly expansion: number | null;
+  };
+  readonly firing: {
+    readonly cone: string;
+    readonly achievedCone: number | null;
+    readonly atmosphere: 'oxidation' | 'neutral' | 'reduction';
+    readonly kind: string;
+    /** °C, minutes of hold; empty when it was fired by hand. */
+    readonly segments: readonly { readonly target: number; readonly hold: number }[];
+  };
+  readonly recipes: ReadonlyMap<string, readonly Line[]>;
+  /** 1e-6/K by glaze id. */
+  readonly expansions: ReadonlyMap<string, number>;
+  /** Other pieces with the same zone, with and without the defect. */
+  readonly twins: { readonly having: number; readonly without: number };
+  /** Proofs of the same two glazes the other way round; null when there are none. */
+  readonly otherOrder: { readonly having: number; readonly without: number } | null;
+  /** Days between the opening and the look that found it. */
+  readonly ageDays: number;
+  /** Whether slip went onto nearly dry clay; null when nobody said. */
+  readonly slipOnDry: boolean | null;
+}
+
+const BY_NAME: readonly (readonly [Ingredient, RegExp, number])[] = [
+  ['silicon-carbide', /silicon carbide/i, 0],
+  ['sulphates', /sul(ph|f)ate|gypsum/i, 0],
+  ['carbonates', /carbonate/i, 3],
+  ['copper', /copper/i, 0],
+  ['chrome', /chrom/i, 0],
+  ['tin', /^tin/i, 0],
+  ['zinc', /zinc/i, 1],
+  ['manganese', /manganese/i, 0.5],
+  ['soda-ash', /soda ash/i, 0],
+  ['zircon', /zirc/i, 3],
+  ['high-clay', /kaolin|ball clay|bentonite/i, 24],
+  ['high-magnesia', /magnesium carbonate|dolomite|talc/i, 15],
+  ['boron', /borosilicate|borax|boron|gerstley|colemanite/i, 18],
+  ['lithium', /lithium|spodumene|petalite|lepidolite/i, 0.5],
+  ['iron', /iron/i, 0.5],
+];
+
+/**
+ * What a recipe holds that matters for a defect, by the names and amounts of its materials.
+ *
+ * @param lines amounts in percent of the base
+ */
+export function ingredientsOf(lines: readonly Line[]): Ingredient[] {
+  return BY_NAME.filter(
+    ([, name, more]) =>
+      lines.reduce((sum, line) => sum + (name.test(line.material) ? line.amount : 0), 0) > more,
+  ).map(([id]) => id);
+}
+
+/** A rise that ends this fast at the top is a fast firing, minutes of hold that count as one. */
+const HOLD = 5;
+/** A fall and hold this far below the top is a drop and hold, °C. */
+const DROP = 40;
+/** A defect found later than this came later, days. */
+const LATER = 30;
+/** Proofs the other way round that say it is clean. */
+const ENOUGH = 2;
+
+const dips = ({ layers }: RecordZone) => layers.reduce((sum, layer) => sum + layer.times, 0);
+const glazes = ({ layers }: RecordZone) => new Set(layers.map(({ glaze }) => glaze));
+
+/**
+ * Turns what the records know of a piece into evidence: what a member would have to look up is looked up, and
+ * what is not known is left out.
+ */
+export function evidenceOf(facts: RecordFacts): Evidence {
+  const bad = facts.zones.filter(({ place }) => place !== null);
+  const [worst] = [...bad].sort((a, b) => dips(b) - dips(a));
+  if (!worst) return {};
+  const { body, firing } = facts;
+  const places = new Set(bad.map(({ place }) => place));
+  return {
+    ...layersOf(facts, bad, worst),
+    ...heatOf(firing),
+    ...patternOf(facts),
+    bodyIron: body.iron,
+    bodyCoarse: body.coarse,
+    ...(isCone(body.coneTo) && { bodyMaxCone: body.coneTo }),
+    ...(body.absorption !== null && { bodyPorous: body.absorption > 3 }),
+    ...(places.size === 1 && { location: [...places][0] as Evidence['location'] }),
+    ...(worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
+    ...(worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
+    ...(facts.slipOnDry !== null && { slipAppliedTo: facts.slipOnDry ? 'dry' : 'leather-hard' }),
+    appearsLate: facts.ageDays > LATER,
+  };
+}
+
+/** What the layers of the bad zones and the sound ones beside them say. */
+function layersOf(facts: RecordFacts, bad: readonly RecordZone[], worst: RecordZone): Partial<Evidence> {
+  const sound = facts.zones.filter(({ place, layers }) => place === null && layers.length > 0);
+  const alike = sound.filter((zone) => [...glazes(zone)].every((glaze) => glazes(worst).has(glaze)));
+  const thinner = alike.filter((zone) => dips(zone) < dips(worst));
+  const single = sound.filter((zone) => glazes(zone).size === 1 && glazes(worst).has([...glazes(zone)][0]!));
+  const overlap = bad.every((zone) => glazes(zone).size > 1);
+  const used = [...glazes(worst)];
+  const known = used.flatMap((glaze) => facts.recipes.get(glaze) ?? []);
+  const expansions = used.map((glaze) => facts.expansions.get(glaze));
+  const all = dips(worst);
+  const mixed = worst.layers.reduce(
+    (sum, layer) => sum + (facts.expansions.get(layer.glaze) ?? 0) * (layer.times / all),
+    0,
+  );
+  const { otherOrder } = facts;
+  return {
+    coats: all,
+    ...(alike.length > 0 && !overlap && { onlyWhereThick: thinner.length === alike.length }),
+    ...(glazes(worst).size > 1 && single.length > 0 && { onlyInOverlap: overlap }),
+    ...(otherOrder &&
+      glazes(worst).size > 1 &&
+      otherOrder.having + otherOrder.without >= ENOUGH && { otherOrderClean: otherOrder.having === 0 }),
+    ...(known.length > 0 &&
+      used.every((glaze) => facts.recipes.has(glaze)) && { glazeHas: ingredientsOf(known) }),
+    ...(facts.body.expansion !== null &&
+      expansions.every((one) => one !== undefined) && { expansionMismatch: mixed - facts.body.expansion }),
+  };
+}
+
+function heatOf(firing: RecordFacts['firing']): Partial<Evidence> {
+  const top = Math.max(0, ...firing.segments.map(({ target }) => target));
+  const held = firing.segments.filter(({ target, hold }) => target >= top - DROP && hold >= HOLD);
+  const peak = firing.segments.findIndex(({ target }) => target === top);
+  const achieved = nearestCone(firing.achievedCone);
+  return {
+    ...(isCone(firing.cone) && { targetCone: firing.cone }),
+    ...(achieved && { achievedCone: achieved }),
+    wantedAtmosphere: firing.atmosphere,
+    ...(firing.kind === 'once-fired' && { firingKind: 'once-fired' as const }),
+    ...(firing.segments.length > 0 && {
+      holdMinutes: held.reduce((sum, { hold }) => sum + hold, 0),
+      dropHold: firing.segments.some(
+        ({ target, hold }, i) => i > peak && target <= top - DROP && hold >= HOLD,
+      ),
+    }),
+  };
+}
+
+/** Twins that agree tell more than one piece alone; one among several points at the piece itself. */
+function patternOf({ twins }: RecordFacts): Partial<Evidence> {
+  const { having, without } = twins;
+  if (having >= 1 && without === 0) return { pattern: 'twins-agree' };
+  return having === 0 && without >= ENOUGH ? { pattern: 'one-piece' } : {};
+}
+
+function isCone(name: string): name is Cone {
+  return coneIndex(name) !== null;
+}
+
+/** The cone of the table that lies nearest to an index. */
+function nearestCone(index: number | null): Cone | null {
+  if (index === null) return null;
+  return CONES.reduce((best, cone) =>
+    Math.abs(coneIndex(cone)! - index) < Math.abs(coneIndex(best)! - index) ? cone : best,
+  );
+}
