@@ -46,6 +46,14 @@ function findingsOf(defect: DefectId, evidence: Evidence): Finding[] {
   return FINDINGS.filter(({ only, holds }) => (!only || only.includes(defect)) && holds(evidence));
 }
 
+/** What evidence shows that has to do with a defect, in words. */
+export function foundWords(defect: DefectId, evidence: Evidence): string[] {
+  const linked = new Set<CauseId>(LINKS[defect]);
+  return findingsOf(defect, evidence)
+    .filter(({ says }) => Object.keys(says).some((cause) => linked.has(cause as CauseId)))
+    .map(({ words }) => words);
+}
+
 /** What findings say of a cause: of each group the strongest for it and the strongest against it, once. */
 function reasonsFor(cause: CauseId, findings: readonly Finding[]): Reason[] {
   const best = new Map<string, Reason>();

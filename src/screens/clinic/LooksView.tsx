@@ -22,7 +22,8 @@ export function LooksView({ counts }: { counts: ReadonlyMap<string, readonly Def
       <GuideWords first={DEFECTS[0]!.name} last={DEFECTS.at(-1)!.name} />
       <h1>Find a defect by its look</h1>
       <p className="quiet" style={{ marginBottom: 20 }}>
-        Left: seen from above. Right: cut through. Below it: where your own pieces show it.
+        Left: seen from above. Right: cut through. Tap the one you see for its causes; below it: where your
+        own pieces show it.
       </p>
       {GROUPS.map(([group, title]) => (
         <section key={group} className={css.group} aria-label={title}>
@@ -30,8 +31,10 @@ export function LooksView({ counts }: { counts: ReadonlyMap<string, readonly Def
           <ul className={css.looks}>
             {DEFECTS.filter((defect) => defect.group === group).map((defect) => (
               <li key={defect.id} id={defect.id} className={css.look}>
-                <DefectGlyph id={defect.id} size={58} labelled />
-                <h3>{defect.name}</h3>
+                <Link href={`/clinic/${defect.id}`}>
+                  <DefectGlyph id={defect.id} size={58} labelled />
+                  <h3>{defect.name}</h3>
+                </Link>
                 <p>{defect.look}</p>
                 <p className="quiet">{defect.toldApart}</p>
                 {defect.caution && <p className="heat small">{defect.caution}</p>}

@@ -1,6 +1,7 @@
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
+import { defectName } from '@/core/evidence';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/piecePages';
 import { shortDay } from '@/ui/dates';
 import { DefectLine } from '@/ui/DefectLine';
@@ -72,6 +73,7 @@ export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChan
               firing={firing}
               nameOf={nameOf}
               pieceId={piece.id}
+              label={piece.label}
               now={now}
             />
           ))}
@@ -119,11 +121,13 @@ function FiringResult({
   firing,
   nameOf,
   pieceId,
+  label,
   now,
 }: {
   firing: PieceFiring;
   nameOf: (id: string) => string;
   pieceId: string;
+  label: string;
   now: Date;
 }) {
   const days = Math.max(0, dayjs(now).diff(firing.day, 'day') - 1);
@@ -140,7 +144,7 @@ function FiringResult({
       </p>
       <ul>
         {[...firing.zones].reverse().map((zone) => (
-          <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} />
+          <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} label={label} />
         ))}
       </ul>
       {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
@@ -155,7 +159,18 @@ function FiringResult({
   );
 }
 
-function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) => string }) {
+function ZoneResult({
+  zone,
+  nameOf,
+  label,
+}: {
+  zone: FiredZone;
+  nameOf: (id: string) => string;
+  label: string;
+}) {
+  const plain = (zone.readings.find((reading) => !reading.ended)?.defects ?? []).filter(
+    ({ severity }) => severity >= 2,
+  );
   const live = zone.readings.find((reading) => !reading.ended);
   const before = zone.readings.filter((reading) => reading.ended);
   return (
@@ -175,6 +190,11 @@ function ZoneResult({ zone, nameOf }: { zone: FiredZone; nameOf: (id: string) =>
           <p>
             {[live.surface, live.movement].filter(Boolean).join(', ')}{' '}
             {live.defects.length > 0 && <DefectLine defects={live.defects} />}
+            {plain.map(({ defect }) => (
+              <Link key={defect} href={`/clinic/${defect}?piece=${label}`} className={css.why}>
+                why {defectName(defect)}?
+              </Link>
+            ))}
             {live.ageDays !== null && <span className="quiet"> after {ageInWords(live.ageDays)}</span>}
             {live.note && <i> “{live.note}”</i>}
           </p>

@@ -38,12 +38,17 @@ interface Props {
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
   readonly kilns: readonly { readonly name: string; readonly litres: number; readonly shelves: number }[];
   readonly known: readonly KnownStack[];
+  /** What a link asks to begin with; null for what was last worked on. */
+  readonly start: Partial<Setup> | null;
 }
 
 /** A round in one page, left to right: the question, what varies, what stays, and the tray as it will stand. */
-export function RoundMaker({ glazes, bodies, kilns, known }: Props) {
+export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
   const router = useRouter();
-  const [kept, setSetup, , drop] = useKept<Setup>('jiten.round', FIRST_SETUP);
+  const [kept, setSetup, , drop] = useKept<Setup>(
+    start ? `jiten.round.${JSON.stringify(start)}` : 'jiten.round',
+    { ...FIRST_SETUP, ...start },
+  );
   // What was kept by an earlier version may lack a field.
   const setup = useMemo(() => ({ ...FIRST_SETUP, ...kept }), [kept]);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));

@@ -1,3 +1,5 @@
+import { z } from 'zod';
+import { ROUND_KINDS } from '@/core/rounds';
 import { memberOfPage } from '@/door';
 import { listBodies } from '@/records/bodies';
 import { db } from '@/records/db';
@@ -9,8 +11,26 @@ import { RoundMaker } from '@/screens/rounds/RoundMaker';
 
 export const metadata = { title: 'New round' };
 
-export default async function Page() {
+const startSchema = z.object({
+  kind: z.enum(ROUND_KINDS),
+  glazes: z
+    .string()
+    .transform((ids) => ids.split(',').filter(Boolean))
+    .default([]),
+  bodies: z
+    .string()
+    .transform((ids) => ids.split(',').filter(Boolean))
+    .default([]),
+  name: z.string().max(120).default(''),
+});
+
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   await memberOfPage();
+  const start = startSchema.safeParse(await searchParams);
   const base = db();
   const [glazes, recipes, bodies, kilns, known] = await Promise.all([
     listGlazes(base),
@@ -32,6 +52,7 @@ export default async function Page() {
       bodies={bodies.map(({ id, name }) => ({ id, name }))}
       kilns={kilns.map(({ name, litres, shelves }) => ({ name, litres, shelves }))}
       known={known}
+      start={start.success ? start.data : null}
     />
   );
 }

@@ -1,0 +1,223 @@
+import { analyse } from '@/core/chemistry';
+import { evidenceOf, type Evidence } from '@/core/clinic';
+import { groundOf, type Stack } from '@/core/coats';
+import { type DefectId, type DoneZone } from '@/core/evidence';
+import { fromJson, type Db } from './db';
+import { NotThere } from './faults';
+import { studioBook } from './materials';
+import { piecePage, type FiredZone, type PiecePage } from './piecePages';
+import { newestRecipes } from './recipes';
+
+/** Read zones that are looked at at most, the newest. */
+const MOST_ZONES = 400_000;
+
+/** Every read zone of the studio with what was done to it, and whether it shows a defect plainly. */
+export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]> {
+  const [rows, glazes, batches] = await Promise.all([
+    base('zone as z')
+      .join(
+        'reading as r',
+        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+      )
+      .join('entry as e', 'e.id', 'z.entry_id')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .join('body as b', 'b.id', 'g.body_id')
+      .join('firing as f', 'f.id', 'z.firing_id')
+      .join('kiln as k', 'k.id', 'f.kiln_id')
+      .join(
+        'firing_piece as fp',
+        (join) => void join.on('fp.firing_id', 'z.firing_id').andOn('fp.piece_id', 'z.piece_id'),
+      )
+      .leftJoin(
+        'reading_defect as d',
+        (join) =>
+          void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+      )
+      .whereNull('z.ended_at')
+      .orderBy('r.at', 'desc')
+      .limit(MOST_ZONES)
+      .select(
+        'z.piece_id',
+        'e.stack',
+        'e.cone',
+        'e.atmosphere',
+        'g.slips',
+        'b.name as body',
+        'k.name as kiln',
+        'f.number',
+        'fp.shelf',
+        'd.reading_id as bad',
+      ),
+    base('glaze').select('id', 'name') as Promise<{ id: string; name: string }[]>,
+    base('coat as c')
+      .join('batch as b', 'b.id', 'c.batch_id')
+      .whereNull('c.ended_at')
+      .select('c.piece_id', 'c.glaze_id', 'b.code') as Promise<
+      { piece_id: string; glaze_id: string; code: string }[]
+    >,
+  ]);
+  const name = new Map(glazes.map((glaze) => [glaze.id, glaze.name]));
+  const codes = new Map(batches.map((row) => [`${row.piece_id} ${row.glaze_id}`, row.code]));
+  return rows.map((row): DoneZone => {
+    const stack = fromJson<Stack>(row.stack);
+    return {
+      pieceId: row.piece_id,
+      firing: `${row.kiln} ${row.number}`,
+      kiln: row.kiln,
+      cone: row.cone,
+      atmosphere: row.atmosphere,
+      shelf: `shelf ${row.shelf}`,
+      body: row.body,
+      slips: fromJson<string[]>(row.slips)
+        .map((id) => name.get(id) ?? '?')
+        .join(' > '),
+      layers: stack.map((layer) => ({ glaze: name.get(layer.glaze) ?? '?', times: layer.times })),
+      batches: stack.map((layer) => codes.get(`${row.piece_id} ${layer.glaze}`) ?? '').join(' '),
+      hasDefect: row.bad !== null,
+    };
+  });
+}
+
+/** What the records say of one piece's defect, and the piece. */
+export interface PieceCase {
+  readonly piece: PiecePage;
+  /** Headwords of the zones that show it. */
+  readonly headwords: readonly string[];
+  readonly evidence: Evidence;
+}
+
+const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
+const defectOn = (zone: FiredZone, defect: DefectId) =>
+  live(zone)?.defects.find((one) => one.defect === defect && one.severity >= 2);
+
+/**
+ * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, body, twins and
+ * the other order.
+ *
+ * @param label of the piece
+ * @throws NotThere
+ */
+export async function pieceCase(base: Db, label: string, defect: DefectId): Promise<PieceCase> {
+  const piece = await piecePage(base, label);
+  const firing = [...piece.firings].reverse().find((one) => one.zones.some((zone) => defectOn(zone, defect)));
+  if (!firing) throw new NotThere(`A plain ${defect} on ${label}`);
+  const bad = firing.zones.filter((zone) => defectOn(zone, defect));
+  const [body, fired, recipes, book] = await Promise.all([
+    base('body').where({ id: piece.bodyId }).first(),
+    base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
+    newestRecipes(base),
+    studioBook(base),
+  ]);
+  const expansions = recipes.flatMap(({ glazeId, lines }) => {
+    const { appen } = analyse(lines, { book }).expansion;
+    return appen === null ? [] : [[glazeId, appen] as const];
+  });
+  const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
+  const slip = piece.coats.some((coat) => coat.glazeKind === 'slip');
+  const aged = Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0));
+  return {
+    piece,
+    headwords: [...new Set(bad.map((zone) => zone.headword))],
+    evidence: evidenceOf({
+      defect,
+      zones: firing.zones.map((zone) => ({
+        layers: layersOf(zone).map(({ glaze, times }) => ({ glaze, times })),
+        surface: live(zone)?.surface ?? null,
+        movement: live(zone)?.movement ?? null,
+        place: defectOn(zone, defect)?.place ?? null,
+      })),
+      body: {
+        iron: body.iron,
+        coarse: Boolean(body.coarse),
+        coneTo: body.cone_to,
+        absorption: body.absorption,
+        expansion: body.expansion,
+      },
+      firing: {
+        cone: firing.cone,
+        achievedCone: firing.achievedCone,
+        atmosphere: fired.atmosphere,
+        kind: fired.kind,
+        segments: fired.segments ? fromJson<{ target: number; hold: number }[]>(fired.segments) : [],
+      },
+      recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
+      expansions: new Map(expansions),
+      twins: await twinsWith(base, piece.id, bad[0]!, defect),
+      otherOrder: await otherOrder(base, bad[0]!, defect),
+      ageDays: aged,
+      slipOnDry: slip && /dry/i.test(piece.note) ? true : null,
+    }),
+  };
+}
+
+/** Pieces with a plain defect and without, among the live proofs of entries. */
+async function counted(base: Db, entries: (query: ReturnType<Db>) => unknown, defect: DefectId, but = '') {
+  const rows: { bad: number }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .leftJoin(
+      'reading_defect as d',
+      (join) =>
+        void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+    )
+    .whereNull('z.ended_at')
+    .whereNot('z.piece_id', but)
+    .modify((query) => void entries(query))
+    .groupBy('z.piece_id')
+    .select(base.raw('max(d.reading_id is not null) as bad'));
+  const having = rows.filter(({ bad }) => Number(bad) > 0).length;
+  return { having, without: rows.length - having };
+}
+
+async function twinsWith(base: Db, pieceId: string, zone: FiredZone, defect: DefectId) {
+  const own = base('zone').where({ id: zone.id }).select('entry_id');
+  return counted(base, (query) => query.whereIn('z.entry_id', own), defect, pieceId);
+}
+
+/** Proofs of the same two glazes the other way round, on the same ground, cone and atmosphere. */
+async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
+  const own = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .where('z.id', zone.id)
+    .first('e.ground_id', 'e.cone', 'e.atmosphere', 'h.depth', 'h.base_glaze_id', 'h.top_glaze_id');
+  if (own?.depth !== 2 || !own.base_glaze_id) return null;
+  const mirrored = base('headword')
+    .where({ depth: 2, base_glaze_id: own.top_glaze_id, top_glaze_id: own.base_glaze_id })
+    .select('id');
+  const { ground_id, cone, atmosphere } = own;
+  return counted(
+    base,
+    (query) =>
+      query
+        .whereIn('e.headword_id', mirrored)
+        .where({ 'e.ground_id': ground_id, 'e.cone': cone, 'e.atmosphere': atmosphere }),
+    defect,
+  );
+}
+
+/** Pieces that show a defect plainly, the newest first. */
+export async function piecesWith(
+  base: Db,
+  defect: DefectId,
+  limit = 8,
+): Promise<{ label: string; photoHash: string | null; headword: string }[]> {
+  const rows = await base('reading_defect as d')
+    .join('reading as r', 'r.id', 'd.reading_id')
+    .join('zone as z', 'z.id', 'r.zone_id')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .where({ 'd.defect': defect })
+    .where('d.severity', '>=', 2)
+    .whereNull('r.ended_at')
+    .groupBy('p.id', 'p.label', 'ph.hash')
+    .orderByRaw('max(r.at) desc, p.label desc')
+    .limit(limit)
+    .select('p.label', 'ph.hash as photoHash', base.raw('min(h.text) as headword'));
+  return rows;
+}

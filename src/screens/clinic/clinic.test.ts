@@ -1,0 +1,52 @@
+import type { NaturalExperiment } from '@/core/evidence';
+import { concerning } from './concerning';
+import { readTold, toldEvidence, writeTold } from './told';
+import { experimentWords, worthWords } from './words';
+
+const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment => ({
+  factor: 'coats',
+  about: 'Plum Siding',
+  levels: ['twice', 'once'],
+  table: [
+    [9, 4],
+    [1, 13],
+  ],
+  sets: 2,
+  firings: 2,
+  p: 1 / 300,
+  q: 0.01,
+  oddsRatio: 29,
+  confounded: [],
+  ...more,
+});
+
+test('what was told stands in the address, and what is not understood is left out', () => {
+  const told = readTold('needle.1,order.0,melting.0,edges.7,,hold');
+  expect(told).toEqual([
+    { question: 'needle', answer: 1 },
+    { question: 'order', answer: 0 },
+  ]);
+  expect(readTold(writeTold(told))).toEqual(told);
+  expect(toldEvidence(told)).toEqual({ reachesBody: false, otherOrderClean: true });
+  expect(readTold(undefined)).toEqual([]);
+});
+
+test('a natural experiment is said with its numbers, its worth and what else differs', () => {
+  expect(experimentWords(experiment())).toBe('Plum Siding: twice 9 of 13, once 1 of 14');
+  expect(worthWords(experiment())).toBe('unlikely to be chance (1 in 300); 2 matched sets in 2 firings');
+  expect(worthWords(experiment({ q: 0.2, sets: 1, firings: 1, confounded: ['batch'] }))).toBe(
+    'may be chance, among all that was looked at; 1 matched set in 1 firing; the batch differs with it',
+  );
+  expect(worthWords(experiment({ p: 1e-9 }))).toContain('less than 1 in 10000');
+});
+
+test('experiments on the glazes in question come first, those that say nothing not at all', () => {
+  const all = [
+    experiment({ about: 'Sleeper', p: 1e-6 }),
+    experiment({ about: 'Limewash', p: 1e-3 }),
+    experiment({ about: 'Fogman', q: 0.9 }),
+  ];
+  const found = { headwords: ['Limewash over Rust Yard'] };
+  expect(concerning(all, found).map(({ about }) => about)).toEqual(['Limewash', 'Sleeper']);
+  expect(concerning(all, null).map(({ about }) => about)).toEqual(['Sleeper', 'Limewash']);
+});

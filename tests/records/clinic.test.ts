@@ -1,0 +1,87 @@
+import { pieceCase, doneZones, piecesWith } from '@/records/clinic';
+import { naturalExperiments } from '@/core/evidence';
+import { rank } from '@/core/clinic';
+import { NotThere } from '@/records/faults';
+import { openingOf } from '@/records/openings';
+import { recordPiece } from '@/records/readings';
+import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => {
+  studio = await freshStudio('clinic');
+});
+afterAll(() => studio.base.destroy());
+
+const pits = [{ defect: 'pitting' as const, severity: 2 as const, place: 'thick' as const }];
+
+test('a glaze that pits only where thick is found with its numbers, and its piece tells what is known', async () => {
+  const { base, member, glazes } = studio;
+  const drafts = Array.from({ length: 6 }, () =>
+    tile(studio, [dip(glazes.Sleeper, 0.1, 1), dip(glazes.Sleeper, 0.5, 1)]),
+  );
+  const { firingId } = await fired(studio, drafts);
+  const { pieces } = await openingOf(base, firingId);
+  for (const piece of pieces) {
+    const readings = piece.zones.map((zone) =>
+      reading(zone.id, { defects: zone.stack[0]?.times === 2 ? pits : [] }),
+    );
+    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+  }
+  const [first] = naturalExperiments(await doneZones(base, 'pitting'));
+  expect(first).toMatchObject({
+    factor: 'coats',
+    about: 'Sleeper',
+    levels: ['twice', 'once'],
+    table: [
+      [6, 0],
+      [0, 6],
+    ],
+  });
+  const { label } = pieces[0]!;
+  const found = await pieceCase(base, label, 'pitting');
+  expect(found.headwords).toEqual(['Sleeper']);
+  expect(found.evidence).toMatchObject({
+    coats: 2,
+    onlyWhereThick: true,
+    location: 'thick',
+    pattern: 'twins-agree',
+    targetCone: '6',
+    bodyIron: 'high',
+    bodyCoarse: true,
+    bodyMaxCone: '6',
+    appearsLate: false,
+  });
+  expect(rank('pitting', found.evidence).causes[0]!.cause.id).toBe('glaze-too-thick');
+  expect((await piecesWith(base, 'pitting')).map((piece) => piece.headword)).toEqual(
+    Array.from({ length: 6 }, () => 'Sleeper'),
+  );
+  await expect(pieceCase(base, label, 'crazing')).rejects.toThrow(NotThere);
+});
+
+test('the other order is looked up on the same ground', async () => {
+  const { base, member, glazes } = studio;
+  const over = (low: string, high: string) => tile(studio, [dip(low, 0, 0.6), dip(high, 0.4, 1)]);
+  const { firingId } = await fired(studio, [
+    over(glazes.Sleeper, glazes.Limewash),
+    over(glazes.Limewash, glazes.Sleeper),
+    over(glazes.Limewash, glazes.Sleeper),
+  ]);
+  const { pieces } = await openingOf(base, firingId);
+  for (const piece of pieces) {
+    const readings = piece.zones.map((zone) =>
+      reading(zone.id, {
+        defects:
+          zone.headword === 'Limewash over Sleeper'
+            ? [{ defect: 'blistering', severity: 3, place: 'overlap' }]
+            : [],
+      }),
+    );
+    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+  }
+  const { evidence } = await pieceCase(base, pieces[0]!.label, 'blistering');
+  expect(evidence).toMatchObject({ otherOrderClean: true, onlyInOverlap: true });
+  expect(rank('blistering', evidence)).toMatchObject({
+    enough: true,
+    causes: [{ cause: { id: 'incompatible-layer' } }, {}, {}, {}, {}, {}, {}, {}],
+  });
+});
