@@ -5,6 +5,7 @@ import { newestVersions, saveGlaze } from '../src/records/glazes';
 import { addMember } from '../src/records/members';
 import { savePieces } from '../src/records/pieces';
 import { saveRecipe } from '../src/records/recipes';
+import { openCases } from './cases';
 import { fire } from './fire';
 import { beginLadder, crazeLate, makeLadder } from './ladders';
 import { addPart, saveKiln } from '../src/records/kilns';
@@ -47,6 +48,7 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   }
   await beginLadder(base, studio);
   await crazeLate(base, studio);
+  await openCases(base, studio);
   await base('job').insert({ name: 'demo loaded', done: 1, total: 1, at: now });
 }
 

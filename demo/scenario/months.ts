@@ -51,7 +51,7 @@ const tile = (
   more: Partial<PlannedPiece> = {},
 ): PlannedPiece => ({ form: 'tile', body, coats, maker: 0, ...at, ...more });
 
-/** Every glaze once and twice on every clay but the red one, which has its board. */
+/** Every glaze once and twice on every clay but the red one, which has its board; the clays side by side. */
 function clayComparison(): PlannedPiece[] {
   const glazes = [...GRID, 'Lamp Clear', 'Fogman'];
   const bodies = ['Buffer White', 'Embankment Buff', 'Viaduct Porcelain', 'Tunnel Black'];
@@ -64,7 +64,7 @@ function clayComparison(): PlannedPiece[] {
             { glaze, from: 0.1, to: 1, times: 1 },
             { glaze, from: 0.52, to: 1, times: 1 },
           ],
-          place(b * 3 + g * 2 + twin * 5),
+          place(g * 2 + twin * 5),
           { maker: (b + twin) % 5 },
         ),
       ),

@@ -7,6 +7,7 @@ import * as recipes from './migrations/004_recipes';
 import * as rounds from './migrations/005_rounds';
 import * as firingLog from './migrations/006_firing_log';
 import * as opening from './migrations/007_opening';
+import * as cases from './migrations/008_cases';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -16,6 +17,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '005_rounds': rounds,
   '006_firing_log': firingLog,
   '007_opening': opening,
+  '008_cases': cases,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -1,4 +1,5 @@
 import type { Db } from './db';
+import { listCases } from './cases';
 import { listFirings } from './firings';
 import { listKilns } from './kilns';
 import { logOf } from './live';
@@ -43,6 +44,7 @@ export async function todayIn(base: Db, now: Date) {
     refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
     unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
     rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
+    cases: await listCases(base, { open: true }),
     weak: await weakEntries(base),
     job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as {
       name: string;

@@ -1,8 +1,11 @@
 import { pieceCase, doneZones, piecesWith } from '@/records/clinic';
 import { naturalExperiments } from '@/core/evidence';
 import { rank } from '@/core/clinic';
-import { NotThere } from '@/records/faults';
+import { addTry, caseById, changeCase, listCases, openCase, stacksOfOpenCases } from '@/records/cases';
+import { newId } from '@/records/db';
+import { Conflict, NotThere, Refusal } from '@/records/faults';
 import { openingOf } from '@/records/openings';
+import { piecePage } from '@/records/piecePages';
 import { recordPiece } from '@/records/readings';
 import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
 
@@ -84,4 +87,29 @@ test('the other order is looked up on the same ground', async () => {
     enough: true,
     causes: [{ cause: { id: 'incompatible-layer' } }, {}, {}, {}, {}, {}, {}, {}],
   });
+});
+
+test('a case is numbered once, told, tried and closed with what helped; two people are told', async () => {
+  const { base, member, glazes } = studio;
+  const [piece] = await piecesWith(base, 'pitting');
+  const { id: pieceId } = (await piecePage(base, piece!.label)) as { id: string };
+  const id = newId();
+  const draft = { id, defect: 'pitting' as const, pieceId, told: 'needle.1' };
+  const numbers = await Promise.all([openCase(base, member, draft), openCase(base, member, draft)]);
+  expect(numbers).toEqual([1, 1]);
+  expect(await openCase(base, member, { ...draft, id: newId(), pieceId: null })).toBe(2);
+  expect(await stacksOfOpenCases(base)).toEqual([[glazes.Sleeper]]);
+  const tried = { id: newId(), caseId: id, act: 'one dip', worked: 'yes' as const, roundId: null };
+  await addTry(base, member, tried);
+  await addTry(base, member, tried);
+  await changeCase(base, member, { id, version: 1, told: 'needle.1,only-thick.0' });
+  await expect(changeCase(base, member, { id, version: 1, told: '' })).rejects.toThrow(Conflict);
+  const closed = { cause: 'glaze-too-thick' as const, helped: 'one dip only' };
+  await changeCase(base, member, { id, version: 2, closed });
+  expect(await caseById(base, id)).toMatchObject({ ...closed, version: 3, tries: [{ act: 'one dip' }] });
+  expect((await listCases(base, { open: true })).map((one) => one.number)).toEqual([2]);
+  expect(await stacksOfOpenCases(base)).toEqual([]);
+  await expect(addTry(base, member, { ...tried, id: newId() })).rejects.toThrow(Refusal);
+  await changeCase(base, member, { id, version: 3, reopened: true });
+  expect((await caseById(base, id)).closedAt).toBeNull();
 });

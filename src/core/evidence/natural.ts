@@ -217,6 +217,8 @@ function judged(
     confounded: BESIDE.filter(
       ([beside, , of]) =>
         beside !== factor &&
+        // A layer more is a batch more: that is the question, not beside it.
+        !(factor === 'alone' && beside === 'batch') &&
         cells.every(([one, two]) => apart(new Set(one.zones.map(of)), new Set(two.zones.map(of)))),
     ).map(([, words]) => words),
   };

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { askNext, causeOf, foundWords, rank, type Evidence, type RankedCause } from '@/core/clinic';
 import { DEFECTS, defectName, type Defect, type NaturalExperiment } from '@/core/evidence';
 import type { PieceCase, piecesWith } from '@/records/clinic';
@@ -16,15 +17,22 @@ interface Props {
   readonly found: PieceCase | null;
   readonly experiments: readonly NaturalExperiment[];
   readonly pieces: Awaited<ReturnType<typeof piecesWith>>;
-  /** Where a round that tests the first cause begins. */
+  /** What earlier cases of this defect ended with. */
+  readonly earlier: readonly { readonly id: string; readonly number: number; readonly words: string }[];
+  /** Where a round that tests the first cause begins; empty when none does. */
   readonly testAt: string;
+  /** The address of this page without what was told. */
+  readonly at: string;
+  /** The case, or the button that opens one. */
+  readonly children: ReactNode;
 }
 
 /** Why a piece has a defect: three voices kept apart, causes ranked with their reasons, what to look at next. */
-export function DiagnosisView({ defect, told, found, experiments, pieces, testAt }: Props) {
+export function DiagnosisView(props: Props) {
+  const { defect, told, found, experiments, pieces, earlier, testAt, children } = props;
   const evidence = { ...found?.evidence, ...toldEvidence(told) };
   const { causes, other, enough } = rank(defect.id, evidence);
-  const at = (next: readonly Told[], label = found?.piece.label) => addressOf(defect, next, label);
+  const at = (next: readonly Told[]) => addressOf(props.at, next, found?.piece.label);
   return (
     <>
       <GuideWords first="Clinic" last={defect.name} />
@@ -50,7 +58,11 @@ export function DiagnosisView({ defect, told, found, experiments, pieces, testAt
           <p className="small">
             Not this?{' '}
             {likes(defect).map((one) => (
-              <Link key={one.id} href={addressOf(one, [], found?.piece.label)} className={css.like}>
+              <Link
+                key={one.id}
+                href={addressOf(`/clinic/${one.id}`, [], found?.piece.label)}
+                className={css.like}
+              >
                 <DefectGlyph id={one.id} size={22} labelled /> {one.name}: {one.toldApart}
               </Link>
             ))}
@@ -83,21 +95,22 @@ export function DiagnosisView({ defect, told, found, experiments, pieces, testAt
             Test it in a round
           </LinkButton>
         )}
+        {children}
       </section>
       <div className={css.voices}>
         <ToldVoice defect={defect} evidence={evidence} told={told} at={at} />
-        <TilesVoice experiments={experiments} />
+        <TilesVoice experiments={experiments} earlier={earlier} />
         <RecordVoice defect={defect} found={found} pieces={pieces} told={told} />
       </div>
     </>
   );
 }
 
-function addressOf(defect: Defect, told: readonly Told[], label: string | undefined): string {
+function addressOf(base: string, told: readonly Told[], label: string | undefined): string {
   const asked = new URLSearchParams();
   if (label) asked.set('piece', label);
   if (told.length) asked.set('told', writeTold(told));
-  return `/clinic/${defect.id}${asked.size ? `?${asked}` : ''}`;
+  return `${base}${asked.size ? `?${asked}` : ''}`;
 }
 
 /** The two defects it is most easily taken for. */
@@ -216,7 +229,7 @@ function ToldVoice({
   );
 }
 
-function TilesVoice({ experiments }: { experiments: readonly NaturalExperiment[] }) {
+function TilesVoice({ experiments, earlier }: Pick<Props, 'experiments' | 'earlier'>) {
   return (
     <section aria-label="What your tiles say">
       <h2>What your tiles say</h2>
@@ -231,6 +244,18 @@ function TilesVoice({ experiments }: { experiments: readonly NaturalExperiment[]
           </li>
         ))}
       </ul>
+      {earlier.length > 0 && (
+        <>
+          <h3>Your closed cases of this</h3>
+          <ul className={css.told}>
+            {earlier.map(({ id, number, words }) => (
+              <li key={id}>
+                <Link href={`/clinic/cases/${id}`}>Case {number}</Link>: {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   );
 }
@@ -260,7 +285,7 @@ function RecordVoice({ defect, found, pieces, told }: Pick<Props, 'defect' | 'fo
           <ul className={css.told}>
             {pieces.map((piece) => (
               <li key={piece.label}>
-                <Link href={addressOf(defect, told, piece.label)} className="figures">
+                <Link href={addressOf(`/clinic/${defect.id}`, told, piece.label)} className="figures">
                   {piece.label}
                 </Link>{' '}
                 {piece.headword}

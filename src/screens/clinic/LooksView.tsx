@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { DEFECTS, type LookGroup } from '@/core/evidence';
+import { DEFECTS, defectName, type LookGroup } from '@/core/evidence';
+import type { CaseRow } from '@/records/cases';
 import type { DefectCount } from '@/records/defectCounts';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
@@ -16,10 +17,34 @@ const GROUPS: readonly (readonly [LookGroup, string])[] = [
 ];
 
 /** Every defect by what the eye asks first, in plan and section, with what tells it from its likes and where the studio has it. */
-export function LooksView({ counts }: { counts: ReadonlyMap<string, readonly DefectCount[]> }) {
+export function LooksView({
+  counts,
+  cases,
+}: {
+  counts: ReadonlyMap<string, readonly DefectCount[]>;
+  cases: readonly CaseRow[];
+}) {
   return (
     <>
       <GuideWords first={DEFECTS[0]!.name} last={DEFECTS.at(-1)!.name} />
+      {cases.length > 0 && (
+        <section aria-label="Cases">
+          <h2>Cases</h2>
+          <ul className={css.cases}>
+            {cases.map((one) => (
+              <li key={one.id}>
+                <Link href={`/clinic/cases/${one.id}`}>
+                  Case {one.number}: {defectName(one.defect)}
+                  {one.label && ` on ${one.label}`}
+                </Link>{' '}
+                <span className="quiet">
+                  {one.closedAt ? `closed: ${one.helped}` : `open, ${one.tries.length} tried`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <h1>Find a defect by its look</h1>
       <p className="quiet" style={{ marginBottom: 20 }}>
         Left: seen from above. Right: cut through. Tap the one you see for its causes; below it: where your

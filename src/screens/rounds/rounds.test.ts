@@ -168,6 +168,7 @@ test('a suggestion fills the most wanted gaps first, says why, and leaves out wh
     known: [one([{ glaze: id(1), times: 1 }], 3, 3), one([{ glaze: id(2), times: 1 }], 2, 1)],
     underWay: [over(1, 2), over(1, 2), over(1, 2)],
     wanted: [{ baseId: id(2), topId: id(1), times: 4 }],
+    cases: [],
     places: 4,
   };
   const list = suggestTests(asked);
@@ -182,4 +183,9 @@ test('a suggestion fills the most wanted gaps first, says why, and leaves out wh
     (each) => each.words === 'Sleeper once',
   );
   expect(differing?.why).toBe('twins differ: 1 of 2 agree');
+  const inCase = suggestTests({ ...asked, wanted: [], underWay: [], cases: [[id(1), id(2)]], places: 2 });
+  expect(inCase.map((each) => each.why)).toEqual([
+    'nobody tried it; an open case is about it',
+    'nobody tried it; an open case is about it',
+  ]);
 });

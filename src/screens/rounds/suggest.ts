@@ -20,6 +20,8 @@ interface Asked {
   /** Stacks that rounds under way will prove. */
   readonly underWay: readonly (readonly CellLayer[])[];
   readonly wanted: readonly Wanted[];
+  /** Glazes that open cases are about, bottom first. */
+  readonly cases: readonly (readonly string[])[];
   readonly places: number;
 }
 
@@ -30,11 +32,13 @@ const keyOf = (stack: readonly CellLayer[]) =>
  * The tests that fill the most wanted and least certain gaps of one clay, cone and atmosphere: every glaze
  * once and twice alone, and every glaze over every other.
  */
-export function suggestTests({ glazes, known, underWay, wanted, places }: Asked): Suggestion[] {
+export function suggestTests({ glazes, known, underWay, wanted, cases, places }: Asked): Suggestion[] {
   const proofs = new Map(known.map((one) => [keyOf(one.stack), one]));
   const coming = new Map<string, number>();
   for (const stack of underWay) coming.set(keyOf(stack), (coming.get(keyOf(stack)) ?? 0) + 1);
   const asked = new Map(wanted.map((one) => [`${one.baseId}*1/${one.topId}*1`, one.times]));
+  const inCase = new Map<string, number>();
+  for (const key of cases.flatMap(caseKeys)) inCase.set(key, (inCase.get(key) ?? 0) + 1);
   const stacks = glazes.flatMap((base): CellLayer[][] => [
     [{ glaze: base.id, times: 1 }],
     [{ glaze: base.id, times: 2 }],
@@ -53,7 +57,7 @@ export function suggestTests({ glazes, known, underWay, wanted, places }: Asked)
       key,
       proofs: (proofs.get(key)?.proofs ?? 0) + more,
       agreeing: (proofs.get(key)?.agreeing ?? 0) + more,
-      wanted: asked.get(key) ?? 0,
+      wanted: (asked.get(key) ?? 0) + CASE_WANTS * (inCase.get(key) ?? 0),
       near: stack.length === 2 ? [keyOf([...stack].reverse())] : [],
     };
   });
@@ -67,7 +71,7 @@ export function suggestTests({ glazes, known, underWay, wanted, places }: Asked)
       key: `${key} ${again}`,
       stack,
       words: wordsOf(stack, nameOf),
-      why: whyOf(proved, proofs.get(key), asked.get(key) ?? 0, again),
+      why: whyOf(proved, proofs.get(key), asked.get(key) ?? 0, again, inCase.has(key)),
       swatchHash: proofs.get(key)?.swatchHash ?? null,
       colours: stack.map((layer) => glazes.find((glaze) => glaze.id === layer.glaze)?.colour ?? '#888888'),
     };
@@ -80,7 +84,23 @@ function wordsOf(stack: readonly CellLayer[], nameOf: (id: string) => string): s
   return `${nameOf(first.glaze)} ${first.times === 1 ? 'once' : 'twice'}`;
 }
 
-function whyOf(proved: Proved, one: KnownStack | undefined, asked: number, again: number): string {
+/** An open case wants its stack as much as so many look-ups in vain. */
+const CASE_WANTS = 3;
+
+/** The stacks that would tell more of a case: a glaze once and twice, a pair in both orders. */
+function caseKeys(glazes: readonly string[]): string[] {
+  const [below, top] = glazes;
+  if (glazes.length === 1) return [`${below}*1`, `${below}*2`];
+  return glazes.length === 2 ? [`${below}*1/${top}*1`, `${top}*1/${below}*1`] : [];
+}
+
+function whyOf(
+  proved: Proved,
+  one: KnownStack | undefined,
+  asked: number,
+  again: number,
+  inCase: boolean,
+): string {
   const gap =
     again > 0
       ? 'a twin for the one above'
@@ -91,7 +111,10 @@ function whyOf(proved: Proved, one: KnownStack | undefined, asked: number, again
           : proved === 'weak'
             ? 'one piece only'
             : 'proved, one more makes it surer';
-  return asked > 0 && again === 0
-    ? `${gap}; looked up in vain ${asked} ${asked === 1 ? 'time' : 'times'}`
-    : gap;
+  if (again > 0) return gap;
+  return [
+    gap,
+    ...(asked > 0 ? [`looked up in vain ${asked} ${asked === 1 ? 'time' : 'times'}`] : []),
+    ...(inCase ? ['an open case is about it'] : []),
+  ].join('; ');
 }

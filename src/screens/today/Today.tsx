@@ -28,7 +28,7 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
 export function Today({ data, now, name }: { data: TodayData; now: Date; name: string }) {
-  const { kilns, heat, firings, glazed, refires, unread, rounds, weak, job, lastClosed } = data;
+  const { kilns, heat, firings, glazed, refires, unread, rounds, cases, weak, job, lastClosed } = data;
   return (
     <>
       <GuideWords first="Today" />
@@ -97,6 +97,17 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
                 <Link href={`/rounds/${round.id}`}>{round.name}</Link>{' '}
                 {isLate(round, round.steps, now) && <b className="heat">late</b>}
                 <Progress round={round} />
+              </li>
+            ))}
+          </ul>
+          {cases.length > 0 && <h2 className={css.heading}>Open cases</h2>}
+          <ul>
+            {cases.slice(0, 4).map((one) => (
+              <li key={one.id} className={css.round}>
+                <Link href={`/clinic/cases/${one.id}`}>
+                  Case {one.number}: {defectName(one.defect)}
+                  {one.label && ` on ${one.label}`}
+                </Link>
               </li>
             ))}
           </ul>

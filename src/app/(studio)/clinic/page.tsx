@@ -1,4 +1,5 @@
 import { memberOfPage } from '@/door';
+import { listCases } from '@/records/cases';
 import { db } from '@/records/db';
 import { defectCounts } from '@/records/defectCounts';
 import { LooksView } from '@/screens/clinic/LooksView';
@@ -7,5 +8,6 @@ export const metadata = { title: 'Clinic' };
 
 export default async function Page() {
   await memberOfPage();
-  return <LooksView counts={await defectCounts(db())} />;
+  const [counts, cases] = await Promise.all([defectCounts(db()), listCases(db())]);
+  return <LooksView counts={counts} cases={cases} />;
 }

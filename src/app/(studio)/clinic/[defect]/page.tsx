@@ -1,15 +1,12 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { rank } from '@/core/clinic';
-import { defectOf, naturalExperiments } from '@/core/evidence';
+import { defectOf } from '@/core/evidence';
 import { memberOfPage } from '@/door';
-import { doneZones, pieceCase, piecesWith } from '@/records/clinic';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { diagnosisOf } from '@/screens/clinic/diagnosisOf';
 import { DiagnosisView } from '@/screens/clinic/DiagnosisView';
-import { concerning } from '@/screens/clinic/concerning';
-import { readTold, toldEvidence } from '@/screens/clinic/told';
-import { testAddress } from '@/screens/clinic/testAddress';
+import { OpenCase } from '@/screens/clinic/OpenCase';
+import { readTold, writeTold } from '@/screens/clinic/told';
 
 interface Props {
   params: Promise<{ defect: string }>;
@@ -25,25 +22,10 @@ export default async function Page({ params, searchParams }: Props) {
   const defect = defectOf((await params).defect) ?? notFound();
   const { piece, told: text } = await searchParams;
   const told = readTold(text);
-  const [found, zones, pieces] = await Promise.all([
-    piece
-      ? pieceCase(db(), piece, defect.id).catch((error: unknown) => {
-          if (error instanceof NotThere) return null;
-          throw error;
-        })
-      : null,
-    doneZones(db(), defect.id),
-    piecesWith(db(), defect.id),
-  ]);
-  const { causes } = rank(defect.id, { ...found?.evidence, ...toldEvidence(told) });
+  const diagnosis = await diagnosisOf(db(), defect.id, piece ?? null, told);
   return (
-    <DiagnosisView
-      defect={defect}
-      told={told}
-      found={found}
-      experiments={concerning(naturalExperiments(zones), found)}
-      pieces={pieces}
-      testAt={testAddress(causes[0]!.cause.id, found)}
-    />
+    <DiagnosisView {...diagnosis} told={told} at={`/clinic/${defect.id}`}>
+      <OpenCase defect={defect.id} pieceId={diagnosis.found?.piece.id ?? null} told={writeTold(told)} />
+    </DiagnosisView>
   );
 }

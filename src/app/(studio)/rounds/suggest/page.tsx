@@ -3,6 +3,7 @@ import { listBodies } from '@/records/bodies';
 import { db } from '@/records/db';
 import { listGlazes } from '@/records/glazes';
 import { comingStacks, knownStacks } from '@/records/rounds';
+import { stacksOfOpenCases } from '@/records/cases';
 import { listWanted } from '@/records/wanted';
 import { readAsked } from '@/screens/rounds/asked';
 import { suggestTests } from '@/screens/rounds/suggest';
@@ -13,12 +14,13 @@ export const metadata = { title: 'Suggest a round' };
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   await memberOfPage();
   const base = db();
-  const [glazes, bodies, known, coming, wanted] = await Promise.all([
+  const [glazes, bodies, known, coming, wanted, cases] = await Promise.all([
     listGlazes(base),
     listBodies(base),
     knownStacks(base),
     comingStacks(base),
     listWanted(base),
+    stacksOfOpenCases(base),
   ]);
   const asked = readAsked(await searchParams, bodies);
   const here = <T extends { bodyId: string; cone: string; atmosphere: string }>(all: readonly T[]) =>
@@ -30,6 +32,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
     known: here(known),
     underWay: here(coming).map((one) => one.stack),
     wanted,
+    cases,
     places: asked.places,
   });
   return (

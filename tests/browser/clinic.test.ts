@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from './steps';
+
+test('a student tells blisters from pits by look, and gets the first cause and what to look at', async ({
+  page,
+}) => {
+  await signIn(page, 'student', 'signal-box-three');
+  await page.goto('/clinic');
+  await page.getByRole('link', { name: /^blisters/ }).click();
+  await expect(page.getByText('bubbles, or burst craters')).toBeVisible();
+  await expect(page.getByRole('link', { name: /pits: a needle does not reach the clay/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Not enough to tell yet/ })).toBeVisible();
+  const told = page.getByRole('region', { name: 'What you told' });
+  const ask = async (question: string, answer: string) => {
+    await told
+      .locator('div')
+      .filter({ hasText: question })
+      .getByRole('link', { name: answer, exact: true })
+      .first()
+      .click();
+    await expect(told.getByText(question)).toHaveCount(0);
+  };
+  await ask('Is the other order clean?', 'yes');
+  await ask('Only where two glazes lie over each other?', 'yes');
+  await expect(
+    page.getByRole('heading', { name: 'First of all: these two glazes do not go together in this order' }),
+  ).toBeVisible();
+  await page.getByText('Take the last answer back').click();
+  await expect(told.getByText('Only where two glazes lie over each other?')).toBeVisible();
+});
+
+test('a technician sees from a piece that the carbide glaze pits where thick, with the numbers, and closes the case', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/');
+  await page.getByRole('link', { name: /^Case \d+: pitting on SW-/ }).click();
+  const causes = page.getByRole('region', { name: 'Causes' });
+  await expect(causes.getByRole('heading', { name: /^First of all: gas from something/ })).toBeVisible();
+  await expect(causes).toContainText('silicon carbide is in the glaze');
+  await expect(causes).toContainText('respirator');
+  const tiles = page.getByRole('region', { name: 'What your tiles say' });
+  await expect(tiles).toContainText(/Plum Siding: twice \d+ of \d+, once 0 of \d+/);
+  await expect(tiles).toContainText('unlikely to be chance');
+  await page.getByLabel('What was tried').fill('One thin dip');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('One thin dip: not known yet')).toBeVisible();
+  await page.getByLabel('What really helped').fill('One dip, no more');
+  await page.getByRole('button', { name: 'Close the case' }).click();
+  await expect(page.getByText('What helped: One dip, no more')).toBeVisible();
+  await page.goto('/clinic/pitting');
+  await expect(page.getByRole('region', { name: 'What your tiles say' })).toContainText('One dip, no more');
+});
+
+test('a teacher goes from the crazed porcelain to the ladder and to the case it closed', async ({ page }) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/clinic');
+  await page.getByRole('link', { name: /^Case \d+: crazing on SW-/ }).click();
+  await expect(page.getByRole('heading', { name: /^Case \d+: the glaze shrinks more/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Lamp Clear away from crazing' })).toBeVisible();
+  await page.getByRole('link', { name: 'Test it in a round' }).click();
+  await expect(page.getByRole('radio', { name: 'Away from crazing' })).toBeChecked();
+  await expect(page.getByRole('combobox', { name: 'Clay' })).toContainText('Viaduct Porcelain');
+});
