@@ -6,6 +6,7 @@ declare module 'jstat' {
   const jstat: {
     readonly studentt: Distribution;
     readonly beta: { inv(probability: number, alpha: number, beta: number): number };
+    readonly normal: { cdf(value: number, mean: number, deviation: number): number };
     gammaln(x: number): number;
   };
   export default jstat;

@@ -176,6 +176,24 @@ describe('exact over strata', () => {
     expect(stratifiedExact(pairs)).toBeCloseTo((2 * 11) / 1024, 12);
   });
 
+  test('many strata: the normal tail lies near the exact sum where both can be had', () => {
+    const pair = (first: boolean): Table =>
+      first
+        ? [
+            [1, 0],
+            [0, 1],
+          ]
+        : [
+            [0, 1],
+            [1, 0],
+          ];
+    const pairs = (n: number, more: number) => Array.from({ length: 2 * n }, (_, i) => pair(i < n + more));
+    const [few, many] = [stratifiedExact(pairs(290, 25)), stratifiedExact(pairs(310, 26))];
+    expect(few).toBeGreaterThan(0.02);
+    expect(many / few).toBeGreaterThan(0.85);
+    expect(many / few).toBeLessThan(1.15);
+  });
+
   test('one stratum is Fisher’s tea', () => {
     const tea: Table = [
       [3, 1],

@@ -5,6 +5,7 @@
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
 import { analyse } from '../../src/core/chemistry';
+import { naturalExperiments } from '../../src/core/evidence';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { layOut } from '../../src/core/rounds';
@@ -122,6 +123,43 @@ async function wall(base: Db): Promise<void> {
   console.log(`ratio ${(full.median / bare.median).toFixed(2)}`);
 }
 
+/** Natural experiments in 200 000 pieces of two zones each. */
+function experiments(): void {
+  const next = random('experiments');
+  const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
+  const glazes = Array.from({ length: 60 }, (_, i) => `glaze ${i}`);
+  const firings = Array.from({ length: 2000 }, (_, i) => `firing ${i}`);
+  const zones = Array.from({ length: 200_000 }, (_, i) => {
+    const piece = {
+      pieceId: `p${i}`,
+      firing: any(firings),
+      kiln: 'Number Two',
+      cone: '6',
+      atmosphere: 'oxidation',
+      shelf: `shelf ${1 + (i % 4)}`,
+      body: any(['white', 'buff', 'red']),
+      slips: '',
+      batches: any(['one', 'two']),
+    };
+    return [1, 2].map((times) => ({
+      ...piece,
+      layers:
+        next() < 0.5
+          ? [{ glaze: any(glazes), times }]
+          : [
+              { glaze: any(glazes), times: 1 },
+              { glaze: any(glazes), times },
+            ],
+      hasDefect: next() < 0.1,
+    }));
+  }).flat();
+  const start = performance.now();
+  const found = naturalExperiments(zones);
+  console.log(
+    `natural experiments in ${zones.length} zones: ${((performance.now() - start) / 1000).toFixed(1)} s, ${found.length} looked at`,
+  );
+}
+
 /** The chemistry on one core: recipes of eight lines, the solver, and a triaxial of 1891 cells. */
 function chemistry(): void {
   const lines = [
@@ -204,6 +242,7 @@ async function main(): Promise<void> {
   heat();
   rounds();
   chemistry();
+  experiments();
   const facts = await studio();
   await yearOfReadings(facts);
   await saves(facts);

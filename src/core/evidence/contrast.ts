@@ -127,16 +127,25 @@ export function mantelHaenszel(strata: readonly Table[]): number | null {
 
 /**
  * Exact conditional test over strata, two-sided: the chance of a sum of first cells as unlikely as the one seen,
- * every stratum keeping its margins. For pairs it is McNemar's exact test, for one stratum Fisher's.
+ * every stratum keeping its margins. For pairs it is McNemar's exact test, for one stratum Fisher's. Sums of more
+ * than {@link MOST_SUMS} steps are judged by the normal tail with the exact mean and variance, continuity
+ * corrected.
  *
  * Source: the exact form of the test of N. Mantel and W. Haenszel (1959); D. R. Cox, The Analysis of Binary Data
  * (1970), ch. 5.
  */
 export function stratifiedExact(strata: readonly Table[]): number {
+  if (strata.reduce((all, table) => all + weightsOf(table).logs.length - 1, 0) > MOST_SUMS)
+    return normalTail(strata);
   let sums = [1];
   let seen = 0;
   for (const table of strata) {
     const { low, logs } = weightsOf(table);
+    // Margins that allow one table only say nothing.
+    if (logs.length === 1) {
+      seen += table[0][0] - low;
+      continue;
+    }
     const own = chances(logs, 0);
     seen += table[0][0] - low;
     const next = new Array<number>(sums.length + own.length - 1).fill(0);
@@ -148,6 +157,22 @@ export function stratifiedExact(strata: readonly Table[]): number {
     1,
     sums.filter((chance) => chance <= limit).reduce((sum, chance) => sum + chance, 0),
   );
+}
+
+/** Steps that a sum over strata may have for its chances to be listed one by one. */
+const MOST_SUMS = 600;
+
+function normalTail(strata: readonly Table[]): number {
+  let [far, variance] = [0, 0];
+  for (const [[a, b], [c, d]] of strata) {
+    const n = a + b + c + d;
+    if (n < 2) continue;
+    far += a - ((a + b) * (a + c)) / n;
+    variance += ((a + b) * (c + d) * (a + c) * (b + d)) / (n * n * (n - 1));
+  }
+  if (variance === 0) return 1;
+  const z = Math.max(0, Math.abs(far) - 0.5) / Math.sqrt(variance);
+  return 2 * jstat.normal.cdf(-z, 0, 1);
 }
 
 /** All strata as one table, differences between them forgotten. */

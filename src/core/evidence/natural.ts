@@ -132,19 +132,17 @@ const BESIDE: readonly (readonly [Factor, string, (zone: DoneZone) => string])[]
   ['firing', 'firing', (zone) => zone.firing],
 ];
 
-interface Cell {
-  readonly pieces: Map<string, boolean>;
-  readonly zones: DoneZone[];
-}
+/** The zones of one level in one set. */
+type Cell = readonly DoneZone[];
 
 /**
  * Finds the natural experiments in what was fired: sets of zones that are the same but for one thing, with the
  * defect on one side more than on the other.
  *
  * Zones are matched by everything but the factor (the firing included, unless it is the question). A piece
- * counts once a set and level, for its zones are not independent. Each pair of levels is tested by the exact
- * conditional test over its matched sets, which for pairs is McNemar's and for one set Fisher's; all tests
- * looked at are corrected together after Benjamini and Hochberg.
+ * counts once a set and level, for its zones are not independent. Each pair of levels, or each firing against
+ * the others, is tested by the exact conditional test over its matched sets, which for pairs is McNemar's and
+ * for one set Fisher's; all tests looked at are corrected together after Benjamini and Hochberg.
  *
  * @param least matched pieces that a contrast must have to be looked at
  */
@@ -156,70 +154,127 @@ export function naturalExperiments(zones: readonly DoneZone[], least = 4): Natur
     .sort((a, b) => a.p - b.p || a.about.localeCompare(b.about));
 }
 
-function experimentsOn(factor: Factor, zones: readonly DoneZone[], least: number): NaturalExperiment[] {
-  const sets = new Map<string, { about: string; levels: Map<string, Cell> }>();
+type Sets = ReadonlyMap<string, { readonly about: string; readonly levels: ReadonlyMap<string, Cell> }>;
+
+/** Zones by what is held the same, then by the level of the factor. */
+function matched(factor: Factor, zones: readonly DoneZone[]): Sets {
+  const sets = new Map<string, { about: string; levels: Map<string, DoneZone[]> }>();
   for (const zone of zones) {
     const split = SPLITS[factor](zone);
     if (!split) continue;
-    const set = sets.get(split.key) ?? { about: split.about, levels: new Map<string, Cell>() };
-    sets.set(split.key, set);
-    const cell = set.levels.get(split.level) ?? { pieces: new Map<string, boolean>(), zones: [] };
-    set.levels.set(split.level, cell);
-    cell.pieces.set(zone.pieceId, zone.hasDefect || (cell.pieces.get(zone.pieceId) ?? false));
-    cell.zones.push(zone);
+    const set = sets.get(split.key);
+    if (!set) {
+      sets.set(split.key, { about: split.about, levels: new Map([[split.level, [zone]]]) });
+      continue;
+    }
+    const cell = set.levels.get(split.level);
+    if (cell) cell.push(zone);
+    else set.levels.set(split.level, [zone]);
   }
-  const pairs = new Map<string, { about: string; a: string; b: string; cells: (readonly [Cell, Cell])[] }>();
+  return sets;
+}
+
+/** Two levels with their matched sets, before they are judged. */
+interface Pair {
+  readonly about: string;
+  readonly levels: readonly [string, string];
+  readonly strata: Table[];
+  readonly firings: Set<string>;
+  /** Whether something else differed too in every set so far, in the order of BESIDE. */
+  readonly apart: boolean[];
+}
+
+function experimentsOn(factor: Factor, zones: readonly DoneZone[], least: number): NaturalExperiment[] {
+  const sets = matched(factor, zones);
+  const pairs = factor === 'firing' ? eachAgainstRest(sets) : everyPair(sets);
+  return pairs.flatMap((pair) => judged(factor, pair, least) ?? []);
+}
+
+function everyPair(sets: Sets): Pair[] {
+  const pairs = new Map<string, Pair>();
   for (const { about, levels } of sets.values()) {
-    if (levels.size < 2) continue;
     const all = [...levels.keys()].sort();
     for (const [i, a] of all.entries())
       for (const b of all.slice(i + 1)) {
         const key = `${about}|${a}|${b}`;
-        const pair = pairs.get(key) ?? { about, a, b, cells: [] };
+        const pair = pairs.get(key) ?? {
+          about,
+          levels: [a, b],
+          strata: [],
+          firings: new Set<string>(),
+          apart: BESIDE.map(() => true),
+        };
         pairs.set(key, pair);
-        pair.cells.push([levels.get(a)!, levels.get(b)!]);
+        const [one, two] = [levels.get(a)!, levels.get(b)!];
+        pair.strata.push([rowOf(one), rowOf(two)]);
+        for (const zone of [...one, ...two]) pair.firings.add(zone.firing);
+        for (const [n, [, , of]] of BESIDE.entries())
+          pair.apart[n] &&= apart(new Set(one.map(of)), new Set(two.map(of)));
       }
   }
-  return [...pairs.values()].flatMap((pair) => judged(factor, pair, least) ?? []);
+  return [...pairs.values()];
 }
 
-function tableOf([a, b]: readonly [Cell, Cell]): Table {
-  const row = ({ pieces }: Cell): [number, number] => {
-    const having = [...pieces.values()].filter(Boolean).length;
-    return [having, pieces.size - having];
-  };
-  return [row(a), row(b)];
+/** Each level against all others of its sets: firings are many, and each is asked about by itself. */
+function eachAgainstRest(sets: Sets): Pair[] {
+  const pairs = new Map<string, Pair>();
+  for (const { about, levels } of sets.values()) {
+    if (levels.size < 2) continue;
+    const rows = [...levels].map(([level, cell]) => [level, rowOf(cell)] as const);
+    const all = rows.reduce<[number, number]>(([n, m], [, [a, b]]) => [n + a, m + b], [0, 0]);
+    for (const [level, [a, b]] of rows) {
+      const key = `${about}|${level}`;
+      const pair = pairs.get(key) ?? {
+        about,
+        levels: [level, 'other firings'],
+        strata: [],
+        firings: new Set<string>([level]),
+        apart: BESIDE.map(() => false),
+      };
+      pairs.set(key, pair);
+      pair.strata.push([
+        [a, b],
+        [all[0] - a, all[1] - b],
+      ]);
+      if (pair.firings.size < MOST_NAMED) for (const other of levels.keys()) pair.firings.add(other);
+    }
+  }
+  return [...pairs.values()];
 }
 
-function judged(
-  factor: Factor,
-  { about, a, b, cells }: { about: string; a: string; b: string; cells: readonly (readonly [Cell, Cell])[] },
-  least: number,
-): NaturalExperiment | null {
-  const strata = cells.map(tableOf);
-  const all = together(strata);
-  const [[having, without], [other, otherWithout]] = all;
+/** Firings counted by name up to so many; more are many. */
+const MOST_NAMED = 50;
+
+/** Pieces with the defect and without. */
+function rowOf(cell: Cell): readonly [number, number] {
+  const pieces = new Set(cell.map((zone) => zone.pieceId));
+  const having = new Set(cell.filter((zone) => zone.hasDefect).map((zone) => zone.pieceId)).size;
+  return [having, pieces.size - having];
+}
+
+function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | null {
+  const { about, levels, strata } = pair;
+  const [[having, without], [other, otherWithout]] = together(strata);
   if (having + without + other + otherWithout < least) return null;
   if (having + other === 0 || without + otherWithout === 0) return null;
   const turned = having * (other + otherWithout) < other * (having + without);
   const ordered = turned ? strata.map(([one, two]): Table => [two, one]) : strata;
-  const flat = cells.flat().flatMap((cell) => cell.zones);
   return {
     factor,
     about,
-    levels: turned ? [b, a] : [a, b],
+    levels: turned ? [levels[1], levels[0]] : levels,
     table: together(ordered),
-    sets: cells.length,
-    firings: new Set(flat.map((zone) => zone.firing)).size,
+    sets: strata.length,
+    firings: pair.firings.size,
     p: strata.length === 1 ? fisherTwoSided(strata[0]!) : stratifiedExact(strata),
     q: 1,
     oddsRatio: mantelHaenszel(ordered),
     confounded: BESIDE.filter(
-      ([beside, , of]) =>
+      ([beside], n) =>
         beside !== factor &&
         // A layer more is a batch more: that is the question, not beside it.
         !(factor === 'alone' && beside === 'batch') &&
-        cells.every(([one, two]) => apart(new Set(one.zones.map(of)), new Set(two.zones.map(of)))),
+        pair.apart[n],
     ).map(([, words]) => words),
   };
 }

@@ -105,36 +105,27 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
         {own.map((piece) => (
           <Chip key={piece.id} piece={piece} state={stateOf(piece)} here={piece.id === at} onGo={goTo} />
         ))}
-        <li>
-          <button
-            type="button"
-            className={css.more}
-            onClick={() => toggle('find')}
-            aria-expanded={open === 'find'}
-          >
-            find by number
-          </button>
-        </li>
-        <li>
-          <button
-            type="button"
-            className={css.more}
-            onClick={() => toggle('stray')}
-            aria-expanded={open === 'stray'}
-          >
-            not on the list
-          </button>
-        </li>
-        <li>
-          <button
-            type="button"
-            className={css.more}
-            onClick={() => toggle('shelf')}
-            aria-expanded={open === 'shelf'}
-          >
-            {faults.length ? `shelf: ${faults.map(({ what }) => what).join(', ')}` : 'shelf needs work'}
-          </button>
-        </li>
+        {(
+          [
+            ['find', 'find by number'],
+            ['stray', 'not on the list'],
+            [
+              'shelf',
+              faults.length ? `shelf: ${faults.map(({ what }) => what).join(', ')}` : 'shelf needs work',
+            ],
+          ] as const
+        ).map(([which, words]) => (
+          <li key={which}>
+            <button
+              type="button"
+              className={css.more}
+              onClick={() => toggle(which)}
+              aria-expanded={open === which}
+            >
+              {words}
+            </button>
+          </li>
+        ))}
       </ul>
       {open && open !== 'shelves' && (
         <div className={css.form}>

@@ -2,6 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { OpeningPiece } from '@/records/openings';
+import { BothValues } from '@/ui/Theirs';
 import type { Theirs } from './draft';
 import type { Waiting } from './keep/kept';
 
@@ -22,19 +23,7 @@ export function Trouble({ stuck, piece, onDecide }: Props) {
           <p>
             <b>{piece?.label ?? 'A piece'} was read on another device too.</b> Nothing of either is lost.
           </p>
-          <table>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.name}>
-                  <th scope="row" style={{ textAlign: 'left', paddingRight: 16 }}>
-                    {row.name}
-                  </th>
-                  <td style={{ paddingRight: 16 }}>here: {row.mine}</td>
-                  <td>there: {row.theirs}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <BothValues rows={rows} mine="here" theirs="there" />
           <Button onClick={() => onDecide(true)} sx={{ mr: 1, mt: 1 }}>
             Take mine
           </Button>
