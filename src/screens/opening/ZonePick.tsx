@@ -12,7 +12,7 @@ interface Props {
   readonly onChoose: (zone: OpeningZone | null) => void;
 }
 
-/** The zones of a piece, rim first, each with what the dictionary expects of it. */
+/** The zones of a piece, rim first and bare clay last, each with what the dictionary expects of it. */
 export function ZonePick({ piece, chosen, onChoose }: Props) {
   return (
     <div className={css.zones} role="group" aria-label="Zones">
@@ -21,11 +21,12 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
           <b>Whole piece</b>
         </button>
       )}
-      {[...piece.zones].reverse().map((zone) => (
+      {glazedFirst(piece.zones).map((zone) => (
         <button
           key={zone.id}
           type="button"
           aria-pressed={zone.id === chosen?.id || piece.zones.length === 1}
+          data-bare={zone.stack.length === 0 || undefined}
           onClick={() => onChoose(zone)}
         >
           <span className={css.zoneWords}>
@@ -56,6 +57,12 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
       ))}
     </div>
   );
+}
+
+/** Rim first; bare clay is seldom what is read, and comes last. */
+function glazedFirst(zones: readonly OpeningZone[]): OpeningZone[] {
+  const bare = ({ stack }: OpeningZone) => Number(stack.length === 0);
+  return [...zones].reverse().sort((a, b) => bare(a) - bare(b));
 }
 
 /** What the proofs so far promise, in a line. */
