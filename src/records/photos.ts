@@ -210,10 +210,15 @@ interface Plain {
   readonly info: { readonly width: number; readonly height: number };
 }
 
+/** What cameras and scanners write; drawings with scripts or links in them are no photos. */
+const FORMATS: readonly (string | undefined)[] = ['jpeg', 'png', 'webp', 'heif', 'tiff'];
+
 /** Turned upright, no larger than is kept. */
 async function decode(bytes: Buffer): Promise<Plain> {
   try {
-    return await sharp(bytes, { limitInputPixels: 100_000_000 })
+    const picture = sharp(bytes, { limitInputPixels: 100_000_000 });
+    if (!FORMATS.includes((await picture.metadata()).format)) throw new Error('not a photo');
+    return await picture
       .rotate()
       .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
       .toColourspace('srgb')

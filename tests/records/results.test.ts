@@ -73,16 +73,34 @@ test('a photo loses its metadata, gives each zone its swatch and colour, and is 
   expect((await readdir(folder, { recursive: true })).some((name) => name.endsWith('.half'))).toBe(false);
 });
 
-test('bytes that are no picture are refused in words', async () => {
+test.each([
+  ['bytes that are no picture', async () => Buffer.from('not a picture')],
+  [
+    'a drawing that could load other files',
+    async () =>
+      Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="9" height="9"/></svg>',
+      ),
+  ],
+  [
+    'a picture that unpacks to more than any camera makes',
+    () =>
+      sharp({ create: { width: 11_000, height: 11_000, channels: 3, background: '#777' } })
+        .png({ compressionLevel: 9 })
+        .toBuffer(),
+  ],
+])('%s: refused in words', async (_, bytesOf) => {
   const { ids, firingId } = await fired(studio, [tile(studio)]);
+  const bytes = await bytesOf();
   const wrong = addPhoto(studio.base, store, studio.member, {
     id: newId(),
     pieceId: ids[0]!,
     firingId,
-    bytes: Buffer.from('not a picture'),
+    bytes,
   });
   await expect(wrong).rejects.toThrow(Refusal);
   await expect(wrong).rejects.toMatchObject({ field: 'photo' });
+  expect(await studio.base('photo').where({ piece_id: ids[0]! })).toEqual([]);
 });
 
 test('proofs of a firing more than half a cone off are shown apart and not counted', async () => {

@@ -23,7 +23,8 @@ export interface Trend {
 
 /**
  * What the tray says read along its rows: for each defect, surface and movement, the first cell of a row from
- * which on every read cell shows it, when the cells before it do not.
+ * which on most pieces of every read cell show it, when those of the cells before do not; cells whose twins
+ * disagree are named.
  *
  * @example trendsOf(ladder) // [{ words: 'crazing up to A3, not from A4 on' }]
  */
@@ -37,14 +38,19 @@ export function trendsOf(cells: readonly RoundCell[]): Trend[] {
 }
 
 function trendsOfRow(row: readonly RoundCell[]): Trend[] {
-  const shown = row.map((cell) => new Set(cell.pieces.flatMap(seenOn)));
-  const all = [...new Set(shown.flatMap((set) => [...set]))];
+  const seen = row.map((cell) => cell.pieces.map((piece) => new Set(seenOn(piece))));
+  const all = [...new Set(seen.flatMap((cell) => cell.flatMap((set) => [...set])))];
   return all.flatMap((what) => {
-    const has = shown.map((set) => set.has(what));
+    const counts = seen.map((cell) => cell.filter((set) => set.has(what)).length);
+    const has = counts.map((count, i) => count * 2 > seen[i]!.length);
     const turn = has.findIndex((one, i) => i > 0 && one !== has[0]);
     if (turn === -1 || has.slice(turn).some((one) => one === has[0])) return [];
     const [before, after] = [row[turn - 1]!.label, row[turn]!.label];
-    return [{ words: has[0] ? `${what} up to ${before}, not from ${after} on` : `${what} from ${after} on` }];
+    const words = has[0] ? `${what} up to ${before}, not from ${after} on` : `${what} from ${after} on`;
+    const but = row.flatMap(({ label }, i) =>
+      counts[i]! > 0 && counts[i]! < seen[i]!.length ? [`${label} ${counts[i]} of ${seen[i]!.length}`] : [],
+    );
+    return [{ words: but.length ? `${words} (but ${but.join(', ')})` : words }];
   });
 }
 

@@ -137,6 +137,10 @@ describe('what a tray says', () => {
     ]);
     expect(trendsOf([cell(0, crazed), cell(1, {}), cell(2, crazed)])).toEqual([]);
     expect(trendsOf([cell(0, crazed), cell(1, null), cell(2, null)])).toEqual([]);
+    const split = { ...cell(3, {}), pieces: [...cell(3, {}).pieces, ...cell(3, crazed).pieces] };
+    expect(trendsOf([cell(0, crazed), cell(1, crazed), cell(2, {}), split])).toEqual([
+      { words: 'crazing up to A2, not from A3 on (but A4 1 of 2)' },
+    ]);
   });
 
   test('a round is late only while something is still to be read', () => {
