@@ -42,83 +42,97 @@ export interface NaturalExperiment {
   readonly confounded: readonly string[];
 }
 
-/** Levels of a factor, and the key of what is held the same; null when the zone has no part in it. */
-type Split = (
-  zone: DoneZone,
-) => { readonly level: string; readonly key: string; readonly about: string } | null;
+/** A zone with what the factors ask of it, put together once. */
+interface Known {
+  readonly zone: DoneZone;
+  /** Glazes, and how often, bottom first. */
+  readonly names: string;
+  readonly stack: string;
+  readonly body: string;
+  readonly where: string;
+  readonly heat: string;
+  /** The stack as people say it, top first. */
+  readonly said: string;
+}
 
-const names = (zone: DoneZone) => zone.layers.map(({ glaze }) => glaze).join(' > ');
-const counts = (zone: DoneZone) => zone.layers.map(({ times }) => times).join('+');
-const dips = (zone: DoneZone) => zone.layers.reduce((sum, layer) => sum + layer.times, 0);
-const where = (zone: DoneZone) => `${zone.body}|${zone.slips}`;
-const heat = (zone: DoneZone) => `${zone.atmosphere}|${zone.cone}`;
-const stackWords = (zone: DoneZone) =>
-  [...zone.layers]
-    .reverse()
-    .map(({ glaze }) => glaze)
-    .join(' over ');
+function knownOf(zone: DoneZone): Known {
+  const glazes = zone.layers.map(({ glaze }) => glaze);
+  const names = glazes.join(' > ');
+  return {
+    zone,
+    names,
+    stack: `${names}|${zone.layers.map(({ times }) => times).join('+')}`,
+    body: zone.body,
+    where: `${zone.body}|${zone.slips}`,
+    heat: `${zone.atmosphere}|${zone.cone}`,
+    said: glazes.length > 1 ? [...glazes].reverse().join(' over ') : names,
+  };
+}
+
+/** How a factor splits zones: what is held the same, the level, and what it is about; null takes no part. */
+interface Split {
+  readonly key: (known: Known) => string | null;
+  readonly level: (known: Known) => string;
+  readonly about: (known: Known) => string;
+}
+
+const said = ({ said: words }: Known) => words;
+const glazed = ({ zone }: Known) => zone.layers.length > 0;
 
 const SPLITS: Readonly<Record<Factor, Split>> = {
-  coats: (zone) =>
-    zone.layers.length
-      ? {
-          level: timesLevel(dips(zone)),
-          key: `${names(zone)}|${where(zone)}|${zone.firing}`,
-          about: stackWords(zone),
-        }
-      : null,
-  order: (zone) =>
-    zone.layers.length === 2
-      ? {
-          level: stackWords(zone),
-          key: `${[...zone.layers.map(({ glaze }) => glaze)].sort().join(' & ')}|${[...counts(zone)].sort().join('')}|${where(zone)}|${zone.firing}`,
-          about: zone.layers
-            .map(({ glaze }) => glaze)
-            .sort()
-            .join(' and '),
-        }
-      : null,
-  alone: (zone) => {
-    const top = zone.layers.at(-1);
-    return top
-      ? {
-          level: zone.layers.length === 1 ? 'alone' : 'over another glaze',
-          key: `${top.glaze}|${top.times}|${where(zone)}|${zone.firing}`,
-          about: top.glaze,
-        }
-      : null;
+  coats: {
+    key: (known) => (glazed(known) ? `${known.names}|${known.where}|${known.zone.firing}` : null),
+    level: ({ zone }) => timesLevel(zone.layers.reduce((sum, layer) => sum + layer.times, 0)),
+    about: said,
   },
-  body: (zone) =>
-    zone.layers.length
-      ? {
-          level: zone.body,
-          key: `${names(zone)}|${counts(zone)}|${zone.slips}|${zone.firing}`,
-          about: stackWords(zone),
-        }
-      : null,
-  ground: (zone) => ({
-    level: zone.slips || 'bare clay',
-    key: `${names(zone)}|${counts(zone)}|${zone.body}|${zone.firing}`,
-    about: stackWords(zone) || 'the slip',
-  }),
-  batch: (zone) =>
-    zone.batches
-      ? {
-          level: zone.batches,
-          key: `${names(zone)}|${counts(zone)}|${where(zone)}|${heat(zone)}`,
-          about: stackWords(zone),
-        }
-      : null,
-  shelf: (zone) => ({
-    level: zone.shelf,
-    key: `${names(zone)}|${counts(zone)}|${where(zone)}|${zone.firing}`,
-    about: zone.kiln,
-  }),
-  firing: (zone) => ({
-    level: zone.firing,
-    key: `${names(zone)}|${counts(zone)}|${where(zone)}|${heat(zone)}`,
-    about: `${zone.kiln}, cone ${zone.cone}, ${zone.atmosphere}`,
-  }),
+  order: {
+    key: ({ zone, where }) =>
+      zone.layers.length === 2
+        ? `${zone.layers
+            .map(({ glaze, times }) => `${glaze}*${times}`)
+            .sort()
+            .join(' & ')}|${where}|${zone.firing}`
+        : null,
+    level: said,
+    about: ({ zone }) =>
+      zone.layers
+        .map(({ glaze }) => glaze)
+        .sort()
+        .join(' and '),
+  },
+  alone: {
+    key: ({ zone, where }) => {
+      const top = zone.layers.at(-1);
+      return top ? `${top.glaze}|${top.times}|${where}|${zone.firing}` : null;
+    },
+    level: ({ zone }) => (zone.layers.length === 1 ? 'alone' : 'over another glaze'),
+    about: ({ zone }) => zone.layers.at(-1)!.glaze,
+  },
+  body: {
+    key: (known) => (glazed(known) ? `${known.stack}|${known.zone.slips}|${known.zone.firing}` : null),
+    level: ({ body }) => body,
+    about: said,
+  },
+  ground: {
+    key: ({ stack, body, zone }) => `${stack}|${body}|${zone.firing}`,
+    level: ({ zone }) => zone.slips || 'bare clay',
+    about: ({ said: words }) => words || 'the slip',
+  },
+  batch: {
+    key: ({ zone, stack, where, heat }) => (zone.batches ? `${stack}|${where}|${heat}` : null),
+    level: ({ zone }) => zone.batches,
+    about: said,
+  },
+  shelf: {
+    key: ({ zone, stack, where }) => `${stack}|${where}|${zone.firing}`,
+    level: ({ zone }) => zone.shelf,
+    about: ({ zone }) => zone.kiln,
+  },
+  firing: {
+    key: ({ stack, where, heat }) => `${stack}|${where}|${heat}`,
+    level: ({ zone }) => zone.firing,
+    about: ({ zone }) => `${zone.kiln}, cone ${zone.cone}, ${zone.atmosphere}`,
+  },
 };
 
 function timesLevel(n: number): string {
@@ -147,7 +161,8 @@ type Cell = readonly DoneZone[];
  * @param least matched pieces that a contrast must have to be looked at
  */
 export function naturalExperiments(zones: readonly DoneZone[], least = 4): NaturalExperiment[] {
-  const found = FACTORS.flatMap((factor) => experimentsOn(factor, zones, least));
+  const known = zones.map(knownOf);
+  const found = FACTORS.flatMap((factor) => experimentsOn(factor, known, least));
   const q = benjaminiHochberg(found.map(({ p }) => p));
   return found
     .map((one, i) => ({ ...one, q: q[i]! }))
@@ -156,20 +171,27 @@ export function naturalExperiments(zones: readonly DoneZone[], least = 4): Natur
 
 type Sets = ReadonlyMap<string, { readonly about: string; readonly levels: ReadonlyMap<string, Cell> }>;
 
-/** Zones by what is held the same, then by the level of the factor. */
-function matched(factor: Factor, zones: readonly DoneZone[]): Sets {
+/** Zones by what is held the same, then by the level of the factor; what stands alone is left out. */
+function matched(factor: Factor, zones: readonly Known[]): Sets {
+  const { key, level, about } = SPLITS[factor];
+  const alike = new Map<string, Known[]>();
+  for (const known of zones) {
+    const same = key(known);
+    if (same === null) continue;
+    const set = alike.get(same);
+    if (set) set.push(known);
+    else alike.set(same, [known]);
+  }
   const sets = new Map<string, { about: string; levels: Map<string, DoneZone[]> }>();
-  for (const zone of zones) {
-    const split = SPLITS[factor](zone);
-    if (!split) continue;
-    const set = sets.get(split.key);
-    if (!set) {
-      sets.set(split.key, { about: split.about, levels: new Map([[split.level, [zone]]]) });
-      continue;
+  for (const [same, set] of alike) {
+    if (set.length < 2) continue;
+    const levels = new Map<string, DoneZone[]>();
+    for (const known of set) {
+      const cell = levels.get(level(known));
+      if (cell) cell.push(known.zone);
+      else levels.set(level(known), [known.zone]);
     }
-    const cell = set.levels.get(split.level);
-    if (cell) cell.push(zone);
-    else set.levels.set(split.level, [zone]);
+    if (levels.size > 1) sets.set(same, { about: about(set[0]!), levels });
   }
   return sets;
 }
@@ -184,7 +206,7 @@ interface Pair {
   readonly apart: boolean[];
 }
 
-function experimentsOn(factor: Factor, zones: readonly DoneZone[], least: number): NaturalExperiment[] {
+function experimentsOn(factor: Factor, zones: readonly Known[], least: number): NaturalExperiment[] {
   const sets = matched(factor, zones);
   const pairs = factor === 'firing' ? eachAgainstRest(sets) : everyPair(sets);
   return pairs.flatMap((pair) => judged(factor, pair, least) ?? []);
@@ -219,7 +241,6 @@ function everyPair(sets: Sets): Pair[] {
 function eachAgainstRest(sets: Sets): Pair[] {
   const pairs = new Map<string, Pair>();
   for (const { about, levels } of sets.values()) {
-    if (levels.size < 2) continue;
     const rows = [...levels].map(([level, cell]) => [level, rowOf(cell)] as const);
     const all = rows.reduce<[number, number]>(([n, m], [, [a, b]]) => [n + a, m + b], [0, 0]);
     for (const [level, [a, b]] of rows) {
