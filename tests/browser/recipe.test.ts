@@ -95,8 +95,10 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
   await page.keyboard.type('40');
   await expect(page.getByRole('region', { name: 'Unity formula' })).toContainText('Na2O');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Base 3, material' })).toBeFocused();
   await page.keyboard.type('Moon dust');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Base 3, amount' })).toBeFocused();
   await page.keyboard.type('1,000');
   await expect(page.getByRole('alert').filter({ hasText: 'thousands or decimals' })).toBeVisible();
   const url = page.url();
