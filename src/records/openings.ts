@@ -30,7 +30,6 @@ export interface OpeningPiece extends PieceRow {
   readonly place: number;
   readonly state: 'loaded' | 'read' | 'missing' | 'broken';
   readonly zones: readonly OpeningZone[];
-  readonly firingPhotoHash: string | null;
   readonly photos: readonly StoredPhoto[];
   readonly counts: readonly ZoneCount[];
   readonly twinKey: string;
@@ -81,7 +80,6 @@ export async function openingPieces(
       shelf,
       place,
       state,
-      firingPhotoHash: own[0]?.hash ?? null,
       photos: own,
       counts: counts.filter((count) => ownZones.some((zone) => zone.id === count.zoneId)),
       ...twins.get(piece_id)!,

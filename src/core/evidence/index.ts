@@ -16,7 +16,6 @@ export { shareOf, shareWords, type Share } from './share';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export {
   benjaminiHochberg,
-  FACTORS,
   naturalExperiments,
   type DoneZone,
   type Factor,

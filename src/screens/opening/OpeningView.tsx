@@ -12,7 +12,7 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import { WitnessPack } from '../firingLog/WitnessPack';
-import { nothingSaid, type Draft, type Said } from './draft';
+import { freshDraft, type Draft, type Said } from './draft';
 import { useOpening } from './keep/useOpening';
 import { keepShell } from './keep/shell';
 import { NotSafe } from './NotSafe';
@@ -129,7 +129,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           key={piece.id}
           api={api}
           piece={piece}
-          draft={api.drafts[piece.id] ?? { said: nothingSaid(piece), sentAs: null, before: null, past: [] }}
+          draft={api.drafts[piece.id] ?? freshDraft(piece)}
           state={stateOf(piece)}
           phrases={phrases}
           sample={samples.includes(piece.label)}

@@ -24,6 +24,11 @@ export interface Draft {
 /** Taps that can be taken back one by one. */
 const MOST_PAST = 40;
 
+/** A piece that nothing was tapped of yet. */
+export function freshDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): Draft {
+  return { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
+}
+
 /** A draft with something more said; a finished piece is taken up again. */
 export function sayMore(draft: Draft, change: (said: Said) => Said): Draft {
   const said = draft.sentAs ? reopened(draft.said) : draft.said;

@@ -5,7 +5,7 @@ import type { Outcome } from '@/door';
 import type { NumberBlock } from '@/records/numbers';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { PieceReading } from '@/records/readings';
-import { followed, nothingSaid, sayLess, sayMore, takenBack, toSend, type Draft, type Said } from '../draft';
+import { followed, freshDraft, sayLess, sayMore, takenBack, toSend, type Draft, type Said } from '../draft';
 import { draftsOf, kept, nextNumber, numbersLeft, type Waiting } from './kept';
 import { startSender, type Line } from './sender';
 
@@ -26,7 +26,6 @@ export function useOpening(first: Opening, memberId: string) {
   const [drafts, setDrafts] = useState<Readonly<Record<string, Draft>>>({});
   const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
   const [line, setLine] = useState<Line>('up');
-  const [ready, setReady] = useState(false);
   const sender = useRef<ReturnType<typeof startSender> | null>(null);
   const latest = useRef(drafts);
 
@@ -99,7 +98,6 @@ export function useOpening(first: Opening, memberId: string) {
         },
         changed: () => void readOutbox(),
       });
-      setReady(true);
       sender.current.kick();
       await readOutbox();
       await refresh();
@@ -129,8 +127,7 @@ export function useOpening(first: Opening, memberId: string) {
   );
 
   const acts = useMemo(() => {
-    const draftOf = (piece: OpeningPiece): Draft =>
-      latest.current[piece.id] ?? { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
+    const draftOf = (piece: OpeningPiece): Draft => latest.current[piece.id] ?? freshDraft(piece);
     const say = (piece: OpeningPiece, change: (said: Said) => Said) =>
       putDraft(piece.id, sayMore(draftOf(piece), change));
     const undo = (piece: OpeningPiece) => putDraft(piece.id, sayLess(draftOf(piece)));
@@ -186,7 +183,6 @@ export function useOpening(first: Opening, memberId: string) {
     drafts,
     waiting,
     line,
-    ready,
     enqueue,
     refresh,
   };
