@@ -3,7 +3,7 @@ import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from './db';
 import { defectsOf } from './entries';
 import { firingById, type Firing } from './firings';
-import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
+import { photosOf, type StoredPhoto } from './photos';
 import { piecesById, zonesWith, type FiredZone, type PieceRow } from './piecePages';
 import { readingsOf } from './readings';
 import { repairsOf, type ShelfRepair } from './shelfRepairs';
@@ -31,7 +31,6 @@ export interface OpeningPiece extends PieceRow {
   readonly state: 'loaded' | 'read' | 'missing' | 'broken';
   readonly zones: readonly OpeningZone[];
   readonly photos: readonly StoredPhoto[];
-  readonly counts: readonly ZoneCount[];
   readonly twinKey: string;
   /** The newest twin that was read at the same cone and atmosphere. */
   readonly twin: { readonly label: string; readonly zones: readonly TwinZone[] } | null;
@@ -67,10 +66,6 @@ export async function openingPieces(
   const readings = await readingsOf(base, ids);
   const zones = await zonesWith(base, { 'z.firing_id': firing.id, ...(only && { 'z.piece_id': only }) });
   const photos = (await photosOf(base, ids)).filter((photo) => photo.firingId === firing.id);
-  const counts = await countsOf(
-    base,
-    zones.map((zone) => zone.id),
-  );
   const twins = await twinsOf(base, firing, ids);
   return load.map(({ piece_id, shelf, place, state }) => {
     const own = photos.filter((photo) => photo.pieceId === piece_id);
@@ -81,7 +76,6 @@ export async function openingPieces(
       place,
       state,
       photos: own,
-      counts: counts.filter((count) => ownZones.some((zone) => zone.id === count.zoneId)),
       ...twins.get(piece_id)!,
       zones: ownZones.map(({ summary, entrySwatch, entryColour, ...zone }) => ({
         ...zone,

@@ -3,7 +3,7 @@ import type { Fate } from '@/core/evidence';
 import { fromJson, type Db } from './db';
 import { coatsOf, coreCoat, type StoredCoat } from './coats';
 import { NotThere } from './faults';
-import { photosOf, type StoredPhoto } from './photos';
+import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
 import { readingsOf, type StoredReading } from './readings';
 
 export type Stage = 'made' | 'glazed' | 'loaded' | 'fired' | 'read';
@@ -145,6 +145,8 @@ export interface FiredZone {
   readonly colour: string | null;
   readonly proofs: number;
   readonly agreeing: number;
+  /** What was counted on it in a photo. */
+  readonly counts: readonly ZoneCount[];
   readonly readings: readonly StoredReading[];
 }
 
@@ -240,8 +242,13 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
       'h.text',
       'g.name as ground',
     );
+  const counts = await countsOf(
+    base,
+    rows.map((row) => row.id),
+  );
   return rows.map((row) => ({
     id: row.id as string,
+    counts: counts.filter((count) => count.zoneId === row.id),
     pieceId: row.piece_id as string,
     firingId: row.firing_id as string,
     side: row.side as Side,

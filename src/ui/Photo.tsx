@@ -2,6 +2,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
+import type { Point } from '@/core/photo';
 
 // The zoom package would put these in a style element, which the content security policy refuses.
 const WRAPPER = { position: 'relative', overflow: 'hidden', width: '100vw', height: '100dvh' } as const;
@@ -12,17 +13,26 @@ const CONTENT = {
   transformOrigin: '0% 0%',
 } as const;
 
-/** A photo on neutral grey; a click opens it to be zoomed to its pixels. */
+/** What was drawn on a photo, and how large the photo is, px. */
+export interface Drawn {
+  readonly width: number;
+  readonly height: number;
+  readonly strokes: readonly (readonly Point[])[];
+}
+
+/** A photo on neutral grey, with what was drawn on it; a click opens it to be zoomed to its pixels. */
 export function Photo({
   hash,
   alt,
   width,
   height,
+  drawn,
 }: {
   hash: string;
   alt: string;
   width: number | string;
   height: number | string;
+  drawn?: Drawn;
 }) {
   const [open, setOpen] = useState(false);
   return (
@@ -39,6 +49,7 @@ export function Photo({
           background: 'var(--n8)',
           cursor: 'zoom-in',
           display: 'block',
+          position: 'relative',
         }}
       >
         <img
@@ -46,6 +57,7 @@ export function Photo({
           alt={alt}
           style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
         />
+        {drawn && <Strokes {...drawn} />}
       </button>
       <Dialog
         open={open}
@@ -73,14 +85,43 @@ export function Photo({
         </button>
         <TransformWrapper maxScale={12} centerOnInit>
           <TransformComponent wrapperStyle={WRAPPER} contentStyle={CONTENT}>
-            <img
-              src={`/api/v1/photos/${hash}`}
-              alt={alt}
-              style={{ maxWidth: '100vw', maxHeight: '100dvh' }}
-            />
+            <span style={{ position: 'relative' }}>
+              <img
+                src={`/api/v1/photos/${hash}`}
+                alt={alt}
+                style={{ maxWidth: '100vw', maxHeight: '100dvh', display: 'block' }}
+              />
+              {drawn && <Strokes {...drawn} />}
+            </span>
           </TransformComponent>
         </TransformWrapper>
       </Dialog>
     </>
+  );
+}
+
+/** Lines drawn to point at something, over a photo that is shown whole. */
+function Strokes({ width, height, strokes }: Drawn) {
+  if (strokes.length === 0) return null;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      preserveAspectRatio="xMidYMid meet"
+      aria-hidden
+      style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
+    >
+      {strokes.map((line, i) => (
+        <polyline
+          key={i}
+          points={line.map(({ x, y }) => `${x * width},${y * height}`).join(' ')}
+          fill="none"
+          stroke="#ffd400"
+          strokeWidth={4}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </svg>
   );
 }

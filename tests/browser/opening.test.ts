@@ -1,21 +1,12 @@
 import { expect, test } from '@playwright/test';
 import { readPdf } from './readPdf';
-import { signIn } from './steps';
+import { lookThroughClosed, signIn } from './steps';
 
 test('at a desk an opening goes by keys, and what came out can be read out, sent and printed', async ({
   page,
 }) => {
   await signIn(page, 'teacher', 'signal-box-two');
-  await page.goto('/kilns');
-  await page
-    .getByRole('row')
-    .filter({ hasText: 'closed' })
-    .first()
-    .getByRole('link', { name: /^\d+$/ })
-    .click();
-  await page.getByRole('link', { name: 'Look through it again' }).click();
-  await expect(page.getByText(/^1 of \d+$/)).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await lookThroughClosed(page);
   const pressed = (name: string) =>
     expect(page.getByRole('button', { name, exact: true }).first()).toHaveAttribute('aria-pressed', 'true');
   for (const [key, name] of [

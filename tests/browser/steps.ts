@@ -11,6 +11,16 @@ export async function signIn(page: Page, who = 'technician', password = 'signal-
   await expect(page.getByRole('navigation', { name: 'Thumb index' }).first()).toBeAttached();
 }
 
+/** Opens the newest closed firing to be looked through again. */
+export async function lookThroughClosed(page: Page): Promise<void> {
+  await page.goto('/kilns');
+  const row = page.getByRole('row').filter({ hasText: 'closed' }).first();
+  await row.getByRole('link', { name: /^\d+$/ }).click();
+  await page.getByRole('link', { name: 'Look through it again' }).click();
+  await expect(page.getByText(/^1 of \d+$/)).toBeVisible();
+  await page.waitForLoadState('networkidle');
+}
+
 /** Chooses a word in one of the interface's drop-downs. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   await page.getByRole('combobox', { name: label }).click();

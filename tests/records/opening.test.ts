@@ -194,7 +194,9 @@ test('a photo set anew is measured anew, and a count stands in place of the one 
   const [after] = (await openingOf(base, firingId)).pieces;
   expect(deltaE00(labOf(after!.zones[0]!.colour!), labOf('#3060a0'))).toBeLessThan(1);
   expect(after!.photos[0]).toMatchObject({ id: photoId, frame, strokes });
-  expect(after!.counts).toMatchObject([{ zoneId, perCm2: 2.25, kind: 'pits' }]);
+  expect(after!.zones[0]!.counts).toMatchObject([{ zoneId, perCm2: 2.25, kind: 'pits' }]);
+  const page = await piecePage(base, piece.id);
+  expect(page.firings[0]!.zones[0]!.counts).toMatchObject([{ perCm2: 2.25 }]);
 });
 
 test('shelves that need work are listed and put right; phrases are the studio’s own, the commonest first', async () => {

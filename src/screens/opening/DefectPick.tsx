@@ -79,7 +79,7 @@ export function DefectPick({ where, readings, armed, field, onTap, onPlace }: Pr
       {[...worst].map(([id, { place }]) => (
         <div key={id} className={css.place}>
           <p className="small">
-            Where: {nameOf(id)}?<span className="heat">{defectOf(id)?.caution}</span>
+            Where: {nameOf(id)}? <span className="heat">{defectOf(id)?.caution}</span>
           </p>
           <WordRow
             label={`Place of ${nameOf(id)}`}

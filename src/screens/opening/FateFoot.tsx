@@ -1,7 +1,7 @@
 'use client';
 import Undo from '@mui/icons-material/Undo';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FATES, type Fate } from '@/core/evidence';
 import css from './opening.module.css';
 import type { Said } from './draft';
@@ -11,6 +11,7 @@ interface Props {
   readonly said: Said;
   readonly twin: string | null;
   readonly knows: boolean;
+  readonly undone: ReactNode;
   readonly mayUndo: boolean;
   readonly onPhoto: (files: readonly File[]) => unknown;
   readonly onExpected: () => void;
@@ -27,6 +28,7 @@ export function FateFoot({
   said,
   twin,
   knows,
+  undone,
   mayUndo,
   onPhoto,
   onExpected,
@@ -49,6 +51,7 @@ export function FateFoot({
   );
   return (
     <div className={css.foot}>
+      {undone}
       <div className={css.short}>
         <PhotoPicker label="Photo" camera onPick={onPhoto} />
         {knows && (

@@ -39,7 +39,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   const { firing, pieces } = api.opening;
   const [at, setAt] = useState<string | null>(start);
   const [conesDone, setConesDone] = useState(cones.saved.length > 0 || start !== null);
-  const { offer, bar } = useUndo();
+  const { offer, line } = useUndo();
   const stateOf = (piece: OpeningPiece) => stateNow(piece, api.drafts[piece.id]);
   const index = Math.max(
     0,
@@ -48,6 +48,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   const piece = pieces[index];
   const done = pieces.filter((one) => stateOf(one) !== 'loaded').length;
   const go = (to: number) => setAt(pieces[Math.min(pieces.length - 1, Math.max(0, to))]?.id ?? null);
+  useEffect(() => window.scrollTo(0, 0), [piece?.id]);
   useHotkeys('left', () => go(index - 1));
   useHotkeys('right', () => go(index + 1));
   useEffect(() => {
@@ -133,6 +134,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           state={stateOf(piece)}
           phrases={phrases}
           sample={samples.includes(piece.label)}
+          undone={line}
           onFinish={(change) => void finish(piece, change)}
           onStep={(by) => go(index + by)}
         />
@@ -142,7 +144,6 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           stands on.
         </p>
       )}
-      {bar}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useRef, useState, type TouchEvent } from 'react';
+import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
 import { MOVEMENTS, SURFACES, type DefectId } from '@/core/evidence';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import type { ReadingDraft } from '@/records/readings';
@@ -41,12 +41,14 @@ interface Props {
   readonly state: OpeningPiece['state'];
   readonly phrases: readonly string[];
   readonly sample: boolean;
+  /** What was finished last, with its way back. */
+  readonly undone: ReactNode;
   readonly onFinish: (change: (said: Said) => Said) => void;
   readonly onStep: (by: 1 | -1) => void;
 }
 
 /** One piece, filling the screen: what came out, what is wrong with it, and what becomes of it. */
-export function PieceReader({ api, piece, draft, state, phrases, sample, onFinish, onStep }: Props) {
+export function PieceReader({ api, piece, draft, state, phrases, sample, undone, onFinish, onStep }: Props) {
   const [zone, setZone] = useState<OpeningZone | null>(piece.zones.length === 1 ? piece.zones[0]! : null);
   const [armed, setArmed] = useState<DefectId | null>(null);
   const field = useRef<HTMLInputElement>(null);
@@ -149,6 +151,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, onFinis
         said={said}
         twin={twin?.label ?? null}
         knows={knows}
+        undone={undone}
         mayUndo={draft.past.length > 0}
         onPhoto={camera.take}
         onExpected={onExpected}

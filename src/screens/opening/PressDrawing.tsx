@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { sidesOf } from '@/core/coats';
-import { DEFECTS, type DefectId } from '@/core/evidence';
+import { defectOf, type DefectId } from '@/core/evidence';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
 import { halfOf, Silhouette } from '@/ui/Silhouette';
@@ -76,8 +76,7 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
       )}
       {armed && (
         <p className={css.armed} role="status">
-          Press where the {DEFECTS.find(({ id }) => id === armed)!.name} {armed === 'speck' ? 'is' : 'are'}:
-          longer is worse.
+          {defectOf(armed)!.name}: press where it shows, longer is worse.
         </p>
       )}
     </div>

@@ -2,6 +2,7 @@
 import { placeWords } from '@/core/coats';
 import { colourWords, defectName } from '@/core/evidence';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
+import { countWords } from '@/ui/countWords';
 import { Swatch } from '@/ui/Swatch';
 import css from './opening.module.css';
 
@@ -36,13 +37,11 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
               {placeWords(zone)}
               {zone.stack.length > 0 && `: ${expectedWords(zone)}`}
             </span>
-            {piece.counts
-              .filter((count) => count.zoneId === zone.id)
-              .map((count) => (
-                <span key={count.id} className="figures">
-                  {count.perCm2.toFixed(1)} {count.kind === 'pits' ? 'pits' : 'mm of crack'} per cm²
-                </span>
-              ))}
+            {zone.counts.map((count) => (
+              <span key={count.id} className="figures">
+                {countWords(count)}
+              </span>
+            ))}
           </span>
           {zone.stack.length > 0 && (zone.expectedSwatch ?? zone.expectedColour) && (
             <Swatch

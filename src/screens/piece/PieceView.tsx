@@ -14,6 +14,7 @@ import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Silhouette } from '@/ui/Silhouette';
 import { Swatch } from '@/ui/Swatch';
+import { countWords } from '@/ui/countWords';
 import { AddPhoto } from './AddPhoto';
 import { ageInWords } from './late';
 import { LateLook } from './LateLook';
@@ -49,7 +50,13 @@ export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChan
         <div>
           <div className={css.pictures}>
             {piece.photos[0] && (
-              <Photo hash={piece.photos[0].hash} alt={`Photo of ${piece.label}`} width="100%" height={420} />
+              <Photo
+                hash={piece.photos[0].hash}
+                alt={`Photo of ${piece.label}`}
+                width="100%"
+                height={420}
+                drawn={piece.photos[0]}
+              />
             )}
             <div className={css.drawing}>
               <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />
@@ -206,6 +213,11 @@ function ZoneResult({
             before: {[reading.surface, reading.movement].filter(Boolean).join(', ')}{' '}
             <DefectLine defects={reading.defects} />
             {reading.defects.length === 0 && 'no defect'} ({reading.by}, {shortDay(reading.at)})
+          </p>
+        ))}
+        {zone.counts.map((count) => (
+          <p key={count.id} className="small">
+            Counted: {countWords(count)}
           </p>
         ))}
         {zone.proofs > 0 && (

@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import { defectName, shareWords } from '@/core/evidence';
@@ -20,7 +21,7 @@ import { GLAZE_AGAIN, readOut } from './words';
 
 interface Props {
   readonly summary: FiringSummary;
-  /** Firings that are being loaded. */
+  /** Firings of the same cone and atmosphere that are being loaded. */
   readonly next: readonly Firing[];
   readonly mayWrite: boolean;
 }
@@ -29,10 +30,15 @@ interface Props {
 export function SummaryView({ summary, next, mayWrite }: Props) {
   const { firing, unread } = summary;
   const { act, busy, faults } = useAct();
-  const [copied, setCopied] = useState(false);
+  const [link, setLink] = useState('');
   const copy = async () => {
-    await navigator.clipboard.writeText(window.location.href);
-    setCopied(true);
+    const address = window.location.href;
+    // There is a clipboard on secure pages only; elsewhere the address is shown to be copied by hand.
+    const copied = await navigator.clipboard?.writeText(address).then(
+      () => true,
+      () => false,
+    );
+    setLink(copied ? 'copied' : address);
   };
   return (
     <>
@@ -45,10 +51,19 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
           <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
             As PDF
           </Button>
-          <Button onClick={() => void copy()}>{copied ? 'Link copied' : 'Copy the link'}</Button>
+          <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy the link'}</Button>
           <PrintButton quiet>Print</PrintButton>
         </div>
       </div>
+      {link.startsWith('http') && (
+        <TextField
+          label="The link, to be copied"
+          value={link}
+          fullWidth
+          sx={{ mb: 2 }}
+          onFocus={(event) => event.target.select()}
+        />
+      )}
       <div className={page.columns} data-hot>
         <aside className={page.margin}>
           <h3>Next</h3>
@@ -117,16 +132,21 @@ function Surprises({ surprises, sound }: FiringSummary) {
               <b>{one.headword}</b> on {one.ground}: {one.words}
             </span>
             <span className={css.swatches}>
-              {one.swatches.slice(0, 4).map((hash, i) => (
-                <Swatch
-                  key={i}
-                  hash={hash}
-                  colour={null}
-                  width={52}
-                  height={40}
-                  alt={one.kind === 'twins disagree' ? 'twin' : i ? 'now' : 'before'}
-                />
-              ))}
+              {one.swatches
+                .slice(0, 4)
+                .map(
+                  (hash, i) =>
+                    hash && (
+                      <Swatch
+                        key={i}
+                        hash={hash}
+                        colour={null}
+                        width={52}
+                        height={40}
+                        alt={one.kind === 'twins disagree' ? 'twin' : i ? 'now' : 'before'}
+                      />
+                    ),
+                )}
             </span>
             <span className={css.bits} title="How rarely this was to be expected, by what was known">
               1 in {Math.round(2 ** one.bits)}
@@ -228,19 +248,25 @@ function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | '
         ))}
       {mayWrite &&
         ready.length > 0 &&
-        next.map((firing) => (
-          <Button
-            key={firing.id}
-            disabled={busy}
-            sx={{ mr: 1, mt: 1 }}
-            onClick={() =>
-              void act(() =>
-                load({ firingId: firing.id, places: ready.map(({ id }) => ({ pieceId: id, shelf: 1 })) }),
-              )
-            }
-          >
-            {ready.length} to refire into {firing.kilnName} {firing.number}
-          </Button>
+        (next.length === 0 ? (
+          <p className="small">
+            No firing of this cone and atmosphere is being loaded: plan one at its kiln.
+          </p>
+        ) : (
+          next.map((firing) => (
+            <Button
+              key={firing.id}
+              disabled={busy}
+              sx={{ mr: 1, mt: 1 }}
+              onClick={() =>
+                void act(() =>
+                  load({ firingId: firing.id, places: ready.map(({ id }) => ({ pieceId: id, shelf: 1 })) }),
+                )
+              }
+            >
+              {ready.length} to refire into {firing.kilnName} {firing.number}
+            </Button>
+          ))
         ))}
       <Faults faults={faults} />
     </section>

@@ -28,6 +28,8 @@ export function useOpening(first: Opening, memberId: string) {
   const [line, setLine] = useState<Line>('up');
   const sender = useRef<ReturnType<typeof startSender> | null>(null);
   const latest = useRef(drafts);
+  /** Counts what the server has answered to writes; a look that began before is older than they are. */
+  const answers = useRef(0);
 
   const putDraft = useCallback(
     (pieceId: string, draft: Draft | null) => {
@@ -48,6 +50,7 @@ export function useOpening(first: Opening, memberId: string) {
     setLine(sender.current?.line() ?? 'up');
   }, [firingId]);
   const takeOver = useCallback((pieces: readonly OpeningPiece[]) => {
+    answers.current++;
     setOpening((before) => {
       const fresh = new Map(pieces.map((piece) => [piece.id, piece]));
       const known = new Set(before.pieces.map(({ id }) => id));
@@ -69,11 +72,12 @@ export function useOpening(first: Opening, memberId: string) {
     return () => clearTimeout(timer);
   }, [firingId, opening]);
   const refresh = useCallback(async () => {
+    const began = answers.current;
     try {
       const response = await fetch(`/api/v1/firings/${firingId}/opening`);
       if (!response.ok) return;
       const fresh = (await response.json()) as Opening;
-      setOpening(fresh);
+      if (answers.current === began) setOpening(fresh);
     } catch {
       // Without a network the opening goes on with what is known.
     }

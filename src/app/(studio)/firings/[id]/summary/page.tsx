@@ -11,6 +11,9 @@ export const metadata = { title: 'What came out' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const member = await memberOfPage();
   const summary = await orNotFound(summaryOf(db(), (await params).id));
-  const next = (await listFirings(db())).filter(({ state }) => state === 'loading');
+  const { cone, atmosphere } = summary.firing;
+  const next = (await listFirings(db())).filter(
+    (firing) => firing.state === 'loading' && firing.cone === cone && firing.atmosphere === atmosphere,
+  );
   return <SummaryView summary={summary} next={next} mayWrite={mayDo(member.role, 'teacher')} />;
 }
