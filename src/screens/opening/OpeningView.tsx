@@ -48,7 +48,9 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   const piece = pieces[index];
   const done = pieces.filter((one) => stateOf(one) !== 'loaded').length;
   const go = (to: number) => setAt(pieces[Math.min(pieces.length - 1, Math.max(0, to))]?.id ?? null);
-  useEffect(() => window.scrollTo(0, 0), [piece?.id]);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [piece?.id]);
   useHotkeys('left', () => go(index - 1));
   useHotkeys('right', () => go(index + 1));
   useEffect(() => {
