@@ -58,6 +58,14 @@ export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]>
   ]);
   const name = new Map(glazes.map((glaze) => [glaze.id, glaze.name]));
   const codes = new Map(batches.map((row) => [`${row.piece_id} ${row.glaze_id}`, row.code]));
+  // One list of layers for all zones of a stack: what is said of it is then said once.
+  const stacks = new Map<string, DoneZone['layers']>();
+  const layersOf = (text: string, stack: Stack) => {
+    const known =
+      stacks.get(text) ?? stack.map(({ glaze, times }) => ({ glaze: name.get(glaze) ?? '?', times }));
+    stacks.set(text, known);
+    return known;
+  };
   return rows.map((row): DoneZone => {
     const stack = fromJson<Stack>(row.stack);
     return {
@@ -71,7 +79,7 @@ export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]>
       slips: fromJson<string[]>(row.slips)
         .map((id) => name.get(id) ?? '?')
         .join(' > '),
-      layers: stack.map((layer) => ({ glaze: name.get(layer.glaze) ?? '?', times: layer.times })),
+      layers: layersOf(JSON.stringify(stack), stack),
       batches: stack.map((layer) => codes.get(`${row.piece_id} ${layer.glaze}`) ?? '').join(' '),
       hasDefect: row.bad !== null,
     };

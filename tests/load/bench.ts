@@ -5,7 +5,7 @@
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
 import { analyse } from '../../src/core/chemistry';
-import { naturalExperiments } from '../../src/core/evidence';
+import { naturalExperiments, type DoneZone } from '../../src/core/evidence';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { layOut } from '../../src/core/rounds';
@@ -129,6 +129,16 @@ function experiments(): void {
   const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
   const glazes = Array.from({ length: 60 }, (_, i) => `glaze ${i}`);
   const firings = Array.from({ length: 2000 }, (_, i) => `firing ${i}`);
+  const stacks = new Map<string, DoneZone['layers']>();
+  const stackOf = (below: string | null, top: string, times: number) => {
+    const key = `${below} ${top} ${times}`;
+    const known = stacks.get(key) ?? [
+      ...(below === null ? [] : [{ glaze: below, times: 1 }]),
+      { glaze: top, times },
+    ];
+    stacks.set(key, known);
+    return known;
+  };
   const zones = Array.from({ length: 200_000 }, (_, i) => {
     const piece = {
       pieceId: `p${i}`,
@@ -143,13 +153,7 @@ function experiments(): void {
     };
     return [1, 2].map((times) => ({
       ...piece,
-      layers:
-        next() < 0.5
-          ? [{ glaze: any(glazes), times }]
-          : [
-              { glaze: any(glazes), times: 1 },
-              { glaze: any(glazes), times },
-            ],
+      layers: stackOf(next() < 0.5 ? null : any(glazes), any(glazes), times),
       hasDefect: next() < 0.1,
     }));
   }).flat();

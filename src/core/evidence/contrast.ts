@@ -25,11 +25,16 @@ function logChoose(n: number, k: number): number {
   return jstat.gammaln(n + 1) - jstat.gammaln(k + 1) - jstat.gammaln(n - k + 1);
 }
 
+/** The least and the most that the first cell can be when the margins are kept. */
+function rangeOf([[a, b], [c, d]]: Table): readonly [number, number] {
+  return [Math.max(0, a - d), Math.min(a + b, a + c)];
+}
+
 /** ln of the weight of each first cell that the margins allow, at an odds ratio of 1. */
-function weightsOf([[a, b], [c, d]]: Table): { readonly low: number; readonly logs: readonly number[] } {
+function weightsOf(table: Table): { readonly low: number; readonly logs: readonly number[] } {
+  const [[a, b], [c, d]] = table;
   const [first, second, having] = [a + b, c + d, a + c];
-  const low = Math.max(0, having - second);
-  const high = Math.min(first, having);
+  const [low, high] = rangeOf(table);
   return {
     low,
     logs: Array.from(
@@ -135,21 +140,25 @@ export function mantelHaenszel(strata: readonly Table[]): number | null {
  * (1970), ch. 5.
  */
 export function stratifiedExact(strata: readonly Table[]): number {
-  if (strata.reduce((all, table) => all + weightsOf(table).logs.length - 1, 0) > MOST_SUMS)
-    return normalTail(strata);
-  let sums = [1];
+  // Margins that allow one table only say nothing.
+  const telling = strata.filter((table) => {
+    const [low, high] = rangeOf(table);
+    return high > low;
+  });
+  const steps = telling.reduce((all, table) => {
+    const [low, high] = rangeOf(table);
+    return all + high - low;
+  }, 0);
+  if (steps > MOST_SUMS) return normalTail(telling);
+  let sums = Float64Array.of(1);
   let seen = 0;
-  for (const table of strata) {
+  for (const table of telling) {
     const { low, logs } = weightsOf(table);
-    // Margins that allow one table only say nothing.
-    if (logs.length === 1) {
-      seen += table[0][0] - low;
-      continue;
-    }
     const own = chances(logs, 0);
     seen += table[0][0] - low;
-    const next = new Array<number>(sums.length + own.length - 1).fill(0);
-    for (const [i, one] of sums.entries()) for (const [k, two] of own.entries()) next[i + k]! += one * two;
+    const next = new Float64Array(sums.length + own.length - 1);
+    for (let i = 0; i < sums.length; i++)
+      for (let k = 0; k < own.length; k++) next[i + k]! += sums[i]! * own[k]!;
     sums = next;
   }
   const limit = sums[seen]! * AS_UNLIKELY;

@@ -14,10 +14,5 @@ export {
 } from './contrast';
 export { shareOf, shareWords, type Share } from './share';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
-export {
-  benjaminiHochberg,
-  naturalExperiments,
-  type DoneZone,
-  type Factor,
-  type NaturalExperiment,
-} from './natural';
+export { type DoneZone } from './columns';
+export { benjaminiHochberg, naturalExperiments, type Factor, type NaturalExperiment } from './natural';

@@ -1,5 +1,6 @@
 import { stratifiedExact, type Table } from './contrast';
-import { naturalExperiments, type DoneZone } from './natural';
+import type { DoneZone } from './columns';
+import { naturalExperiments } from './natural';
 
 /** Numbers in [0, 1) that are the same on every run. */
 function seeded(seed: number): () => number {

@@ -1,21 +1,13 @@
+import {
+  columnsOf,
+  gathered,
+  joined,
+  type Column,
+  type ColumnName,
+  type DoneZone,
+  type NamedColumn,
+} from './columns';
 import { fisherTwoSided, mantelHaenszel, stratifiedExact, together, type Table } from './contrast';
-
-/** A read zone with everything that was done to it. */
-export interface DoneZone {
-  readonly pieceId: string;
-  readonly firing: string;
-  readonly kiln: string;
-  readonly cone: string;
-  readonly atmosphere: string;
-  readonly shelf: string;
-  readonly body: string;
-  /** Slips at the very bottom, bottom first; empty for the bare body. */
-  readonly slips: string;
-  /** Glazes, bottom first. */
-  readonly layers: readonly { readonly glaze: string; readonly times: number }[];
-  readonly batches: string;
-  readonly hasDefect: boolean;
-}
 
 /** What may differ between two zones that are otherwise the same. */
 export const FACTORS = ['coats', 'order', 'alone', 'body', 'ground', 'batch', 'shelf', 'firing'] as const;
@@ -42,112 +34,35 @@ export interface NaturalExperiment {
   readonly confounded: readonly string[];
 }
 
-/** A zone with what the factors ask of it, put together once. */
-interface Known {
-  readonly zone: DoneZone;
-  /** Glazes, and how often, bottom first. */
-  readonly names: string;
-  readonly stack: string;
-  readonly body: string;
-  readonly where: string;
-  readonly heat: string;
-  /** The stack as people say it, top first. */
-  readonly said: string;
-}
-
-function knownOf(zone: DoneZone): Known {
-  const glazes = zone.layers.map(({ glaze }) => glaze);
-  const names = glazes.join(' > ');
-  return {
-    zone,
-    names,
-    stack: `${names}|${zone.layers.map(({ times }) => times).join('+')}`,
-    body: zone.body,
-    where: `${zone.body}|${zone.slips}`,
-    heat: `${zone.atmosphere}|${zone.cone}`,
-    said: glazes.length > 1 ? [...glazes].reverse().join(' over ') : names,
-  };
-}
-
-/** How a factor splits zones: what is held the same, the level, and what it is about; null takes no part. */
+/** How a factor splits zones: what is held the same, the level, and what it is about. */
 interface Split {
-  readonly key: (known: Known) => string | null;
-  readonly level: (known: Known) => string;
-  readonly about: (known: Known) => string;
+  readonly same: readonly ColumnName[];
+  readonly level: ColumnName;
+  readonly about: readonly ColumnName[];
 }
-
-const said = ({ said: words }: Known) => words;
-const glazed = ({ zone }: Known) => zone.layers.length > 0;
 
 const SPLITS: Readonly<Record<Factor, Split>> = {
-  coats: {
-    key: (known) => (glazed(known) ? `${known.names}|${known.where}|${known.zone.firing}` : null),
-    level: ({ zone }) => timesLevel(zone.layers.reduce((sum, layer) => sum + layer.times, 0)),
-    about: said,
-  },
-  order: {
-    key: ({ zone, where }) =>
-      zone.layers.length === 2
-        ? `${zone.layers
-            .map(({ glaze, times }) => `${glaze}*${times}`)
-            .sort()
-            .join(' & ')}|${where}|${zone.firing}`
-        : null,
-    level: said,
-    about: ({ zone }) =>
-      zone.layers
-        .map(({ glaze }) => glaze)
-        .sort()
-        .join(' and '),
-  },
-  alone: {
-    key: ({ zone, where }) => {
-      const top = zone.layers.at(-1);
-      return top ? `${top.glaze}|${top.times}|${where}|${zone.firing}` : null;
-    },
-    level: ({ zone }) => (zone.layers.length === 1 ? 'alone' : 'over another glaze'),
-    about: ({ zone }) => zone.layers.at(-1)!.glaze,
-  },
-  body: {
-    key: (known) => (glazed(known) ? `${known.stack}|${known.zone.slips}|${known.zone.firing}` : null),
-    level: ({ body }) => body,
-    about: said,
-  },
-  ground: {
-    key: ({ stack, body, zone }) => `${stack}|${body}|${zone.firing}`,
-    level: ({ zone }) => zone.slips || 'bare clay',
-    about: ({ said: words }) => words || 'the slip',
-  },
-  batch: {
-    key: ({ zone, stack, where, heat }) => (zone.batches ? `${stack}|${where}|${heat}` : null),
-    level: ({ zone }) => zone.batches,
-    about: said,
-  },
-  shelf: {
-    key: ({ zone, stack, where }) => `${stack}|${where}|${zone.firing}`,
-    level: ({ zone }) => zone.shelf,
-    about: ({ zone }) => zone.kiln,
-  },
+  coats: { same: ['glazes', 'body', 'slips', 'firing'], level: 'times', about: ['said'] },
+  order: { same: ['twoCoats', 'body', 'slips', 'firing'], level: 'said', about: ['twoGlazes'] },
+  alone: { same: ['topCoat', 'body', 'slips', 'firing'], level: 'alone', about: ['top'] },
+  // Bare clay takes no part: its glazes do not apply.
+  body: { same: ['glazes', 'stack', 'slips', 'firing'], level: 'body', about: ['said'] },
+  ground: { same: ['stack', 'body', 'firing'], level: 'slips', about: ['said'] },
+  batch: { same: ['stack', 'body', 'slips', 'atmosphere', 'cone'], level: 'batches', about: ['said'] },
+  shelf: { same: ['stack', 'body', 'slips', 'firing'], level: 'shelf', about: ['kiln'] },
   firing: {
-    key: ({ stack, where, heat }) => `${stack}|${where}|${heat}`,
-    level: ({ zone }) => zone.firing,
-    about: ({ zone }) => `${zone.kiln}, cone ${zone.cone}, ${zone.atmosphere}`,
+    same: ['stack', 'body', 'slips', 'atmosphere', 'cone'],
+    level: 'firing',
+    about: ['kiln', 'cone', 'atmosphere'],
   },
 };
 
-function timesLevel(n: number): string {
-  return n >= 3 ? 'three coats or more' : n === 2 ? 'twice' : 'once';
-}
-
-/** What may be confounded with a factor, and how it is said. */
-const BESIDE: readonly (readonly [Factor, string, (zone: DoneZone) => string])[] = [
-  ['batch', 'batch', (zone) => zone.batches],
-  ['shelf', 'shelf', (zone) => zone.shelf],
-  ['firing', 'firing', (zone) => zone.firing],
-];
-
-/** The zones of one level in one set. */
-type Cell = readonly DoneZone[];
+/** What may be confounded with a factor. */
+const BESIDE = [
+  ['batch', 'batches'],
+  ['shelf', 'shelf'],
+  ['firing', 'firing'],
+] as const satisfies readonly (readonly [Factor, ColumnName])[];
 
 /**
  * Finds the natural experiments in what was fired: sets of zones that are the same but for one thing, with the
@@ -161,39 +76,51 @@ type Cell = readonly DoneZone[];
  * @param least matched pieces that a contrast must have to be looked at
  */
 export function naturalExperiments(zones: readonly DoneZone[], least = 4): NaturalExperiment[] {
-  const known = zones.map(knownOf);
-  const found = FACTORS.flatMap((factor) => experimentsOn(factor, known, least));
+  const studio: Studio = {
+    column: columnsOf(zones),
+    hasDefect: Uint8Array.from(zones, (zone) => Number(zone.hasDefect)),
+  };
+  const found = FACTORS.flatMap((factor) => experimentsOn(factor, studio, least));
   const q = benjaminiHochberg(found.map(({ p }) => p));
   return found
     .map((one, i) => ({ ...one, q: q[i]! }))
     .sort((a, b) => a.p - b.p || a.about.localeCompare(b.about));
 }
 
-type Sets = ReadonlyMap<string, { readonly about: string; readonly levels: ReadonlyMap<string, Cell> }>;
+/** Everything that was read, by columns. */
+interface Studio {
+  readonly column: (name: ColumnName) => NamedColumn;
+  readonly hasDefect: Uint8Array;
+}
 
-/** Zones by what is held the same, then by the level of the factor; what stands alone is left out. */
-function matched(factor: Factor, zones: readonly Known[]): Sets {
-  const { key, level, about } = SPLITS[factor];
-  const alike = new Map<string, Known[]>();
-  for (const known of zones) {
-    const same = key(known);
-    if (same === null) continue;
-    const set = alike.get(same);
-    if (set) set.push(known);
-    else alike.set(same, [known]);
-  }
-  const sets = new Map<string, { about: string; levels: Map<string, DoneZone[]> }>();
-  for (const [same, set] of alike) {
-    if (set.length < 2) continue;
-    const levels = new Map<string, DoneZone[]>();
-    for (const known of set) {
-      const cell = levels.get(level(known));
-      if (cell) cell.push(known.zone);
-      else levels.set(level(known), [known.zone]);
+/** The zones of one level in one matched set. */
+interface Cell {
+  readonly level: number;
+  /** Rows of its zones. */
+  readonly rows: Int32Array;
+  /** Pieces with the defect and without. */
+  readonly counts: readonly [number, number];
+}
+
+/** Calls back with the cells of each set of zones that are the same but for the factor; two or more. */
+function eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cell[]) => void): void {
+  const { same, level } = SPLITS[factor];
+  const [levels, alike] = [studio.column(level), joined(same.map(studio.column))];
+  const { rows, starts } = gathered(joined([alike, levels]));
+  const count = starts.length - 1;
+  const setOf = new Int32Array(count);
+  for (let cell = 0; cell < count; cell++) setOf[cell] = alike.ids[rows[starts[cell]!]!]!;
+  const sets = gathered({ ids: setOf, count: alike.count });
+  for (let set = 0; set < alike.count; set++) {
+    if (sets.starts[set + 1]! - sets.starts[set]! < 2) continue;
+    const cells: Cell[] = [];
+    for (let at = sets.starts[set]!; at < sets.starts[set + 1]!; at++) {
+      const cell = sets.rows[at]!;
+      const own = rows.subarray(starts[cell], starts[cell + 1]);
+      cells.push({ level: levels.ids[own[0]!]!, rows: own, counts: countsOf(own, studio) });
     }
-    if (levels.size > 1) sets.set(same, { about: about(set[0]!), levels });
+    call(cells);
   }
-  return sets;
 }
 
 /** Two levels with their matched sets, before they are judged. */
@@ -201,65 +128,84 @@ interface Pair {
   readonly about: string;
   readonly levels: readonly [string, string];
   readonly strata: Table[];
-  readonly firings: Set<string>;
+  readonly firings: Set<number>;
   /** Whether something else differed too in every set so far, in the order of BESIDE. */
   readonly apart: boolean[];
 }
 
-function experimentsOn(factor: Factor, zones: readonly Known[], least: number): NaturalExperiment[] {
-  const sets = matched(factor, zones);
-  const pairs = factor === 'firing' ? eachAgainstRest(sets) : everyPair(sets);
+function experimentsOn(factor: Factor, studio: Studio, least: number): NaturalExperiment[] {
+  const pairs = factor === 'firing' ? eachAgainstRest(studio) : everyPair(factor, studio);
   return pairs.flatMap((pair) => judged(factor, pair, least) ?? []);
 }
 
-function everyPair(sets: Sets): Pair[] {
-  const pairs = new Map<string, Pair>();
-  for (const { about, levels } of sets.values()) {
-    const all = [...levels.keys()].sort();
-    for (const [i, a] of all.entries())
-      for (const b of all.slice(i + 1)) {
-        const key = `${about}|${a}|${b}`;
-        const pair = pairs.get(key) ?? {
-          about,
-          levels: [a, b],
-          strata: [],
-          firings: new Set<string>(),
-          apart: BESIDE.map(() => true),
-        };
-        pairs.set(key, pair);
-        const [one, two] = [levels.get(a)!, levels.get(b)!];
-        pair.strata.push([rowOf(one), rowOf(two)]);
-        for (const zone of [...one, ...two]) pair.firings.add(zone.firing);
-        for (const [n, [, , of]] of BESIDE.entries())
-          pair.apart[n] &&= apart(new Set(one.map(of)), new Set(two.map(of)));
+function everyPair(factor: Factor, studio: Studio): Pair[] {
+  const level = studio.column(SPLITS[factor].level);
+  const [about, aboutWords] = subjectOf(factor, studio);
+  const firing = studio.column('firing').ids;
+  const beside = BESIDE.map(([, name]) => studio.column(name).ids);
+  const pairs = new Map<number, Pair>();
+  eachMatched(factor, studio, (cells) => {
+    const sorted = [...cells].sort((a, b) => (level.words[a.level]! < level.words[b.level]! ? -1 : 1));
+    for (let i = 0; i < sorted.length; i++)
+      for (let k = i + 1; k < sorted.length; k++) {
+        const [one, two] = [sorted[i]!, sorted[k]!];
+        const subject = about.ids[one.rows[0]!]!;
+        const key = (subject * level.count + one.level) * level.count + two.level;
+        let pair = pairs.get(key);
+        if (!pair) {
+          pair = {
+            about: aboutWords(one.rows[0]!),
+            levels: [level.words[one.level]!, level.words[two.level]!],
+            strata: [],
+            firings: new Set(),
+            apart: BESIDE.map(() => true),
+          };
+          pairs.set(key, pair);
+        }
+        pair.strata.push([one.counts, two.counts]);
+        for (const row of one.rows) pair.firings.add(firing[row]!);
+        for (const row of two.rows) pair.firings.add(firing[row]!);
+        for (let n = 0; n < beside.length; n++) pair.apart[n] &&= apart(one.rows, two.rows, beside[n]!);
       }
-  }
+  });
   return [...pairs.values()];
 }
 
+/** What an experiment is about: a column to tell subjects apart, and the words for that of a row. */
+function subjectOf(factor: Factor, { column }: Studio): readonly [Column, (row: number) => string] {
+  const columns = SPLITS[factor].about.map(column);
+  const words = (row: number) => columns.map(({ ids, words: own }) => own[ids[row]!]).join(', ');
+  return [joined(columns), words];
+}
+
 /** Each level against all others of its sets: firings are many, and each is asked about by itself. */
-function eachAgainstRest(sets: Sets): Pair[] {
-  const pairs = new Map<string, Pair>();
-  for (const { about, levels } of sets.values()) {
-    const rows = [...levels].map(([level, cell]) => [level, rowOf(cell)] as const);
-    const all = rows.reduce<[number, number]>(([n, m], [, [a, b]]) => [n + a, m + b], [0, 0]);
-    for (const [level, [a, b]] of rows) {
-      const key = `${about}|${level}`;
-      const pair = pairs.get(key) ?? {
-        about,
-        levels: [level, 'other firings'],
-        strata: [],
-        firings: new Set<string>([level]),
-        apart: BESIDE.map(() => false),
-      };
-      pairs.set(key, pair);
-      pair.strata.push([
-        [a, b],
-        [all[0] - a, all[1] - b],
-      ]);
-      if (pair.firings.size < MOST_NAMED) for (const other of levels.keys()) pair.firings.add(other);
+function eachAgainstRest(studio: Studio): Pair[] {
+  const firing = studio.column('firing');
+  const [about, aboutWords] = subjectOf('firing', studio);
+  const pairs = new Map<number, Pair>();
+  eachMatched('firing', studio, (cells) => {
+    let [bad, sound] = [0, 0];
+    for (const { counts } of cells) {
+      bad += counts[0];
+      sound += counts[1];
     }
-  }
+    for (const { level, rows, counts } of cells) {
+      const key = about.ids[rows[0]!]! * firing.count + level;
+      let pair = pairs.get(key);
+      if (!pair) {
+        pair = {
+          about: aboutWords(rows[0]!),
+          levels: [firing.words[level]!, 'other firings'],
+          strata: [],
+          firings: new Set([level]),
+          apart: BESIDE.map(() => false),
+        };
+        pairs.set(key, pair);
+      }
+      pair.strata.push([counts, [bad - counts[0], sound - counts[1]]]);
+      if (pair.firings.size < MOST_NAMED) for (const other of cells) pair.firings.add(other.level);
+    }
+  });
   return [...pairs.values()];
 }
 
@@ -267,10 +213,16 @@ function eachAgainstRest(sets: Sets): Pair[] {
 const MOST_NAMED = 50;
 
 /** Pieces with the defect and without. */
-function rowOf(cell: Cell): readonly [number, number] {
-  const pieces = new Set(cell.map((zone) => zone.pieceId));
-  const having = new Set(cell.filter((zone) => zone.hasDefect).map((zone) => zone.pieceId)).size;
-  return [having, pieces.size - having];
+function countsOf(rows: Int32Array, { column, hasDefect }: Studio): readonly [number, number] {
+  if (rows.length === 1) return hasDefect[rows[0]!] ? [1, 0] : [0, 1];
+  const { ids } = column('piece');
+  const having = new Set<number>();
+  const pieces = new Set<number>();
+  for (const row of rows) {
+    pieces.add(ids[row]!);
+    if (hasDefect[row]) having.add(ids[row]!);
+  }
+  return [having.size, pieces.size - having.size];
 }
 
 function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | null {
@@ -296,13 +248,20 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
         // A layer more is a batch more: that is the question, not beside it.
         !(factor === 'alone' && beside === 'batch') &&
         pair.apart[n],
-    ).map(([, words]) => words),
+    ).map(([beside]) => beside),
   };
 }
 
-function apart(one: ReadonlySet<string>, two: ReadonlySet<string>): boolean {
-  return [...one].every((value) => !two.has(value));
+/** Whether no zone of one level has this in common with a zone of the other. */
+function apart(one: Int32Array, two: Int32Array, ids: Int32Array): boolean {
+  if (one.length * two.length <= FEW) return one.every((a) => two.every((b) => ids[a] !== ids[b]));
+  const known = new Set<number>();
+  for (const row of one) known.add(ids[row]!);
+  return two.every((row) => !known.has(ids[row]!));
 }
+
+/** Pairs of zones that are quicker compared one by one. */
+const FEW = 64;
 
 /**
  * Benjamini and Hochberg's step-up: for each chance, the share of false finds among those at least as small.
