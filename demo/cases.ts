@@ -26,6 +26,7 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
     id: crazed,
     defect: 'crazing',
     pieceId: first.id,
+    about: null,
     told: 'boil.0,bodies.1',
   });
   await addTry(base, teacher, {
@@ -58,5 +59,5 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
   const [pitted] = await piecesWith(base, 'pitting');
   if (!pitted) return;
   const { id: pieceId } = await piecePage(base, pitted.label);
-  await openCase(base, technician, { id: newId(), defect: 'pitting', pieceId, told: '' });
+  await openCase(base, technician, { id: newId(), defect: 'pitting', pieceId, about: null, told: '' });
 }

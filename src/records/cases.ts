@@ -10,6 +10,8 @@ export interface CaseDraft {
   readonly defect: DefectId;
   /** The piece it is about; null for a defect at large. */
   readonly pieceId: string | null;
+  /** What wider thing it is about, such as "firing.ID"; null for a piece alone. */
+  readonly about: string | null;
   /** The answers given, as they stand in an address. */
   readonly told: string;
 }
@@ -30,6 +32,8 @@ export interface CaseRow {
   readonly defect: DefectId;
   readonly label: string | null;
   readonly photoHash: string | null;
+  /** As it was opened. */
+  readonly about: string | null;
   readonly told: string;
   readonly by: string;
   readonly openedAt: Date;
@@ -58,6 +62,7 @@ export async function openCase(base: Db, memberId: string, draft: CaseDraft): Pr
       number,
       defect: draft.defect,
       piece_id: draft.pieceId,
+      about: draft.about,
       told: draft.told,
       member_id: memberId,
       opened_at: new Date(),
@@ -162,6 +167,7 @@ export async function listCases(
     defect: row.defect,
     label: row.label,
     photoHash: row.photo_hash,
+    about: row.about,
     told: row.told,
     by: row.by,
     openedAt: row.opened_at,

@@ -2,11 +2,13 @@ import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { groundOf, type Stack } from '@/core/coats';
 import { type DefectId, type DoneZone } from '@/core/evidence';
+import { narrowed, type About } from './about';
 import { fromJson, type Db } from './db';
 import { NotThere } from './faults';
 import { studioBook } from './materials';
 import { piecePage, type FiredZone, type PiecePage } from './piecePages';
 import { newestRecipes } from './recipes';
+import { voiceOf, type Voice } from './voice';
 
 /** Read zones that are looked at at most, the newest. */
 const MOST_ZONES = 400_000;
@@ -89,9 +91,13 @@ export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]>
 /** What the records say of one piece's defect, and the piece. */
 export interface PieceCase {
   readonly piece: PiecePage;
-  /** Headwords of the zones that show it. */
+  /** Whether somebody has marked the defect on it. */
+  readonly isMarked: boolean;
+  /** Headwords of the zones that show it; of all its zones while none is marked. */
   readonly headwords: readonly string[];
   readonly evidence: Evidence;
+  /** What chemistry and firing say, with the figures. */
+  readonly voice: Voice;
 }
 
 const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
@@ -99,62 +105,78 @@ const defectOn = (zone: FiredZone, defect: DefectId) =>
   live(zone)?.defects.find((one) => one.defect === defect && one.severity >= 2);
 
 /**
- * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, body, twins and
- * the other order.
+ * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, cooling, bucket,
+ * body, twins and the other order.
  *
  * @param label of the piece
- * @throws NotThere
+ * @throws NotThere when it is not there or was never fired
  */
 export async function pieceCase(base: Db, label: string, defect: DefectId): Promise<PieceCase> {
   const piece = await piecePage(base, label);
-  const firing = [...piece.firings].reverse().find((one) => one.zones.some((zone) => defectOn(zone, defect)));
-  if (!firing) throw new NotThere(`A plain ${defect} on ${label}`);
+  const last = [...piece.firings].reverse();
+  const marked = last.find((one) => one.zones.some((zone) => defectOn(zone, defect)));
+  const firing = marked ?? last.find((one) => one.zones.length > 0);
+  if (!firing) throw new NotThere(`A firing of ${label}`);
   const bad = firing.zones.filter((zone) => defectOn(zone, defect));
+  const shown = bad.length ? bad : firing.zones;
+  const dips = (zone: FiredZone) => zone.stack.reduce((sum, { times }) => sum + times, 0);
+  const worst = shown.reduce((most, zone) => (dips(zone) > dips(most) ? zone : most));
   const [body, fired, recipes, book] = await Promise.all([
     base('body').where({ id: piece.bodyId }).first(),
     base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
     newestRecipes(base),
     studioBook(base),
   ]);
-  const expansions = recipes.flatMap(({ glazeId, lines }) => {
-    const { appen } = analyse(lines, { book }).expansion;
-    return appen === null ? [] : [[glazeId, appen] as const];
-  });
+  const expansions = new Map(
+    recipes.flatMap(({ glazeId, lines }) => {
+      const { appen } = analyse(lines, { book }).expansion;
+      return appen === null ? [] : [[glazeId, appen] as const];
+    }),
+  );
   const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
   const slip = piece.coats.some((coat) => coat.glazeKind === 'slip');
-  const aged = Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0));
+  const [voice, twins, reversed] = await Promise.all([
+    voiceOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
+    twinsWith(base, piece.id, worst, defect),
+    otherOrder(base, worst, defect),
+  ]);
   return {
     piece,
-    headwords: [...new Set(bad.map((zone) => zone.headword))],
-    evidence: evidenceOf({
-      defect,
-      zones: firing.zones.map((zone) => ({
-        layers: layersOf(zone).map(({ glaze, times }) => ({ glaze, times })),
-        surface: live(zone)?.surface ?? null,
-        movement: live(zone)?.movement ?? null,
-        place: defectOn(zone, defect)?.place ?? null,
-      })),
-      body: {
-        iron: body.iron,
-        coarse: Boolean(body.coarse),
-        coneTo: body.cone_to,
-        absorption: body.absorption,
-        expansion: body.expansion,
-      },
-      firing: {
-        cone: firing.cone,
-        achievedCone: firing.achievedCone,
-        atmosphere: fired.atmosphere,
-        kind: fired.kind,
-        segments: fired.segments ? fromJson<{ target: number; hold: number }[]>(fired.segments) : [],
-      },
-      recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
-      expansions: new Map(expansions),
-      twins: await twinsWith(base, piece.id, bad[0]!, defect),
-      otherOrder: await otherOrder(base, bad[0]!, defect),
-      ageDays: aged,
-      slipOnDry: slip && /dry/i.test(piece.note) ? true : null,
-    }),
+    isMarked: bad.length > 0,
+    headwords: [...new Set(shown.map((zone) => zone.headword))],
+    voice,
+    evidence: {
+      ...evidenceOf({
+        defect,
+        zones: firing.zones.map((zone) => ({
+          layers: layersOf(zone).map(({ glaze, times }) => ({ glaze, times })),
+          surface: live(zone)?.surface ?? null,
+          movement: live(zone)?.movement ?? null,
+          place: defectOn(zone, defect)?.place ?? null,
+        })),
+        body: {
+          iron: body.iron,
+          coarse: Boolean(body.coarse),
+          coneTo: body.cone_to,
+          absorption: body.absorption,
+          expansion: voice.body?.expansion ?? null,
+        },
+        firing: {
+          cone: firing.cone,
+          achievedCone: firing.achievedCone,
+          atmosphere: fired.atmosphere,
+          kind: fired.kind,
+          segments: fired.segments ? fromJson<{ target: number; hold: number }[]>(fired.segments) : [],
+        },
+        recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
+        expansions,
+        twins,
+        otherOrder: reversed,
+        ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
+        slipOnDry: slip && /dry/i.test(piece.note) ? true : null,
+      }),
+      ...voice.evidence,
+    },
   };
 }
 
@@ -207,25 +229,35 @@ async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
   );
 }
 
-/** Pieces that show a defect plainly, the newest first. */
+/** A piece that proves a defect. */
+export interface DefectProof {
+  readonly label: string;
+  readonly photoHash: string | null;
+  readonly headword: string;
+}
+
+/** Pieces that show a defect plainly, the newest first, the worst of them; of one firing, entry, glaze … when that is asked. */
 export async function piecesWith(
   base: Db,
   defect: DefectId,
+  about: Pick<About, 'kind' | 'id'> | null = null,
   limit = 8,
-): Promise<{ label: string; photoHash: string | null; headword: string }[]> {
-  const rows = await base('reading_defect as d')
+): Promise<DefectProof[]> {
+  return base('reading_defect as d')
     .join('reading as r', 'r.id', 'd.reading_id')
     .join('zone as z', 'z.id', 'r.zone_id')
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
+    .join('ground as g', 'g.id', 'e.ground_id')
     .join('piece as p', 'p.id', 'z.piece_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
     .where({ 'd.defect': defect })
     .where('d.severity', '>=', 2)
     .whereNull('r.ended_at')
+    .whereNull('z.ended_at')
+    .modify((query) => void (about && narrowed(query, about)))
     .groupBy('p.id', 'p.label', 'ph.hash')
-    .orderByRaw('max(r.at) desc, p.label desc')
+    .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
     .limit(limit)
     .select('p.label', 'ph.hash as photoHash', base.raw('min(h.text) as headword'));
-  return rows;
 }

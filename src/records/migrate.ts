@@ -8,6 +8,7 @@ import * as rounds from './migrations/005_rounds';
 import * as firingLog from './migrations/006_firing_log';
 import * as opening from './migrations/007_opening';
 import * as cases from './migrations/008_cases';
+import * as about from './migrations/009_about';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -18,6 +19,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '006_firing_log': firingLog,
   '007_opening': opening,
   '008_cases': cases,
+  '009_about': about,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -323,3 +323,13 @@ export async function pictureAt(
   await store.putBeside(hash, String(width), small);
   return small;
 }
+
+/** The same as JPEG, which documents take; null when there is none. */
+export async function jpegAt(
+  store: Store,
+  hash: string,
+  width: (typeof PICTURE_WIDTHS)[number],
+): Promise<Buffer | null> {
+  const picture = await pictureAt(store, hash, width);
+  return picture && sharp(picture).jpeg({ quality: 82 }).toBuffer();
+}

@@ -7,6 +7,9 @@ import { Conflict, NotThere, Refusal } from '@/records/faults';
 import { openingOf } from '@/records/openings';
 import { piecePage } from '@/records/piecePages';
 import { recordPiece } from '@/records/readings';
+import { random } from '../../demo/random';
+import { aboutOf } from '@/records/about';
+import { watchAll } from '@/records/watch';
 import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
 
 let studio: Studio;
@@ -58,7 +61,11 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
   expect((await piecesWith(base, 'pitting')).map((piece) => piece.headword)).toEqual(
     Array.from({ length: 6 }, () => 'Sleeper'),
   );
-  await expect(pieceCase(base, label, 'crazing')).rejects.toThrow(NotThere);
+  // Nobody has marked crazing on it: firing, clay and twins speak all the same.
+  const unmarked = await pieceCase(base, label, 'crazing');
+  expect(unmarked).toMatchObject({ isMarked: false, evidence: { targetCone: '6', bodyCoarse: true } });
+  expect(unmarked.evidence.location).toBeUndefined();
+  await expect(pieceCase(base, 'SW-9999', 'crazing')).rejects.toThrow(NotThere);
 });
 
 test('the other order is looked up on the same ground', async () => {
@@ -94,7 +101,7 @@ test('a case is numbered once, told, tried and closed with what helped; two peop
   const [piece] = await piecesWith(base, 'pitting');
   const { id: pieceId } = (await piecePage(base, piece!.label)) as { id: string };
   const id = newId();
-  const draft = { id, defect: 'pitting' as const, pieceId, told: 'needle.1' };
+  const draft = { id, defect: 'pitting' as const, pieceId, about: null, told: 'needle.1' };
   const numbers = await Promise.all([openCase(base, member, draft), openCase(base, member, draft)]);
   expect(numbers).toEqual([1, 1]);
   expect(await openCase(base, member, { ...draft, id: newId(), pieceId: null })).toBe(2);
@@ -112,4 +119,35 @@ test('a case is numbered once, told, tried and closed with what helped; two peop
   await expect(addTry(base, member, { ...tried, id: newId() })).rejects.toThrow(Refusal);
   await changeCase(base, member, { id, version: 3, reopened: true });
   expect((await caseById(base, id)).closedAt).toBeNull();
+});
+
+test('a defect that comes in with a firing is on the rise since then, and its firing can be asked about', async () => {
+  const { base, member, glazes } = studio;
+  let last = '';
+  for (let n = 0; n < 8; n++) {
+    const { firingId } = await fired(
+      studio,
+      Array.from({ length: 6 }, () => tile(studio, [dip(glazes.Limewash, 0, 1)])),
+    );
+    const { pieces } = await openingOf(base, firingId);
+    for (const piece of pieces) {
+      const readings = piece.zones.map((zone) =>
+        reading(zone.id, {
+          defects:
+            n > 4 ? [{ defect: 'crawling' as const, severity: 2 as const, place: 'rim' as const }] : [],
+        }),
+      );
+      await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+    }
+    last = firingId;
+  }
+  const rising = (await watchAll(base, random('watch'))).filter(({ watched }) => watched.rise);
+  const glaze = rising.find(({ about, defect }) => about.id === glazes.Limewash && defect === 'crawling')!;
+  expect(glaze.watched.rise!.after).toMatchObject({ count: 18, of: 18 });
+  expect(glaze.watched.rise!.before.count).toBe(0);
+  const about = await aboutOf(base, `firing.${last}`);
+  expect(about).toMatchObject({ kind: 'firing', href: `/firings/${last}/summary` });
+  expect(await piecesWith(base, 'crawling', about)).toHaveLength(6);
+  expect(await piecesWith(base, 'pitting', about)).toEqual([]);
+  expect(await aboutOf(base, `nothing.${last}`)).toBeNull();
 });

@@ -4,3 +4,14 @@ export { LINKS } from './links';
 export { foundWords, rank, type RankedCause, type Ranking, type Reason } from './rank';
 export { askNext, QUESTIONS, type Asking, type Question } from './questions';
 export { evidenceOf, type RecordFacts, type RecordZone } from './record';
+export { coolingBelowTop, spoken, spokenEvidence, type SpokenFacts } from './spoken';
+export {
+  ladderForecast,
+  RISK_LIMIT,
+  riskByCoats,
+  riskByLayers,
+  type CoatsRisk,
+  type LayersRisk,
+  type Risk,
+  type Rung,
+} from './forward';

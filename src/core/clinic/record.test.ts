@@ -111,7 +111,7 @@ test('a hold at the top and one after a drop are told apart; a firing by hand sa
   expect(held([])).toEqual([undefined, undefined]);
 });
 
-test('twins make a pattern, late defects are late, and without the defect nothing is said', () => {
+test('twins make a pattern, late defects are late, and without the defect its layers say nothing', () => {
   const one = zone([['plum', 1]], bad);
   const pattern = (having: number, without: number) =>
     evidenceOf(facts([one], { twins: { having, without } })).pattern;
@@ -122,7 +122,10 @@ test('twins make a pattern, late defects are late, and without the defect nothin
     undefined,
   ]);
   expect(evidenceOf(facts([one], { ageDays: 150 })).appearsLate).toBe(true);
-  expect(evidenceOf(facts([zone([['plum', 1]])]))).toEqual({});
+  const unmarked = evidenceOf(facts([zone([['plum', 1]])]));
+  expect(unmarked).toMatchObject({ targetCone: '6' });
+  for (const key of ['coats', 'glazeHas', 'location', 'appearsLate'])
+    expect(unmarked).not.toHaveProperty(key);
 });
 
 test('a recipe tells its gases, its plastic clay and its colourants by names and amounts', () => {

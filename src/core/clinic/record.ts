@@ -65,16 +65,30 @@ const BY_NAME: readonly (readonly [Ingredient, RegExp, number])[] = [
   ['iron', /iron/i, 0.5],
 ];
 
+/** An ingredient that a recipe holds enough of to matter, with the materials it comes from. */
+export interface Held {
+  readonly ingredient: Ingredient;
+  readonly materials: readonly string[];
+  /** Percent of the base, all of them together. */
+  readonly amount: number;
+}
+
 /**
  * What a recipe holds that matters for a defect, by the names and amounts of its materials.
  *
  * @param lines amounts in percent of the base
  */
+export function materialsOf(lines: readonly Line[]): Held[] {
+  return BY_NAME.flatMap(([ingredient, name, more]) => {
+    const own = lines.filter(({ material }) => name.test(material));
+    const amount = own.reduce((sum, line) => sum + line.amount, 0);
+    return amount > more ? [{ ingredient, materials: own.map(({ material }) => material), amount }] : [];
+  });
+}
+
+/** The same without amounts. */
 export function ingredientsOf(lines: readonly Line[]): Ingredient[] {
-  return BY_NAME.filter(
-    ([, name, more]) =>
-      lines.reduce((sum, line) => sum + (name.test(line.material) ? line.amount : 0), 0) > more,
-  ).map(([id]) => id);
+  return materialsOf(lines).map(({ ingredient }) => ingredient);
 }
 
 /** A rise that ends this fast at the top is a fast firing, minutes of hold that count as one. */
@@ -91,16 +105,16 @@ const glazes = ({ layers }: RecordZone) => new Set(layers.map(({ glaze }) => gla
 
 /**
  * Turns what the records know of a piece into evidence: what a member would have to look up is looked up, and
- * what is not known is left out.
+ * what is not known is left out. On a piece on which nobody has marked the defect yet, only firing, clay and
+ * twins speak.
  */
 export function evidenceOf(facts: RecordFacts): Evidence {
   const bad = facts.zones.filter(({ place }) => place !== null);
   const [worst] = [...bad].sort((a, b) => dips(b) - dips(a));
-  if (!worst) return {};
   const { body, firing } = facts;
   const places = new Set(bad.map(({ place }) => place));
   return {
-    ...layersOf(facts, bad, worst),
+    ...(worst && layersOf(facts, bad, worst)),
     ...heatOf(firing),
     ...patternOf(facts),
     bodyIron: body.iron,
@@ -108,10 +122,10 @@ export function evidenceOf(facts: RecordFacts): Evidence {
     ...(isCone(body.coneTo) && { bodyMaxCone: body.coneTo }),
     ...(body.absorption !== null && { bodyPorous: body.absorption > 3 }),
     ...(places.size === 1 && { location: [...places][0] as Evidence['location'] }),
-    ...(worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
-    ...(worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
+    ...(worst && worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
+    ...(worst && worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
     ...(facts.slipOnDry !== null && { slipAppliedTo: facts.slipOnDry ? 'dry' : 'leather-hard' }),
-    appearsLate: facts.ageDays > LATER,
+    ...(worst && { appearsLate: facts.ageDays > LATER }),
   };
 }
 

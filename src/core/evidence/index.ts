@@ -13,6 +13,7 @@ export {
   type Table,
 } from './contrast';
 export { shareOf, shareWords, type Share } from './share';
+export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type DoneZone } from './columns';
 export { benjaminiHochberg, naturalExperiments, type Factor, type NaturalExperiment } from './natural';

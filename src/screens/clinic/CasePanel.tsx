@@ -13,6 +13,7 @@ import { useKept } from '@/ui/useKept';
 import { useSameId } from '@/ui/useSameId';
 import { keepCase, noteTry } from './actions';
 import css from './clinic.module.css';
+import { WORKED, WORKED_WORDS } from './tried';
 
 interface Props {
   readonly found: CaseRow;
@@ -22,9 +23,6 @@ interface Props {
   readonly first: CauseId;
   readonly rounds: readonly { readonly id: string; readonly name: string }[];
 }
-
-const WORKED = ['yes', 'no', 'not yet'] as const;
-const WORKED_WORDS = { yes: 'helped', no: 'did not help', 'not yet': 'not known yet' } as const;
 
 /** What was tried in a case, and its end: the cause that it was and what really helped. */
 export function CasePanel({ found, told, first, rounds }: Props) {
@@ -80,6 +78,9 @@ export function CasePanel({ found, told, first, rounds }: Props) {
           ))}
         </ul>
       )}
+      <p>
+        <a href={`/api/v1/cases/${found.id}/report`}>Report as PDF</a>
+      </p>
       {closed ? (
         <Button disabled={busy} onClick={() => void change({ reopened: true })}>
           Open it again

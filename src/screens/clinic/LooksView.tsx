@@ -4,7 +4,10 @@ import type { CaseRow } from '@/records/cases';
 import type { DefectCount } from '@/records/defectCounts';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { addressOf, type At } from './address';
 import css from './clinic.module.css';
+import { likes } from './likes';
 
 const GROUPS: readonly (readonly [LookGroup, string])[] = [
   ['hole', 'Holes and bubbles'],
@@ -20,14 +23,17 @@ const GROUPS: readonly (readonly [LookGroup, string])[] = [
 export function LooksView({
   counts,
   cases,
+  subject,
 }: {
   counts: ReadonlyMap<string, readonly DefectCount[]>;
   cases: readonly CaseRow[];
+  /** The piece, or the wider thing, that is looked at. */
+  subject: Omit<At, 'path'>;
 }) {
   return (
     <>
       <GuideWords first={DEFECTS[0]!.name} last={DEFECTS.at(-1)!.name} />
-      {cases.length > 0 && (
+      {cases.length > 0 && !subject.label && !subject.about && (
         <section aria-label="Cases">
           <h2>Cases</h2>
           <ul className={css.cases}>
@@ -45,23 +51,46 @@ export function LooksView({
           </ul>
         </section>
       )}
-      <h1>Find a defect by its look</h1>
+      <div className={css.findHead}>
+        <h1>{subject.label ? `What is it on ${subject.label}?` : 'Find a defect by its look'}</h1>
+        <LinkButton href="/clinic/watch">Watch the counts</LinkButton>
+      </div>
+      <nav className={css.asks} aria-label="What do you see?">
+        {GROUPS.map(([group, title]) => (
+          <a key={group} href={`#${group}`}>
+            <DefectGlyph id={DEFECTS.find((defect) => defect.group === group)!.id} size={30} labelled />
+            {title}
+          </a>
+        ))}
+      </nav>
       <p className="quiet" style={{ marginBottom: 20 }}>
-        Left: seen from above. Right: cut through. Tap the one you see for its causes; below it: where your
-        own pieces show it.
+        Left: seen from above. Right: cut through. Tap the one you see for its causes; below it: what it is
+        taken for, and where your own pieces show it.
       </p>
       {GROUPS.map(([group, title]) => (
-        <section key={group} className={css.group} aria-label={title}>
+        <section key={group} id={group} className={css.group} aria-label={title}>
           <h2>{title}</h2>
           <ul className={css.looks}>
             {DEFECTS.filter((defect) => defect.group === group).map((defect) => (
               <li key={defect.id} id={defect.id} className={css.look}>
-                <Link href={`/clinic/${defect.id}`}>
-                  <DefectGlyph id={defect.id} size={58} labelled />
+                <Link href={addressOf({ path: `/clinic/${defect.id}`, ...subject })}>
+                  <DefectGlyph id={defect.id} size={84} labelled />
                   <h3>{defect.name}</h3>
                 </Link>
                 <p>{defect.look}</p>
                 <p className="quiet">{defect.toldApart}</p>
+                {likes(defect).map((one) => (
+                  <Link
+                    key={one.id}
+                    href={addressOf({ path: `/clinic/${one.id}`, ...subject })}
+                    className={css.taken}
+                  >
+                    <DefectGlyph id={one.id} size={26} labelled />
+                    <span>
+                      or {one.name}? {one.toldApart}
+                    </span>
+                  </Link>
+                ))}
                 {defect.caution && <p className="heat small">{defect.caution}</p>}
                 {counts
                   .get(defect.id)

@@ -8,7 +8,12 @@ import { useAct } from '@/ui/useAct';
 import { beginCase } from './actions';
 
 /** Makes an investigation of what is on the page, to come back to. */
-export function OpenCase(draft: { defect: string; pieceId: string | null; told: string }) {
+export function OpenCase(draft: {
+  defect: string;
+  pieceId: string | null;
+  about: string | null;
+  told: string;
+}) {
   const router = useRouter();
   const [id] = useState(ulid);
   const { act, busy, faults } = useAct();

@@ -1,4 +1,5 @@
 import type { NaturalExperiment } from '@/core/evidence';
+import type { About } from '@/records/about';
 import type { PieceCase } from '@/records/clinic';
 
 /** Experiments shown at a time. */
@@ -6,13 +7,18 @@ const SHOWN = 6;
 /** A corrected chance above which an experiment says nothing. */
 const WORTH_SHOWING = 0.3;
 
-/** The experiments to show: those about the glazes of the piece in question first, then the surest. */
+/** The experiments to show: those about the glazes, the firing or the clay in question first, then the surest. */
 export function concerning(
   experiments: readonly NaturalExperiment[],
   found: Pick<PieceCase, 'headwords'> | null,
+  subject: Pick<About, 'words'> | null = null,
 ): NaturalExperiment[] {
-  const names = found?.headwords.flatMap((headword) => headword.split(' over ')) ?? [];
-  const near = ({ about }: NaturalExperiment) => names.some((name) => about.includes(name));
+  const names = [
+    ...(subject ? [subject.words] : []),
+    ...(found?.headwords.flatMap((headword) => headword.split(' over ')) ?? []),
+  ];
+  const near = ({ about, levels }: NaturalExperiment) =>
+    names.some((name) => about.includes(name) || levels.includes(name));
   return experiments
     .filter(({ q }) => q <= WORTH_SHOWING)
     .sort((a, b) => Number(near(b)) - Number(near(a)) || a.p - b.p)

@@ -10,6 +10,10 @@ export const openSchema = z.object({
   id: idSchema,
   defect: z.enum(DEFECTS.map(({ id }) => id) as [DefectId, ...DefectId[]]),
   pieceId: idSchema.nullable(),
+  about: z
+    .string()
+    .regex(/^[a-z]+\.[0-9A-Z]{26}$/)
+    .nullable(),
   told,
 });
 

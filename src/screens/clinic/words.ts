@@ -1,4 +1,5 @@
-import type { NaturalExperiment } from '@/core/evidence';
+import { shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
+import type { Series } from '@/records/watch';
 
 /** The rate of false finds that is put up with. */
 const FALSE_FINDS = 0.05;
@@ -20,4 +21,11 @@ export function worthWords({ p, q, sets, firings, confounded }: NaturalExperimen
   const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
   const but = confounded.length ? `; the ${confounded.join(' and the ')} differs with it` : '';
   return `${chance}; ${base}${but}`;
+}
+
+/** Since when there is more of a defect, how much, and what else began then. */
+export function riseWords({ by, watched, newBatches }: Series, { at, before, after, chance }: Rise): string {
+  const since = watched.samples[at]!.words;
+  const began = newBatches.length ? ` Batch ${newBatches.join(' and ')} came in with ${since}.` : '';
+  return `Since ${by === 'batch' ? `batch ${since}` : since}: ${shareWords(after)}; before ${shareWords(before)}. In any other order of the ${by === 'batch' ? 'batches' : 'firings'} as great a rise comes once in ${Math.round(1 / chance)}.${began}`;
 }

@@ -159,6 +159,11 @@ function FiringResult({
           {firing.zones.some((zone) => zone.readings.length) ? 'Look again' : 'Read it now'}
         </LinkButton>
       )}
+      {firing.zones.length > 0 && (
+        <LinkButton size="small" href={`/clinic?piece=${label}`} sx={{ mt: 1, ml: 1 }}>
+          What went wrong? Find it by look
+        </LinkButton>
+      )}
       {firing.zones.some((zone) => zone.readings.length) && (
         <LateLook pieceId={pieceId} firing={firing} days={days} />
       )}

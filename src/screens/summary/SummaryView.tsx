@@ -161,7 +161,7 @@ function Surprises({ surprises, sound }: FiringSummary) {
   );
 }
 
-function Defects({ defects, fates, sound }: FiringSummary) {
+function Defects({ firing, defects, fates, sound }: FiringSummary) {
   const read = sound.of;
   return (
     <section className={css.two}>
@@ -186,7 +186,9 @@ function Defects({ defects, fates, sound }: FiringSummary) {
           {defects.map(({ defect, pieces }) => (
             <li key={defect}>
               <DefectGlyph id={defect} size={28} labelled />
-              <b>{defectName(defect)}</b>
+              <Link href={`/clinic/${defect}?about=firing.${firing.id}`}>
+                <b>{defectName(defect)}</b>
+              </Link>
               <span className="figures">{shareWords(pieces)}</span>
             </li>
           ))}

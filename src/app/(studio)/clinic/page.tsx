@@ -6,8 +6,13 @@ import { LooksView } from '@/screens/clinic/LooksView';
 
 export const metadata = { title: 'Clinic' };
 
-export default async function Page() {
+interface Props {
+  searchParams: Promise<{ piece?: string; about?: string }>;
+}
+
+export default async function Page({ searchParams }: Props) {
   await memberOfPage();
+  const { piece, about } = await searchParams;
   const [counts, cases] = await Promise.all([defectCounts(db()), listCases(db())]);
-  return <LooksView counts={counts} cases={cases} />;
+  return <LooksView counts={counts} cases={cases} subject={{ label: piece, about }} />;
 }

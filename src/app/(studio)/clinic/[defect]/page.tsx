@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { defectOf } from '@/core/evidence';
 import { memberOfPage } from '@/door';
+import { aboutText } from '@/records/about';
 import { db } from '@/records/db';
 import { diagnosisOf } from '@/screens/clinic/diagnosisOf';
 import { DiagnosisView } from '@/screens/clinic/DiagnosisView';
@@ -10,7 +11,7 @@ import { readTold, writeTold } from '@/screens/clinic/told';
 
 interface Props {
   params: Promise<{ defect: string }>;
-  searchParams: Promise<{ piece?: string; told?: string }>;
+  searchParams: Promise<{ piece?: string; about?: string; told?: string }>;
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
@@ -20,12 +21,17 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function Page({ params, searchParams }: Props) {
   await memberOfPage();
   const defect = defectOf((await params).defect) ?? notFound();
-  const { piece, told: text } = await searchParams;
+  const { piece = null, about = null, told: text } = await searchParams;
   const told = readTold(text);
-  const diagnosis = await diagnosisOf(db(), defect.id, piece ?? null, told);
+  const diagnosis = await diagnosisOf(db(), defect.id, { label: piece, about }, told);
   return (
-    <DiagnosisView {...diagnosis} told={told} at={`/clinic/${defect.id}`}>
-      <OpenCase defect={defect.id} pieceId={diagnosis.found?.piece.id ?? null} told={writeTold(told)} />
+    <DiagnosisView {...diagnosis} told={told} at={{ path: `/clinic/${defect.id}`, label: piece, about }}>
+      <OpenCase
+        defect={defect.id}
+        pieceId={diagnosis.found?.piece.id ?? null}
+        about={diagnosis.about && aboutText(diagnosis.about)}
+        told={writeTold(told)}
+      />
     </DiagnosisView>
   );
 }

@@ -20,11 +20,11 @@ export default async function Page({ params, searchParams }: Props) {
   const found = await orNotFound(caseById(db(), (await params).id));
   const told = readTold((await searchParams).told ?? found.told);
   const [diagnosis, rounds] = await Promise.all([
-    diagnosisOf(db(), found.defect, found.label, told),
+    diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told),
     listRounds(db()),
   ]);
   return (
-    <DiagnosisView {...diagnosis} told={told} at={`/clinic/cases/${found.id}`}>
+    <DiagnosisView {...diagnosis} told={told} at={{ path: `/clinic/cases/${found.id}` }}>
       <CasePanel
         found={found}
         told={writeTold(told)}

@@ -1,0 +1,36 @@
+import Link from 'next/link';
+import type { DefectProof } from '@/records/clinic';
+import { Photo } from '@/ui/Photo';
+import css from './clinic.module.css';
+
+/** Pieces that show the defect, their photos to be zoomed; the one in question is marked. */
+export function Proofs({
+  pieces,
+  label,
+  at,
+}: {
+  pieces: readonly DefectProof[];
+  label: string | null;
+  at: (label: string) => string;
+}) {
+  const seen = pieces.filter(({ photoHash }) => photoHash !== null);
+  if (seen.length === 0) return null;
+  return (
+    <ul className={css.proofs} aria-label="Pieces that show it">
+      {seen.map((piece) => (
+        <li key={piece.label} aria-current={piece.label === label}>
+          <Photo
+            hash={piece.photoHash!}
+            alt={`Photo of ${piece.label}, ${piece.headword}`}
+            width="100%"
+            height={128}
+          />
+          <Link href={at(piece.label)} className="figures">
+            {piece.label}
+          </Link>
+          <span className="quiet">{piece.headword}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
