@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { readPdf } from './readPdf';
 import { signIn } from './steps';
 
 test('a student tells blisters from pits by look, and gets the first cause and what to look at', async ({
@@ -42,6 +43,13 @@ test('a technician sees from a piece that the carbide glaze pits where thick, wi
   const tiles = page.getByRole('region', { name: 'What your tiles say' });
   await expect(tiles).toContainText(/Plum Siding: twice \d+ of \d+, once 0 of \d+/);
   await expect(tiles).toContainText('unlikely to be chance');
+  const chemistry = page.getByRole('region', { name: 'What chemistry and firing say' });
+  await expect(chemistry).toContainText('Plum Siding holds 0.6 % Silicon carbide.');
+  const report = await page.getByRole('link', { name: 'Report as PDF' }).getAttribute('href');
+  const { text } = await readPdf(await (await page.request.get(report!)).body());
+  expect(text).toMatch(/Case \d+: pit/);
+  expect(text).toContain('silicon carbide is in the glaze');
+  expect(text).not.toContain('Okafor');
   await page.getByLabel('What was tried').fill('One thin dip');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByText('One thin dip: not known yet')).toBeVisible();
@@ -58,7 +66,44 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   await page.getByRole('link', { name: /^Case \d+: crazing on SW-/ }).click();
   await expect(page.getByRole('heading', { name: /^Case \d+: the glaze shrinks more/ })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Lamp Clear away from crazing' })).toBeVisible();
+  const ladder = page.getByRole('region', { name: 'Played forward' });
+  await expect(ladder.getByRole('row').nth(1)).toContainText('Lamp Clear, control');
+  await expect(ladder.getByRole('row').nth(1)).toContainText('crazes');
+  await expect(page.getByRole('region', { name: 'What chemistry and firing say' })).toContainText(
+    /learned from \d+ zones of yours/,
+  );
   await page.getByRole('link', { name: 'Test it in a round' }).click();
   await expect(page.getByRole('radio', { name: 'Away from crazing' })).toBeChecked();
   await expect(page.getByRole('combobox', { name: 'Clay' })).toContainText('Viaduct Porcelain');
+});
+
+test('a count that rose is watched since its firing, and makes a case about the clay', async ({ page }) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/clinic/watch');
+  const risen = page.getByRole('region', { name: 'Cutting Red: pinholing' });
+  await expect(risen).toContainText(/Since Number Two \d+: \d+ of \d+ .*; before 0 of/);
+  await risen.getByRole('link', { name: 'Find out why' }).click();
+  await expect(page.getByRole('heading', { name: 'Cutting Red: pinholes' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('button', { name: 'Open a case' }).click();
+  await expect(page.getByRole('region', { name: /^Case \d+/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Cutting Red', exact: true })).toBeVisible();
+});
+
+test('from a piece to the first cause by look alone, in three taps', async ({ page }) => {
+  await signIn(page, 'student', 'signal-box-three');
+  await page.goto('/pieces/SW-0100');
+  await page.getByRole('link', { name: 'What went wrong? Find it by look' }).first().click();
+  await page
+    .getByRole('navigation', { name: 'What do you see?' })
+    .getByRole('link', { name: 'Cracks' })
+    .click();
+  await page
+    .getByRole('link', { name: /^crazed/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: /^SW-0100/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What chemistry and firing say' })).toContainText(
+    /From the record of SW-0100/,
+  );
 });

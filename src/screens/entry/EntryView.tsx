@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
-import { describe } from '@/core/evidence';
+import { defectName, describe } from '@/core/evidence';
 import type { Headword, Sense } from '@/records/dictionary';
 import type { Glaze } from '@/records/glazes';
 import { DefectLine } from '@/ui/DefectLine';
@@ -51,7 +51,13 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
           </h1>
           <ol>
             {headword.senses.map((sense, i) => (
-              <SenseRow key={sense.id} sense={sense} number={i + 1} nameOf={nameOf} />
+              <SenseRow
+                key={sense.id}
+                sense={sense}
+                headwordId={headword.id}
+                number={i + 1}
+                nameOf={nameOf}
+              />
             ))}
           </ol>
           {headword.senses.length === 0 && <p>Nothing proved yet.</p>}
@@ -63,10 +69,12 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
 
 function SenseRow({
   sense,
+  headwordId,
   number,
   nameOf,
 }: {
   sense: Sense;
+  headwordId: string;
   number: number;
   nameOf: (id: string) => string;
 }) {
@@ -106,12 +114,23 @@ function SenseRow({
           <dt>Defects</dt>
           <dd>
             {sense.summary?.defects.length ? (
-              <DefectLine
-                defects={sense.summary.defects.map((d) => ({
-                  ...d,
-                  place: `${d.count} of ${sense.summary!.proofs}`,
-                }))}
-              />
+              <>
+                <DefectLine
+                  defects={sense.summary.defects.map((d) => ({
+                    ...d,
+                    place: `${d.count} of ${sense.summary!.proofs}`,
+                  }))}
+                />{' '}
+                {sense.summary.defects.map(({ defect }) => (
+                  <Link
+                    key={defect}
+                    className={css.why}
+                    href={`/clinic/${defect}?about=headword.${headwordId}`}
+                  >
+                    why {defectName(defect)}?
+                  </Link>
+                ))}
+              </>
             ) : (
               words?.defects
             )}
