@@ -27,3 +27,11 @@ export class NotThere extends Error {
     this.name = 'NotThere';
   }
 }
+
+/** Waits for a record; one that is not there is null. */
+export async function orNull<T>(record: Promise<T>): Promise<T | null> {
+  return record.catch((error: unknown) => {
+    if (error instanceof NotThere) return null;
+    throw error;
+  });
+}

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { defectName, shareWords, type Rise } from '@/core/evidence';
+import { aboutText } from '@/records/about';
 import type { Series } from '@/records/watch';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
@@ -69,7 +70,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
 const keyOf = ({ defect, about, by }: Series) => `${defect} ${about.kind} ${about.id} ${by}`;
 
 const caseAddress = ({ defect, about }: Series) =>
-  addressOf({ path: `/clinic/${defect}`, about: `${about.kind}.${about.id}` });
+  addressOf({ path: `/clinic/${defect}`, about: aboutText(about) });
 
 function Risen({ series, rise }: { series: Series; rise: Rise }) {
   const { defect, about, watched } = series;

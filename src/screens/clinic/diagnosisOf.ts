@@ -11,7 +11,7 @@ import { aboutOf, type About } from '@/records/about';
 import { listCases } from '@/records/cases';
 import { doneZones, pieceCase, piecesWith, type DefectProof } from '@/records/clinic';
 import type { Db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { studioBook } from '@/records/materials';
 import { concerning } from './concerning';
 import { forwardOf } from './forwardOf';
@@ -35,7 +35,7 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
   const proofs = await piecesWith(base, defect, about);
   const label = subject.label ?? (about ? (proofs[0]?.label ?? null) : null);
   const [found, zones, closed, book] = await Promise.all([
-    label ? pieceOrNull(pieceCase(base, label, defect)) : null,
+    label ? orNull(pieceCase(base, label, defect)) : null,
     doneZones(base, defect),
     listCases(base, { open: false, defect }),
     studioBook(base),
@@ -62,13 +62,6 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
     testAt: testAddress(first, found),
     first,
   };
-}
-
-async function pieceOrNull<T>(piece: Promise<T>): Promise<T | null> {
-  return piece.catch((error: unknown) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
 }
 
 /** The proofs, the piece in question first. */

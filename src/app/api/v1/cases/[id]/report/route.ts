@@ -1,7 +1,7 @@
 import { currentMember } from '@/door';
 import { caseById } from '@/records/cases';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { jpegAt } from '@/records/photos';
 import { store } from '@/records/store';
 import { diagnosisOf } from '@/screens/clinic/diagnosisOf';
@@ -11,10 +11,7 @@ import { readTold } from '@/screens/clinic/told';
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const found = await caseById(db(), (await params).id).catch((error) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
+  const found = await orNull(caseById(db(), (await params).id));
   if (!found) return new Response('This case is not there.', { status: 404 });
   const told = readTold(found.told);
   const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told);

@@ -1,16 +1,13 @@
 import { currentMember } from '@/door';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { firingWithKiln } from '@/records/kilns';
 import { logOf } from '@/records/live';
 
 /** The log of a firing as its page draws it, and the state it is in. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const found = await firingWithKiln(db(), (await params).id).catch((error) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
+  const found = await orNull(firingWithKiln(db(), (await params).id));
   if (!found) return new Response('This firing is not there.', { status: 404 });
   const log = await logOf(db(), found.firing, found.kiln, new Date());
   return Response.json({ state: found.firing.state, log }, { headers: { 'Cache-Control': 'no-store' } });

@@ -1,16 +1,13 @@
 import { currentMember } from '@/door';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { summaryOf } from '@/records/summary';
 import { summaryPdf } from '@/screens/summary/summaryPdf';
 
 /** What a firing gave, as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const summary = await summaryOf(db(), (await params).id).catch((error) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
+  const summary = await orNull(summaryOf(db(), (await params).id));
   if (!summary) return new Response('This firing is not there.', { status: 404 });
   const name = `${summary.firing.kilnName} ${summary.firing.number}`
     .toLowerCase()

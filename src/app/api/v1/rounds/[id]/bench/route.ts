@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { currentMember } from '@/door';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { studioBook } from '@/records/materials';
 import { newestRecipes } from '@/records/recipes';
 import { roundPage } from '@/records/rounds';
@@ -21,10 +21,7 @@ export async function GET(
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const page = await roundPage(db(), (await params).id).catch((error) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
+  const page = await orNull(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const asked = new URL(request.url).searchParams;
   const [book, recipes] = await Promise.all([studioBook(db()), newestRecipes(db())]);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { currentMember } from '@/door';
 import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { orNull } from '@/records/faults';
 import { roundPage } from '@/records/rounds';
 import { labelPdf, PLAIN_SHEET } from '@/screens/rounds/labelSheet';
 
@@ -23,10 +23,7 @@ export async function GET(
 ): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
   const url = new URL(request.url);
-  const page = await roundPage(db(), (await params).id).catch((error) => {
-    if (error instanceof NotThere) return null;
-    throw error;
-  });
+  const page = await orNull(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const proto = request.headers.get('x-forwarded-proto') ?? url.protocol.replace(':', '');
   const origin = `${proto}://${request.headers.get('host') ?? url.host}`;
