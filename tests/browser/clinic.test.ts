@@ -84,6 +84,8 @@ test('a count that rose is watched since its firing, and makes a case about the 
   await expect(risen).toContainText(/Since Number Two \d+: \d+ of \d+ .*; before 0 of/);
   await risen.getByRole('link', { name: 'Find out why' }).click();
   await expect(page.getByRole('heading', { name: 'Cutting Red: pinholes' })).toBeVisible();
+  // The planted cause: this clay gives off gas.
+  await expect(page.getByRole('heading', { name: 'First of all: gas from the body' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Open a case' }).click();
   await expect(page.getByRole('region', { name: /^Case \d+/ })).toBeVisible();

@@ -1,3 +1,4 @@
+import { common } from './common';
 import { evidenceOf, ingredientsOf, type RecordFacts, type RecordZone } from './record';
 
 const zone = (layers: [string, number][], more: Partial<RecordZone> = {}): RecordZone => ({
@@ -141,4 +142,12 @@ test('a recipe tells its gases, its plastic clay and its colourants by names and
     'tin',
   ]);
   expect(ingredientsOf([])).toEqual([]);
+});
+
+test('of several pieces only what says the same of each is in common', () => {
+  const one = { coats: 2, bodyCoarse: true, glazeHas: ['zircon'] as const };
+  expect(common([one, { ...one, coats: 1 }, { ...one, glazeHas: ['tin'] }])).toEqual({ bodyCoarse: true });
+  expect(common([one])).toEqual(one);
+  expect(common([one, {}])).toEqual({});
+  expect(common([])).toEqual({});
 });

@@ -1,5 +1,6 @@
 import { causeOf, type RankedCause, type Ranking } from '@/core/clinic';
 import css from './clinic.module.css';
+import { percentWords } from './words';
 
 /** Causes by how likely they are, each with what speaks for and against it, what to do, and the test for it. */
 export function Causes({ causes, other, enough }: Ranking) {
@@ -14,15 +15,11 @@ export function Causes({ causes, other, enough }: Ranking) {
         ))}
       </ol>
       <p className="small quiet">
-        Something else: {percent(other)}. The weights are judgement of the trade, in one table; what your own
-        tiles say stands beside them below, never mixed in.
+        Something else: {percentWords(other)}. The weights are judgement of the trade, in one table; what your
+        own tiles say stands beside them below, never mixed in.
       </p>
     </>
   );
-}
-
-function percent(share: number): string {
-  return share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
 }
 
 /** A cause with its reasons, remedies and test one click open. */
@@ -35,7 +32,7 @@ function Cause({ ranked, open }: { ranked: RankedCause; open: boolean }) {
           <span className={css.bar} aria-hidden>
             <i style={{ width: `${score * 100}%` }} />
           </span>
-          <span className="figures">{percent(score)}</span>
+          <span className="figures">{percentWords(score)}</span>
           <b>
             {cause.name}
             {partner && <span className="quiet">, together with {causeOf(partner).name}</span>}

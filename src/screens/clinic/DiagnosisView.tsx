@@ -80,7 +80,14 @@ export function DiagnosisView(props: Props) {
       <div className={css.voices}>
         <ToldVoice defect={defect} evidence={evidence} told={told} at={here} />
         <TilesVoice experiments={props.experiments} shelves={props.shelves} earlier={props.earlier} />
-        <RecordVoice defect={defect} found={found} pieces={proofs} at={to} />
+        <RecordVoice
+          defect={defect}
+          found={found}
+          record={props.record}
+          alike={props.alike}
+          pieces={proofs}
+          at={to}
+        />
       </div>
       {props.forward && <ForwardView forward={props.forward} />}
     </>

@@ -53,7 +53,7 @@ export function LooksView({
       )}
       <div className={css.findHead}>
         <h1>{subject.label ? `What is it on ${subject.label}?` : 'Find a defect by its look'}</h1>
-        <LinkButton href="/clinic/watch">Watch the counts</LinkButton>
+        {!subject.label && !subject.about && <LinkButton href="/clinic/watch">Watch the counts</LinkButton>}
       </div>
       <nav className={css.asks} aria-label="What do you see?">
         {GROUPS.map(([group, title]) => (

@@ -116,15 +116,20 @@ export function TilesVoice({
 export function RecordVoice({
   defect,
   found,
+  record,
+  alike,
   pieces,
   at,
 }: {
   defect: Defect;
   found: PieceCase | null;
+  /** What the pieces looked up have in common, and how many they are. */
+  record: Evidence;
+  alike: number;
   pieces: readonly DefectProof[];
   at: (label: string) => string;
 }) {
-  const counted = found ? foundWords(defect.id, found.evidence) : [];
+  const counted = foundWords(defect.id, record);
   return (
     <section aria-label="What chemistry and firing say">
       <h2>What chemistry and firing say</h2>
@@ -139,7 +144,11 @@ export function RecordVoice({
               <li key={words}>{words}</li>
             ))}
           </ul>
-          {counted.length > 0 && <h3>Of this piece, counted above</h3>}
+          {counted.length > 0 && (
+            <h3>
+              {alike > 1 ? `Common to the newest ${alike}, counted above` : 'Of this piece, counted above'}
+            </h3>
+          )}
           <ul className={css.told}>
             {counted.map((words) => (
               <li key={words}>{words}</li>

@@ -1,6 +1,7 @@
-import { causeOf, rank, type CauseId, type Evidence } from '@/core/clinic';
+import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
 import {
   defectOf,
+  fisherTwoSided,
   naturalExperiments,
   shareOf,
   type DefectId,
@@ -21,6 +22,11 @@ import { toldEvidence, type Told } from './told';
 /** So much of a firing has to show a defect for the firing to be meant, share of its pieces (judgement). */
 const WHOLE = 0.6;
 
+/** Pieces of something wider that are looked up for what they have in common. */
+const ALIKE = 4;
+/** A clay alone shows it when others have it less than this often, against it, and chance is as unlikely as this. */
+const ALONE = { share: 0.2, chance: 0.01 } as const;
+
 /** What is asked about: a piece by its label, or something wider as it stands in an address. */
 export interface Subject {
   readonly label: string | null;
@@ -33,21 +39,31 @@ export type Diagnosis = Awaited<ReturnType<typeof diagnosisOf>>;
 export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, told: readonly Told[]) {
   const about = await aboutOf(base, subject.about);
   const proofs = await piecesWith(base, defect, about);
-  const label = subject.label ?? (about ? (proofs[0]?.label ?? null) : null);
-  const [found, zones, closed, book] = await Promise.all([
-    label ? orNull(pieceCase(base, label, defect)) : null,
+  const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
+  const [pieces, zones, closed, book] = await Promise.all([
+    Promise.all([...new Set(labels)].slice(0, ALIKE).map((label) => orNull(pieceCase(base, label, defect)))),
     doneZones(base, defect),
     listCases(base, { open: false, defect }),
     studioBook(base),
   ]);
   const shelves = about?.kind === 'firing' ? byShelf(zones, about) : [];
-  const evidence: Evidence = { ...found?.evidence, ...patternOf(shelves), ...toldEvidence(told) };
+  const known = pieces.filter((piece) => piece !== null);
+  const found = known[0] ?? null;
+  const record = {
+    ...common(known.map((piece) => piece.evidence)),
+    ...patternOf(shelves),
+    ...(about?.kind === 'body' && bodyAlone(zones, about)),
+  };
+  const evidence: Evidence = { ...record, ...toldEvidence(told) };
   const ranking = rank(defect, evidence);
   const first: CauseId = ranking.causes[0]!.cause.id;
   return {
     defect: defectOf(defect)!,
     about,
     found,
+    /** What the pieces that were looked up have in common, and how many they are. */
+    record,
+    alike: known.length,
     proofs: withOwn(proofs, found),
     evidence,
     ranking,
@@ -75,11 +91,25 @@ function withOwn(proofs: readonly DefectProof[], found: Awaited<ReturnType<typeo
 /** Pieces of a firing with the defect, shelf by shelf. */
 function byShelf(zones: readonly DoneZone[], { words }: About): (readonly [string, Share])[] {
   const own = zones.filter(({ firing }) => firing === words);
-  return [...new Set(own.map(({ shelf }) => shelf))].sort().map((shelf) => {
-    const here = own.filter((zone) => zone.shelf === shelf);
-    const pieces = (some: readonly DoneZone[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
-    return [shelf, shareOf(pieces(here.filter(({ hasDefect }) => hasDefect)), pieces(here))] as const;
-  });
+  return [...new Set(own.map(({ shelf }) => shelf))]
+    .sort()
+    .map((shelf) => [shelf, shareIn(own.filter((zone) => zone.shelf === shelf))] as const);
+}
+
+/** Pieces with the defect among those of some zones. */
+function shareIn(zones: readonly DoneZone[]): Share {
+  const pieces = (some: readonly DoneZone[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
+  return shareOf(pieces(zones.filter(({ hasDefect }) => hasDefect)), pieces(zones));
+}
+
+/** Whether one clay shows it and the others hardly do. */
+function bodyAlone(zones: readonly DoneZone[], { words }: About): Evidence {
+  const [own, others] = [true, false].map((is) =>
+    shareIn(zones.filter(({ body }) => (body === words) === is)),
+  );
+  if (!own?.share || !others || (others.share ?? 0) > ALONE.share * own.share) return {};
+  const row = ({ count, of }: Share) => [count, of - count] as const;
+  return fisherTwoSided([row(own), row(others)]) < ALONE.chance ? { pattern: 'one-body' } : {};
 }
 
 /** Whether the whole of a firing shows it, or one shelf alone. */

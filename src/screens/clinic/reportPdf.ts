@@ -6,7 +6,7 @@ import { openPages } from '@/ui/pdf';
 import type { Diagnosis } from './diagnosisOf';
 import { WORKED_WORDS } from './tried';
 import { toldEvidence, type Told } from './told';
-import { experimentWords, worthWords } from './words';
+import { experimentWords, percentWords, worthWords } from './words';
 
 /** Photos on a report at most. */
 const PHOTOS = 4;
@@ -28,7 +28,7 @@ export async function reportPdf(
   const title = `Case ${found.number}: ${defectName(defect.id)}, ${subject}`;
   const { line, part, pictures, finish } = await openPages(title);
   line(title, 20, 'bold', 0);
-  line(`Opened ${shortDay(found.openedAt)}. ${defect.look}; ${defect.toldApart}.`);
+  line(`Opened ${shortDay(found.openedAt)}. What is seen: ${defect.look}; ${defect.toldApart}.`);
   if (defect.caution) line(defect.caution);
   const shown = await Promise.all(
     proofs
@@ -39,14 +39,17 @@ export async function reportPdf(
   pictures(shown);
   if (found.closedAt)
     part(`Closed ${shortDay(found.closedAt)}`, [
-      `${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
+      `The cause: ${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
     ]);
   part('What was told', foundWords(defect.id, toldEvidence(told)));
   part(
     'What the tiles say',
     experiments.map((one) => `${experimentWords(one)}; ${worthWords(one)}.`),
   );
-  part('What chemistry and firing say', diagnosis.found?.voice.sentences ?? []);
+  part(
+    `What chemistry and firing say of ${diagnosis.found?.piece.label}`,
+    diagnosis.found?.voice.sentences ?? [],
+  );
   part(ranking.enough ? 'Causes' : 'Causes, not enough to tell yet', causesOf(ranking));
   part(
     'What was tried',
@@ -70,7 +73,7 @@ function causesOf({ causes }: Ranking): string[] {
     .slice(0, CAUSES)
     .map(({ cause, score, because, against }) =>
       [
-        `${Math.round(score * 100)} % ${cause.name}.`,
+        `${percentWords(score)}: ${cause.name}.`,
         because.length ? `For it: ${because.map(({ words }) => words).join('; ')}.` : '',
         against.length ? `Against it: ${against.map(({ words }) => words).join('; ')}.` : '',
         `The test: ${cause.test}`,

@@ -29,3 +29,8 @@ export function riseWords({ by, watched, newBatches }: Series, { at, before, aft
   const began = newBatches.length ? ` Batch ${newBatches.join(' and ')} came in with ${since}.` : '';
   return `Since ${by === 'batch' ? `batch ${since}` : since}: ${shareWords(after)}; before ${shareWords(before)}. In any other order of the ${by === 'batch' ? 'batches' : 'firings'} as great a rise comes once in ${Math.round(1 / chance)}.${began}`;
 }
+
+/** A share of belief as it is read: nothing that is possible is called nought. */
+export function percentWords(share: number): string {
+  return share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
+}
