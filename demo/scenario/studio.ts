@@ -97,7 +97,20 @@ const glaze = (
   advice: string,
   caution = '',
   kind: GlazeDraft['kind'] = 'glaze',
-): Omit<GlazeDraft, 'id'> => ({ name, kind, colour, surface, movement, opaque, advice, caution });
+): Omit<GlazeDraft, 'id'> => ({
+  name,
+  kind,
+  colour,
+  surface,
+  movement,
+  opaque,
+  decorative: DECORATIVE.has(name),
+  advice,
+  caution,
+});
+
+/** Much copper, chrome or manganese: the studio keeps these off what food touches. */
+const DECORATIVE = new Set(['Verdigris Gate', 'Lantern', 'Sleeper', 'Plum Siding']);
 
 export const GLAZES: readonly Omit<GlazeDraft, 'id'>[] = [
   glaze(

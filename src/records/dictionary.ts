@@ -173,3 +173,8 @@ export async function headwordsOf(base: Db, glazeId: string) {
       base.raw('cast(sum(e.proofs) as signed) as proofs'),
     );
 }
+
+/** The text of a headword, or null. */
+export async function headwordText(base: Db, id: string): Promise<string | null> {
+  return (await base('headword').where({ id }).first('text'))?.text ?? null;
+}

@@ -12,6 +12,8 @@ export interface Glaze {
   readonly surface: string | null;
   readonly movement: string | null;
   readonly opaque: boolean;
+  /** For decorative ware only: not for surfaces that touch food. */
+  readonly decorative: boolean;
   readonly advice: string;
   readonly caution: string;
   readonly version: number;
@@ -22,7 +24,7 @@ export interface Glaze {
 
 export type GlazeDraft = Pick<
   Glaze,
-  'id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'advice' | 'caution'
+  'id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative' | 'advice' | 'caution'
 >;
 
 /** The newest version of each glaze. */
@@ -60,6 +62,7 @@ export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaz
     surface: row.surface,
     movement: row.movement,
     opaque: Boolean(row.opaque),
+    decorative: Boolean(row.decorative),
     advice: row.advice,
     caution: row.caution,
     version: row.version,
@@ -91,6 +94,7 @@ export async function saveGlaze(
       surface: draft.surface,
       movement: draft.movement,
       opaque: draft.opaque,
+      decorative: draft.decorative,
       advice: draft.advice,
       caution: draft.caution,
     };

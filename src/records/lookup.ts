@@ -1,4 +1,5 @@
 import { DEFECTS } from '@/core/evidence';
+import { meant } from '@/core/spelling';
 import type { Db } from './db';
 
 /** One answer of the look-up field. */
@@ -14,16 +15,36 @@ const EACH = 6;
 
 /**
  * Looks a word up in everything: pieces by number, headwords by the glazes in them (any order of words),
- * glazes, clays, firings and defects by name.
+ * glazes, clays, firings and defects by name. Where nothing is found, words are read as the known ones nearest
+ * to them.
+ *
+ * @returns the answers, and the words as they were read
  */
-export async function lookUp(base: Db, text: string): Promise<Answer[]> {
+export async function lookUp(base: Db, text: string): Promise<{ answers: Answer[]; read: string }> {
   const words = text
     .trim()
     .toLowerCase()
     .split(/[\s,]+/)
     .filter(Boolean)
     .slice(0, 6);
-  if (words.length === 0) return [];
+  if (words.length === 0) return { answers: [], read: '' };
+  const answers = await answersTo(base, text, words);
+  if (answers.length > 0) return { answers, read: words.join(' ') };
+  const read = meant(words, await knownWords(base));
+  if (read.join(' ') === words.join(' ')) return { answers, read: read.join(' ') };
+  return { answers: await answersTo(base, read.join(' '), read), read: read.join(' ') };
+}
+
+/** Every word in a name, lower case. */
+async function knownWords(base: Db): Promise<string[]> {
+  const names = await Promise.all(
+    ['glaze', 'body', 'kiln'].map((table): Promise<{ name: string }[]> => base(table).select('name')),
+  );
+  const all = [...names.flat(), ...DEFECTS].flatMap(({ name }) => name.toLowerCase().split(/[\s,]+/));
+  return [...new Set(['over', 'cone', ...all])];
+}
+
+async function answersTo(base: Db, text: string, words: readonly string[]): Promise<Answer[]> {
   const [pieces, entries, glazes, bodies, firings] = await Promise.all([
     piecesBy(base, text),
     named(base, 'headword', 'text', words),

@@ -9,6 +9,7 @@ import * as firingLog from './migrations/006_firing_log';
 import * as opening from './migrations/007_opening';
 import * as cases from './migrations/008_cases';
 import * as about from './migrations/009_about';
+import * as reference from './migrations/010_reference';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -20,6 +21,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '007_opening': opening,
   '008_cases': cases,
   '009_about': about,
+  '010_reference': reference,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -106,6 +106,21 @@ const face = {
     }
   },
 
+  /** The colour at a point of a photo, taken over a twelfth of its width; shares of width and height, 0 to 1. */
+  async spot(photo: Blob, at: Point): Promise<ZoneColour> {
+    const whole = await pixelsOf(photo, MEASURED);
+    const side = Math.max(8, Math.round(whole.width / 12));
+    const within = (share: number, length: number) =>
+      Math.round(Math.min(length - side, Math.max(0, share * length - side / 2)));
+    const box = {
+      left: within(at.x, whole.width),
+      top: within(at.y, whole.height),
+      width: side,
+      height: side,
+    };
+    return measureZone(cutOut(whole, box));
+  },
+
   /** Counts pits and cracks on a zone; the height of the piece gives the scale. */
   async count(photo: Blob, frame: Frame, zone: AskedZone, heightMm: number): Promise<Counted> {
     const crop = uprightCrop(await pixelsOf(photo, LONGEST), frame, 1400);

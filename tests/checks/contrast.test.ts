@@ -1,11 +1,13 @@
 import {
   benjaminiHochberg,
   contrastOf,
+  fisherTails,
   fisherTwoSided,
   mantelHaenszel,
   oddsInterval,
   shareOf,
   stratifiedExact,
+  stratifiedTails,
   type Table,
 } from '@/core/evidence';
 
@@ -29,6 +31,35 @@ test('its exact conditional interval', () => {
   expect(low).toBeCloseTo(0.2117, 4);
   const u = high!;
   expect(u ** 4 / (1 + 16 * u + 36 * u ** 2 + 16 * u ** 3 + u ** 4)).toBeCloseTo(0.975, 9);
+});
+
+// By hand from the same weights: those rarer, 2 of 70, and half of those as rare, 16 of 70.
+test('its mid-p', () => {
+  expect(
+    fisherTails([
+      [3, 1],
+      [1, 3],
+    ]).midP,
+  ).toBeCloseTo(18 / 70, 9);
+});
+
+// M. W. Fagerland, S. Lydersen and P. Laake, BMC Med. Res. Methodol. 13 (2013), 91: airway
+// hyper-responsiveness before and after, one pair against seven; exact 0.070, mid-p 0.039 (from memory).
+// By hand: 2 (1 + 8) / 2⁸ and one 8 / 2⁸ less.
+test('mid-p of pairs', () => {
+  const pair = (worse: boolean): Table =>
+    worse
+      ? [
+          [1, 0],
+          [0, 1],
+        ]
+      : [
+          [0, 1],
+          [1, 0],
+        ];
+  const { p, midP } = stratifiedTails([pair(true), ...Array.from({ length: 7 }, () => pair(false))]);
+  expect(p).toBeCloseTo(18 / 256, 9);
+  expect(midP).toBeCloseTo(10 / 256, 9);
 });
 
 /** By brute force: every table with these margins, its chance from factorials in whole numbers. */

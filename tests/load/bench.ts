@@ -59,6 +59,7 @@ async function studio() {
         surface: null,
         movement: null,
         opaque: true,
+        decorative: false,
         advice: '',
         caution: '',
       },

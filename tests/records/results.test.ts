@@ -131,12 +131,14 @@ test('proofs of a firing more than half a cone off are shown apart and not count
 test('one field looks everything up', async () => {
   const { base } = studio;
   const answers = async (text: string) =>
-    (await lookUp(base, text)).map((answer) => `${answer.kind} ${answer.text}`);
+    (await lookUp(base, text)).answers.map((answer) => `${answer.kind} ${answer.text}`);
   expect(await answers('limew')).toEqual(expect.arrayContaining(['entry Limewash', 'glaze Limewash']));
   expect(await answers('sw-0001')).toContain('piece SW-0001');
   expect(await answers('crazed')).toEqual(['defect crazed']);
   expect(await answers('red')).toContain('clay Cutting Red');
   expect(await answers('number two 1')).toContain('firing Number Two 1');
+  expect(await answers('limwash')).toEqual(expect.arrayContaining(['entry Limewash', 'glaze Limewash']));
+  expect(await answers('cuttign')).toContain('clay Cutting Red');
   expect(await answers('100%_')).toEqual([]);
   expect(await answers('  ')).toEqual([]);
 });

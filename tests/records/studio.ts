@@ -84,6 +84,7 @@ export async function freshStudio(name: string): Promise<Studio> {
         surface: null,
         movement: null,
         opaque: true,
+        decorative: false,
         advice: '',
         caution: '',
       },

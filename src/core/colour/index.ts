@@ -38,3 +38,5 @@ export function hexOf({ l, a, b }: Lab): string {
 export function deltaE00(a: Lab, b: Lab): number {
   return ciede2000({ mode: 'lab65', ...a }, { mode: 'lab65', ...b });
 }
+
+export { colourIndex, nearestGroups, type ColourIndex, type Near } from './nearest';

@@ -62,13 +62,37 @@ function chances(logs: readonly number[], logOdds: number): number[] {
  * @example fisherTwoSided([[3, 1], [1, 3]]) // 0.4857
  */
 export function fisherTwoSided(table: Table): number {
+  return fisherTails(table).p;
+}
+
+/** Fisher's exact test with its mid-p, see {@link fisherTwoSided} and {@link Tails}. */
+export function fisherTails(table: Table): Tails {
   const { low, logs } = weightsOf(table);
-  const all = chances(logs, 0);
-  const seen = all[table[0][0] - low]!;
-  return Math.min(
-    1,
-    all.filter((chance) => chance <= seen * AS_UNLIKELY).reduce((sum, chance) => sum + chance, 0),
-  );
+  return tailsOf(chances(logs, 0), table[0][0] - low);
+}
+
+/** What an exact test says, strictly and at its middle. */
+export interface Tails {
+  /** Chance of what is as unlikely as what was seen, or more. */
+  readonly p: number;
+  /**
+   * Mid-p: what is as unlikely as what was seen counts half. Exact tests of small counts are too strict, for few
+   * outcomes are possible; the mid-p is nearer to the rate that it states, and may pass it a little.
+   *
+   * Source: H. O. Lancaster, J. Am. Stat. Assoc. 56 (1961), 223–234.
+   */
+  readonly midP: number;
+}
+
+/** Both tails of a list of chances at the one that was seen. */
+function tailsOf(all: ArrayLike<number>, seenAt: number): Tails {
+  const seen = all[seenAt]!;
+  let [rarer, asRare] = [0, 0];
+  for (let i = 0; i < all.length; i++) {
+    if (all[i]! * AS_UNLIKELY < seen) rarer += all[i]!;
+    else if (all[i]! <= seen * AS_UNLIKELY) asRare += all[i]!;
+  }
+  return { p: Math.min(1, rarer + asRare), midP: Math.min(1, rarer + asRare / 2) };
 }
 
 /**
@@ -140,6 +164,11 @@ export function mantelHaenszel(strata: readonly Table[]): number | null {
  * (1970), ch. 5.
  */
 export function stratifiedExact(strata: readonly Table[]): number {
+  return stratifiedTails(strata).p;
+}
+
+/** The exact test over strata with its mid-p, see {@link stratifiedExact}; by the normal tail both are the same. */
+export function stratifiedTails(strata: readonly Table[]): Tails {
   // Margins that allow one table only say nothing.
   const telling = strata.filter((table) => {
     const [low, high] = rangeOf(table);
@@ -149,7 +178,10 @@ export function stratifiedExact(strata: readonly Table[]): number {
     const [low, high] = rangeOf(table);
     return all + high - low;
   }, 0);
-  if (steps > MOST_SUMS) return normalTail(telling);
+  if (steps > MOST_SUMS) {
+    const p = normalTail(telling);
+    return { p, midP: p };
+  }
   let sums = Float64Array.of(1);
   let seen = 0;
   for (const table of telling) {
@@ -161,11 +193,7 @@ export function stratifiedExact(strata: readonly Table[]): number {
       for (let k = 0; k < own.length; k++) next[i + k]! += sums[i]! * own[k]!;
     sums = next;
   }
-  const limit = sums[seen]! * AS_UNLIKELY;
-  return Math.min(
-    1,
-    sums.filter((chance) => chance <= limit).reduce((sum, chance) => sum + chance, 0),
-  );
+  return tailsOf(sums, seen);
 }
 
 /** Steps that a sum over strata may have for its chances to be listed one by one. */

@@ -4,13 +4,16 @@ export { FATES, MOVEMENTS, PLACES, SURFACES, type Fate, type Place } from './wor
 export { colourWords, describe, movementWords, type Description } from './describe';
 export {
   contrastOf,
+  fisherTails,
   fisherTwoSided,
   mantelHaenszel,
   oddsInterval,
   stratifiedExact,
+  stratifiedTails,
   together,
   type Contrast,
   type Table,
+  type Tails,
 } from './contrast';
 export { shareOf, shareWords, type Share } from './share';
 export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';

@@ -7,7 +7,7 @@ import {
   type DoneZone,
   type NamedColumn,
 } from './columns';
-import { fisherTwoSided, mantelHaenszel, stratifiedExact, together, type Table } from './contrast';
+import { mantelHaenszel, stratifiedTails, together, type Table } from './contrast';
 
 /** What may differ between two zones that are otherwise the same. */
 export const FACTORS = ['coats', 'order', 'alone', 'body', 'ground', 'batch', 'shelf', 'firing'] as const;
@@ -27,7 +27,9 @@ export interface NaturalExperiment {
   readonly firings: number;
   /** Exact chance of a difference as great, were the levels alike. */
   readonly p: number;
-  /** The same after Benjamini and Hochberg over everything looked at. */
+  /** The same chance less strictly, see the mid-p of `Tails`. */
+  readonly midP: number;
+  /** The first after Benjamini and Hochberg over everything looked at. */
   readonly q: number;
   readonly oddsRatio: number | null;
   /** What else differs between the levels in every set; empty when nothing does. */
@@ -239,7 +241,7 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
     table: together(ordered),
     sets: strata.length,
     firings: pair.firings.size,
-    p: strata.length === 1 ? fisherTwoSided(strata[0]!) : stratifiedExact(strata),
+    ...stratifiedTails(strata),
     q: 1,
     oddsRatio: mantelHaenszel(ordered),
     confounded: BESIDE.filter(

@@ -8,6 +8,7 @@ import { causeOf, LINKS, type CauseId } from '@/core/clinic';
 import type { CaseRow } from '@/records/cases';
 import { shortDay } from '@/ui/dates';
 import { Faults } from '@/ui/Faults';
+import { Theirs } from '@/ui/Theirs';
 import { useAct } from '@/ui/useAct';
 import { useKept } from '@/ui/useKept';
 import { useSameId } from '@/ui/useSameId';
@@ -55,9 +56,15 @@ export function CasePanel({ found, told, first, rounds }: Props) {
         {found.closedAt && `; closed ${shortDay(found.closedAt)}. What helped: ${found.helped}`}
       </p>
       {theirs && (
-        <p role="alert" className="heat">
-          Somebody changed this case since you opened it. Reload to see both; what you typed stays.
-        </p>
+        <Theirs
+          rows={rowsOf(theirs, { told, cause, helped })}
+          onKeepMine={() =>
+            void change({
+              version: theirs.version,
+              ...(helped.trim() ? { closed: { cause, helped } } : { told }),
+            })
+          }
+        />
       )}
       <Faults faults={faults} />
       {found.tries.length > 0 && (
@@ -159,4 +166,25 @@ export function CasePanel({ found, told, first, rounds }: Props) {
       )}
     </section>
   );
+}
+
+/** What differs between this page and what somebody else kept meanwhile. */
+function rowsOf(
+  theirs: Readonly<Record<string, unknown>>,
+  mine: { readonly told: string; readonly cause: CauseId; readonly helped: string },
+) {
+  const closed = theirs.closed_at !== null;
+  return [
+    { name: 'Answers', mine: mine.told || 'none', theirs: String(theirs.told || 'none') },
+    {
+      name: 'Cause',
+      mine: causeOf(mine.cause).name,
+      theirs: closed ? causeOf(theirs.cause as CauseId).name : 'open',
+    },
+    {
+      name: 'What helped',
+      mine: mine.helped || 'nothing yet',
+      theirs: String(theirs.helped ?? 'nothing yet'),
+    },
+  ].filter((row) => row.mine !== row.theirs);
 }

@@ -13,18 +13,21 @@ export function Proofs({
   label: string | null;
   at: (label: string) => string;
 }) {
-  const seen = pieces.filter(({ photoHash }) => photoHash !== null);
-  if (seen.length === 0) return null;
+  if (pieces.length === 0) return null;
   return (
     <ul className={css.proofs} aria-label="Pieces that show it">
-      {seen.map((piece) => (
+      {pieces.map((piece) => (
         <li key={piece.label} aria-current={piece.label === label}>
-          <Photo
-            hash={piece.photoHash!}
-            alt={`Photo of ${piece.label}, ${piece.headword}`}
-            width="100%"
-            height={128}
-          />
+          {piece.photoHash ? (
+            <Photo
+              hash={piece.photoHash}
+              alt={`Photo of ${piece.label}, ${piece.headword}`}
+              width="100%"
+              height={128}
+            />
+          ) : (
+            <span className={css.noPhoto}>no photo</span>
+          )}
           <Link href={at(piece.label)} className="figures">
             {piece.label}
           </Link>

@@ -50,6 +50,8 @@ export function RiseChart({ watched }: { watched: Watched }) {
               borderWidth: 1.5,
               pointRadius: 0,
               stepped: 'middle' as const,
+              // A limit of nought lies on the axis: it is drawn whole.
+              clip: 4,
             },
             {
               type: 'bar' as const,

@@ -5,7 +5,7 @@ import type { DefectProof, PieceCase } from '@/records/clinic';
 import { LinkButton } from '@/ui/LinkButton';
 import css from './clinic.module.css';
 import { toldEvidence, type Told } from './told';
-import { experimentWords, worthWords } from './words';
+import { experimentWords, reachedWords, worthWords } from './words';
 
 /** Questions shown at a time. */
 const ASKED = 3;
@@ -92,7 +92,10 @@ export function TilesVoice({
         {experiments.map((one) => (
           <li key={`${one.factor} ${one.about} ${one.levels.join()}`}>
             <b>{experimentWords(one)}</b>
-            <span className="quiet">{worthWords(one)}</span>
+            <details>
+              <summary className="quiet">{worthWords(one)}</summary>
+              <p className="small">{reachedWords(one)}</p>
+            </details>
           </li>
         ))}
       </ul>

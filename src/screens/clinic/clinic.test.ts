@@ -1,7 +1,7 @@
 import type { NaturalExperiment } from '@/core/evidence';
 import { concerning } from './concerning';
 import { readTold, toldEvidence, writeTold } from './told';
-import { experimentWords, worthWords } from './words';
+import { experimentWords, reachedWords, worthWords } from './words';
 
 const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment => ({
   factor: 'coats',
@@ -14,6 +14,7 @@ const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment =>
   sets: 2,
   firings: 2,
   p: 1 / 300,
+  midP: 1 / 500,
   q: 0.01,
   oddsRatio: 29,
   confounded: [],
@@ -38,6 +39,9 @@ test('a natural experiment is said with its numbers, its worth and what else dif
     'may be chance, among all that was looked at; 1 matched set in 1 firing; the batch differs with it',
   );
   expect(worthWords(experiment({ p: 1e-9 }))).toContain('less than 1 in 10000');
+  expect(reachedWords(experiment())).toBe(
+    'Exact test, matched set by matched set: p 0.0033 (mid-p 0.0020). Corrected for all that was looked at: 0.010. Odds ratio 29.',
+  );
 });
 
 test('experiments on the glazes in question come first, those that say nothing not at all', () => {

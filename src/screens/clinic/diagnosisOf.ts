@@ -1,19 +1,12 @@
 import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
-import {
-  defectOf,
-  fisherTwoSided,
-  naturalExperiments,
-  shareOf,
-  type DefectId,
-  type DoneZone,
-  type Share,
-} from '@/core/evidence';
+import { defectOf, fisherTwoSided, shareOf, type DefectId, type DoneZone, type Share } from '@/core/evidence';
 import { aboutOf, type About } from '@/records/about';
 import { listCases } from '@/records/cases';
-import { doneZones, pieceCase, piecesWith, type DefectProof } from '@/records/clinic';
+import { pieceCase, piecesWith, type DefectProof } from '@/records/clinic';
 import type { Db } from '@/records/db';
 import { orNull } from '@/records/faults';
 import { studioBook } from '@/records/materials';
+import { studioRecord } from '@/records/natural';
 import { concerning } from './concerning';
 import { forwardOf } from './forwardOf';
 import { testAddress } from './testAddress';
@@ -24,7 +17,7 @@ const WHOLE = 0.6;
 
 /** Pieces of something wider that are looked up for what they have in common. */
 const ALIKE = 4;
-/** A clay alone shows it when others have it less than this often, against it, and chance is as unlikely as this. */
+/** A clay or a firing alone shows it when others have it less than this often, against it, and chance is as unlikely as this. */
 const ALONE = { share: 0.2, chance: 0.01 } as const;
 
 /** What is asked about: a piece by its label, or something wider as it stands in an address. */
@@ -40,9 +33,9 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
   const about = await aboutOf(base, subject.about);
   const proofs = await piecesWith(base, defect, about);
   const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
-  const [pieces, zones, closed, book] = await Promise.all([
+  const [pieces, { zones, experiments }, closed, book] = await Promise.all([
     Promise.all([...new Set(labels)].slice(0, ALIKE).map((label) => orNull(pieceCase(base, label, defect)))),
-    doneZones(base, defect),
+    studioRecord(base, defect),
     listCases(base, { open: false, defect }),
     studioBook(base),
   ]);
@@ -53,6 +46,7 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
     ...common(known.map((piece) => piece.evidence)),
     ...patternOf(shelves),
     ...(about?.kind === 'body' && bodyAlone(zones, about)),
+    ...(found && !about && firingAlone(zones, found.piece.id)),
   };
   const evidence: Evidence = { ...record, ...toldEvidence(told) };
   const ranking = rank(defect, evidence);
@@ -68,7 +62,7 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
     evidence,
     ranking,
     shelves,
-    experiments: concerning(naturalExperiments(zones), found, about),
+    experiments: concerning(experiments, found, about),
     earlier: closed.map(({ id, number, cause, helped }) => ({
       id,
       number,
@@ -104,12 +98,33 @@ function shareIn(zones: readonly DoneZone[]): Share {
 
 /** Whether one clay shows it and the others hardly do. */
 function bodyAlone(zones: readonly DoneZone[], { words }: About): Evidence {
-  const [own, others] = [true, false].map((is) =>
-    shareIn(zones.filter(({ body }) => (body === words) === is)),
+  return standsOut(zones, ({ body }) => body === words) ? { pattern: 'one-body' } : {};
+}
+
+/**
+ * Whether the glazes of a piece show it all through its firing and hardly in others of that atmosphere: then it is
+ * the firing's, and twins from other firings do not make it one piece alone.
+ */
+function firingAlone(zones: readonly DoneZone[], pieceId: string): Evidence {
+  const own = zones.find((zone) => zone.pieceId === pieceId && zone.hasDefect);
+  if (!own) return {};
+  const glazes = new Set(own.layers.map(({ glaze }) => glaze));
+  const alike = zones.filter(
+    ({ atmosphere, layers }) =>
+      atmosphere === own.atmosphere && layers.some(({ glaze }) => glazes.has(glaze)),
   );
-  if (!own?.share || !others || (others.share ?? 0) > ALONE.share * own.share) return {};
+  const here = shareIn(alike.filter(({ firing }) => firing === own.firing));
+  const whole = (here.share ?? 0) >= WHOLE && standsOut(alike, ({ firing }) => firing === own.firing);
+  return whole ? { pattern: 'whole-firing' } : {};
+}
+
+/** Whether some zones show it and the others hardly do. */
+function standsOut(zones: readonly DoneZone[], is: (zone: DoneZone) => boolean): boolean {
+  const own = shareIn(zones.filter(is));
+  const others = shareIn(zones.filter((zone) => !is(zone)));
+  if (!own.share || (others.share ?? 0) > ALONE.share * own.share) return false;
   const row = ({ count, of }: Share) => [count, of - count] as const;
-  return fisherTwoSided([row(own), row(others)]) < ALONE.chance ? { pattern: 'one-body' } : {};
+  return fisherTwoSided([row(own), row(others)]) < ALONE.chance;
 }
 
 /** Whether the whole of a firing shows it, or one shelf alone. */

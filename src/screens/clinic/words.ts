@@ -23,6 +23,17 @@ export function worthWords({ p, q, sets, firings, confounded }: NaturalExperimen
   return `${chance}; ${base}${but}`;
 }
 
+/** How its worth was reached, figure by figure. */
+export function reachedWords({ p, midP, q, oddsRatio }: NaturalExperiment): string {
+  const odds =
+    oddsRatio === null ? 'no odds ratio: one side has none' : `odds ratio ${oddsRatio.toPrecision(2)}`;
+  return `Exact test, matched set by matched set: p ${smallWords(p)} (mid-p ${smallWords(midP)}). Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
+}
+
+function smallWords(chance: number): string {
+  return chance < RAREST ? `< ${RAREST}` : chance.toPrecision(2);
+}
+
 /** Since when there is more of a defect, how much, and what else began then. */
 export function riseWords({ by, watched, newBatches }: Series, { at, before, after, chance }: Rise): string {
   const since = watched.samples[at]!.words;

@@ -25,6 +25,7 @@ function blank(): GlazeDraft {
     surface: null,
     movement: null,
     opaque: true,
+    decorative: false,
     advice: '',
     caution: '',
   };
@@ -42,10 +43,10 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
     faults.find((fault) => fault.field === `glaze.${field}` || fault.field === field)?.message;
   const change = (part: Partial<GlazeDraft>) => setDraft((before) => ({ ...before, ...part }));
   const save = async () => {
-    const { id, name, kind, colour, surface, movement, opaque, advice, caution } = draft;
+    const { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution } = draft;
     const saved = await act(() =>
       saveGlazeCard({
-        glaze: { id, name, kind, colour, surface, movement, opaque, advice, caution },
+        glaze: { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution },
         version: glaze?.version ?? null,
       }),
     );
@@ -95,6 +96,15 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
           <Switch checked={draft.opaque} onChange={(event) => change({ opaque: event.target.checked })} />
         }
         label="Opaque"
+      />
+      <FormControlLabel
+        control={
+          <Switch
+            checked={draft.decorative}
+            onChange={(event) => change({ decorative: event.target.checked })}
+          />
+        }
+        label="Decorative ware only"
       />
       <WordField
         label="Advice at the bucket"

@@ -6,7 +6,7 @@ import type { Frame } from '@/core/photo';
 import type { OpeningZone } from '@/records/openings';
 import type { ZoneCount } from '@/records/photos';
 import type { Counted } from '@/workers/photo.worker';
-import { photoWorker } from './photoWorker';
+import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
 
 interface Props {

@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { FATES, type Fate } from '@/core/evidence';
 import css from './opening.module.css';
 import type { Said } from './draft';
-import { PhotoPicker } from './PhotoPicker';
+import { PhotoPicker } from '@/ui/PhotoPicker';
 
 interface Props {
   readonly said: Said;

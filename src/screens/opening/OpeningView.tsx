@@ -19,7 +19,7 @@ import { NotSafe } from './NotSafe';
 import css from './opening.module.css';
 import { PieceReader } from './PieceReader';
 import { ShelfStrip } from './ShelfStrip';
-import { photoWorker } from './photoWorker';
+import { photoWorker } from '@/ui/photoWorker';
 import { Trouble } from './Trouble';
 
 interface Props {

@@ -7,9 +7,9 @@ import { placeWords } from '@/core/coats';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import type { PhotoSettings, ZoneCount } from '@/records/photos';
 import { CountPits } from './CountPits';
-import { photoWorker } from './photoWorker';
+import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
-import { useObjectUrl } from './useObjectUrl';
+import { useObjectUrl } from '@/ui/useObjectUrl';
 
 /** A photo as the desk has it in hand. */
 export interface DeskPhoto extends PhotoSettings {

@@ -7,9 +7,9 @@ import { photosNow, type PhotoNow } from './keep/photosNow';
 import type { useOpening } from './keep/useOpening';
 import css from './opening.module.css';
 import { PhotoDesk, type DeskPhoto } from './PhotoDesk';
-import { PhotoPicker } from './PhotoPicker';
+import { PhotoPicker } from '@/ui/PhotoPicker';
 import type { useCamera } from './useCamera';
-import { useObjectUrl } from './useObjectUrl';
+import { useObjectUrl } from '@/ui/useObjectUrl';
 
 interface Props {
   readonly api: ReturnType<typeof useOpening>;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { OpeningPiece } from '@/records/openings';
 import type { useOpening } from './keep/useOpening';
-import { photoWorker } from './photoWorker';
+import { photoWorker } from '@/ui/photoWorker';
 
 const UNREADABLE =
   'This picture cannot be read here (some phones save HEIC: set the camera to JPEG). The reading is kept.';

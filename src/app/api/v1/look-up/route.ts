@@ -7,7 +7,7 @@ import { noteWanted } from '@/records/wanted';
 export async function GET(request: Request): Promise<Response> {
   if (!(await currentMember())) return Response.json([], { status: 401 });
   const text = new URL(request.url).searchParams.get('for') ?? '';
-  const answers = await lookUp(db(), text.slice(0, 100));
-  if (answers.length === 0) await noteWanted(db(), text);
+  const { answers, read } = await lookUp(db(), text.slice(0, 100));
+  if (answers.length === 0) await noteWanted(db(), read);
   return Response.json(answers);
 }
