@@ -118,7 +118,7 @@ async function layOut(base: Db): Promise<Field> {
   return { entries, index: colourIndex(colours), decorative: idsOf(glazes), mixed: idsOf(mixed) };
 }
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a row as MariaDB gives it
+// A row as MariaDB gives it.
 function entryOf(row: any): ColouredEntry {
   const summary = fromJson<{
     surface: string | null;

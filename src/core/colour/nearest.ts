@@ -1,4 +1,4 @@
-import { deltaE00, type Lab } from '.';
+import { deltaE00, type Lab } from './lab';
 
 /** Colours laid out for {@link nearestGroups}: sorted by lightness. */
 export interface ColourIndex {

@@ -21,7 +21,10 @@ export function meant(words: readonly string[], known: readonly string[]): strin
     const most = mostWrong(word);
     let [best, least] = [word, most + 1];
     for (const one of known) {
-      const wrong = Math.min(distance(word, one), distance(word, one.slice(0, word.length)) + (most ? 0.5 : 0));
+      const wrong = Math.min(
+        distance(word, one),
+        distance(word, one.slice(0, word.length)) + (most ? 0.5 : 0),
+      );
       if (wrong < least) [best, least] = [one, wrong];
     }
     return best;

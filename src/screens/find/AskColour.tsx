@@ -87,7 +87,7 @@ export function AskColour({
               ask(event.target.value);
             }}
           />
-          Colour wheel
+          Wheel
         </label>
       </p>
       <p className={css.chips}>

@@ -16,6 +16,7 @@ const SHEET: readonly (readonly [string, string])[] = [
   ['b', 'open or fold the bench'],
   ['c', 'compare what is on the bench'],
   ...TABS.map(({ name, key }) => [`g ${key}`, `go to ${name}`] as const),
+  ['g f', 'find by colour'],
   ['arrows', 'walk the wall, move an edge of a band, turn a witness cone'],
   ['1 2 3', 'severity of a defect'],
   ['a s d', 'at an opening: gloss, satin, matte'],
@@ -48,6 +49,7 @@ export function Keys() {
   );
   useHotkeys('?', () => setSheet(true), { useKey: true });
   useHotkeys('n', () => router.push('/pieces/new'));
+  useHotkeys('g>f', () => router.push('/find'));
   useHotkeys('b', () => bench.setOpen(!bench.open));
   useHotkeys('c', () => router.push(`/compare?pieces=${compare}`), { enabled: bench.held.length > 1 });
   useHotkeys(

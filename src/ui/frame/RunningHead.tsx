@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
+import ColorizeOutlined from '@mui/icons-material/ColorizeOutlined';
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
 import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import Menu from '@mui/material/Menu';
@@ -34,6 +35,9 @@ export function RunningHead({
         )}
       </div>
       <LookUp />
+      <Link href="/find" className={css.tool} aria-label="Find by colour" title="Find by colour (g f)">
+        <ColorizeOutlined fontSize="small" />
+      </Link>
       <div className={css.kilns}>{kilns}</div>
       <div className={css.tools}>
         <ThemeSwitch />

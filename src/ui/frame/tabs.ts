@@ -13,6 +13,7 @@ export const TABS = [
 /** Whether a tab is open at a path. Entries belong to the wall, firings to the kilns. */
 export function isOpen(href: string, path: string): boolean {
   if (href === '/') return path === '/';
-  const also = { '/wall': '/entry', '/kilns': '/firings' }[href];
-  return path.startsWith(href) || (also !== undefined && path.startsWith(also));
+  const also: readonly string[] =
+    { '/wall': ['/entry', '/find', '/compare'], '/kilns': ['/firings'] }[href] ?? [];
+  return [href, ...also].some((start) => path.startsWith(start));
 }
