@@ -26,12 +26,22 @@ export interface BucketCardFacts {
 /** What stands on the card of a bucket: how to use it, and how it comes out. Null when there is no such glaze. */
 export async function bucketCard(base: Db, glazeId: string): Promise<BucketCardFacts | null> {
   const glaze = (await listGlazes(base)).find((one) => one.id === glazeId);
-  if (!glaze) return null;
+  return glaze ? cardOf(base, glaze) : null;
+}
+
+/** The cards of all glazes in use, in the studio's own order. */
+export async function bucketCards(base: Db): Promise<BucketCardFacts[]> {
+  const cards: BucketCardFacts[] = [];
+  for (const glaze of await listGlazes(base)) cards.push(await cardOf(base, glaze));
+  return cards;
+}
+
+async function cardOf(base: Db, glaze: Glaze): Promise<BucketCardFacts> {
   const recipe = await base('glaze_version').where({ id: glaze.versionId }).first('recipe');
   const looks = await base('entry as e')
     .join('headword as h', 'h.id', 'e.headword_id')
     .join('ground as g', 'g.id', 'e.ground_id')
-    .where({ 'h.depth': 1, 'h.top_glaze_id': glazeId, 'e.firings': 1 })
+    .where({ 'h.depth': 1, 'h.top_glaze_id': glaze.id, 'e.firings': 1 })
     .where('e.proofs', '>', 0)
     .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.top_times'])
     .limit(6)

@@ -25,12 +25,16 @@ export interface Proof {
   readonly defects: readonly { readonly defect: string; readonly severity: number; readonly place: string }[];
   /** False for an older recipe version, or a firing more than half a cone off. */
   readonly counts: boolean;
+  /** Recipe versions and batches in words, "Limewash 2, batch B-07"; what was not noted is left out. */
+  readonly made: string;
+  readonly at: Date;
   readonly agrees: boolean;
 }
 
 /** One numbered sense of a headword: an entry. */
 export interface Sense {
   readonly id: string;
+  readonly groundId: string;
   readonly ground: string;
   readonly cone: string;
   readonly atmosphere: Atmosphere;
@@ -39,6 +43,9 @@ export interface Sense {
   readonly summary: Agreement | null;
   readonly colour: string | null;
   readonly firstAt: Date | null;
+  readonly teacherNote: string;
+  /** Of the teacher's note, for who changes it. */
+  readonly noteVersion: number;
   readonly proofs: readonly Proof[];
 }
 
@@ -46,6 +53,8 @@ export interface Headword {
   readonly id: string;
   readonly text: string;
   readonly glazeIds: readonly string[];
+  /** Its layers, bottom first. */
+  readonly layerIds: readonly string[];
   readonly senses: readonly Sense[];
   /** The same two glazes the other way round, when that was tried. */
   readonly reverse: { readonly id: string; readonly text: string } | null;
@@ -68,7 +77,8 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
   return {
     id,
     text: row.text,
-    glazeIds: layers.map((layer) => layer.glaze),
+    glazeIds: [...new Set(layers.map((layer) => layer.glaze))],
+    layerIds: layers.map((layer) => layer.glaze),
     reverse:
       row.depth === 2 && row.base_glaze_id
         ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id)
@@ -79,6 +89,7 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
         const summary = entry.summary ? fromJson<Agreement>(entry.summary) : null;
         return {
           id: entry.id,
+          groundId: entry.ground_id,
           ground: entry.ground,
           cone: entry.cone,
           atmosphere: entry.atmosphere,
@@ -87,6 +98,8 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
           summary,
           colour: entry.colour,
           firstAt: entry.first_at,
+          teacherNote: entry.teacher_note,
+          noteVersion: entry.note_version,
           proofs: proofs
             .get(entry.id)!
             .map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
@@ -126,7 +139,8 @@ async function proofsOf(
       'f.number',
       'r.note',
     );
-  const newest = new Set((await newestVersions(base)).values());
+  const [newestOf, madeOf] = await Promise.all([newestVersions(base), madeWords(base, rows)]);
+  const newest = new Set(newestOf.values());
   const found = new Map<string, Omit<Proof, 'agrees'>[]>();
   const defects = await defectsOf(
     base,
@@ -154,9 +168,39 @@ async function proofsOf(
       note: row.note,
       defects: defects.get(row.reading_id) ?? [],
       counts: proofCounts(row, newest),
+      made: madeOf(row),
+      at: row.at,
     });
   }
   return found;
+}
+
+interface MadeRow {
+  readonly piece_id: string;
+  readonly versions: unknown;
+}
+
+/** Says which recipe versions and batches are on the pieces of proofs. */
+async function madeWords(base: Db, rows: readonly MadeRow[]): Promise<(row: MadeRow) => string> {
+  const pieces = [...new Set(rows.map((row) => row.piece_id))];
+  const coats: { piece_id: string; id: string; name: string; number: number; code: string | null }[] =
+    await base('coat as c')
+      .join('glaze_version as v', 'v.id', 'c.glaze_version_id')
+      .join('glaze as g', 'g.id', 'v.glaze_id')
+      .leftJoin('batch as b', 'b.id', 'c.batch_id')
+      .whereIn('c.piece_id', pieces)
+      .whereNull('c.ended_at')
+      .orderBy('c.position')
+      .select('c.piece_id', 'v.id', 'g.name', 'v.number', 'b.code');
+  const byPiece = new Map<string, typeof coats>();
+  for (const coat of coats) byPiece.set(coat.piece_id, [...(byPiece.get(coat.piece_id) ?? []), coat]);
+  return (row) => {
+    const inIt = new Set(fromJson<string[]>(row.versions));
+    const words = (byPiece.get(row.piece_id) ?? [])
+      .filter(({ id }) => inIt.has(id))
+      .map(({ name, number, code }) => `${name} version ${number}${code ? `, batch ${code}` : ''}`);
+    return [...new Set(words)].join('; ');
+  };
 }
 
 /** Ground ids and headword of the entry nearest in name for the guide words of the dictionary. */
@@ -177,4 +221,55 @@ export async function headwordsOf(base: Db, glazeId: string) {
 /** The text of a headword, or null. */
 export async function headwordText(base: Db, id: string): Promise<string | null> {
   return (await base('headword').where({ id }).first('text'))?.text ?? null;
+}
+
+/** The newest photo of a piece that proves each entry, by entry id; entries without one are left out. */
+export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Map<string, string>> {
+  const rows: { entry_id: string; hash: string }[] = await base('zone as z')
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .join('photo as ph', 'ph.id', 'p.photo_id')
+    .whereIn('z.entry_id', entryIds)
+    .whereNull('z.ended_at')
+    .orderBy('ph.at')
+    .select('z.entry_id', 'ph.hash');
+  return new Map(rows.map(({ entry_id, hash }) => [entry_id, hash]));
+}
+
+/** Every headword with a proof, in the order of a dictionary. */
+export async function provedHeadwords(base: Db): Promise<{ id: string; text: string }[]> {
+  return base('headword as h')
+    .whereExists(base('entry').whereRaw('entry.headword_id = h.id').where('proofs', '>', 0))
+    .orderBy(['h.text', 'h.id'])
+    .select('h.id', 'h.text');
+}
+
+/** The headwords that some pieces prove, in the order of a dictionary. */
+export async function headwordsOnPieces(base: Db, pieceIds: readonly string[]): Promise<string[]> {
+  const rows: { id: string }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .whereIn('z.piece_id', pieceIds)
+    .whereNull('z.ended_at')
+    .whereNotNull('e.first_at')
+    .groupBy('h.id', 'h.text')
+    .orderBy('h.text')
+    .select('h.id');
+  return rows.map(({ id }) => id);
+}
+
+/** What the entries that a piece proves show, by headword. */
+export async function sensesOf(
+  base: Db,
+  pieceId: string,
+): Promise<{ headword: string; summary: Agreement | null }[]> {
+  const rows: { id: string; text: string; summary: string | null }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .where('z.piece_id', pieceId)
+    .whereNull('z.ended_at')
+    .distinct('e.id', 'h.text', 'e.summary');
+  return rows.map(({ text, summary }) => ({
+    headword: text,
+    summary: summary ? fromJson<Agreement>(summary) : null,
+  }));
 }

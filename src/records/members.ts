@@ -124,3 +124,12 @@ export async function addFirstMember(
     return id;
   });
 }
+
+/** The names of those who made pieces, by piece id. */
+export async function makersOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, string>> {
+  const rows: { id: string; name: string }[] = await base('piece as p')
+    .join('member as m', 'm.id', 'p.member_id')
+    .whereIn('p.id', pieceIds)
+    .select('p.id', 'm.name');
+  return new Map(rows.map(({ id, name }) => [id, name]));
+}

@@ -168,6 +168,10 @@ export interface PiecePage extends PieceRow {
   readonly firings: readonly PieceFiring[];
   readonly photos: readonly StoredPhoto[];
   readonly twins: readonly { readonly id: string; readonly label: string; readonly stage: Stage }[];
+  /** The piece that it was made after. */
+  readonly modelId: string | null;
+  /** Pieces made after it. */
+  readonly followers: readonly { readonly id: string; readonly label: string }[];
   /** Zones with the coats that are not fired yet. */
   readonly planned: ReturnType<typeof zonesOf>;
 }
@@ -177,7 +181,7 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
   const row = await base('piece')
     .where({ id: key })
     .orWhere({ label: key.toUpperCase() })
-    .first('id', 'twin_key');
+    .first('id', 'twin_key', 'model_id');
   if (!row) throw new NotThere(`Piece ${key}`);
   const [piece] = await piecesById(base, [row.id]);
   const twins = await base('piece')
@@ -191,6 +195,12 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
     firings: await firingsWithZones(base, row.id),
     photos: await photosOf(base, [row.id]),
     twins,
+    modelId: row.model_id,
+    followers: await base('piece')
+      .where({ model_id: row.id })
+      .orderBy('number')
+      .limit(40)
+      .select('id', 'label'),
     planned: zonesOf(piece!.coats.map((coat) => coreCoat(coat))),
   };
 }

@@ -22,6 +22,7 @@ export interface PieceDraft {
  * Saves a piece and its twins: one row an id, each with the next number of the studio's series. An id that
  * is already there is the same submit again and gives back what it got the first time.
  *
+ * @param modelId the piece that they are made after
  * @returns ids with their labels, in the order given
  */
 export async function savePieces(
@@ -30,6 +31,7 @@ export async function savePieces(
   draft: PieceDraft,
   ids: readonly string[],
   madeAt = new Date(),
+  modelId: string | null = null,
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
     const { prefix, next: first } = await lockSeries(trx);
@@ -39,7 +41,7 @@ export async function savePieces(
       .select<{ id: string; label: string }[]>('id', 'label');
     const labels = new Map(known.map((row) => [row.id, row.label]));
     const fresh = ids.filter((id) => !labels.has(id));
-    const row = { ...pieceRow(draft), member_id: memberId, made_at: madeAt };
+    const row = { ...pieceRow(draft), member_id: memberId, made_at: madeAt, model_id: modelId };
     const stage = draft.coats.length ? 'glazed' : 'made';
     const coats = await coatRows(trx, draft.coats);
     for (const id of fresh) {

@@ -3,6 +3,7 @@ import { fromJson, type Db } from './db';
 
 /** What one quadrant of a wall cell shows: one entry. */
 export interface WallEntry {
+  readonly id: string;
   readonly headwordId: string;
   readonly groundId: string;
   readonly baseId: string;
@@ -24,36 +25,46 @@ export interface WallChoice {
   readonly grounds: readonly string[];
   readonly cone: string;
   readonly atmosphere: Atmosphere;
+  /** A third glaze that lies over both. */
+  readonly third?: string | undefined;
 }
 
 /**
  * The entries of a wall: one glaze alone or one over another, proved on these grounds at this cone in this
- * atmosphere after one firing. One index range of `entry` a ground, one look at its headword each.
+ * atmosphere after one firing; with a third glaze, those two with it over both. One index range of `entry` a
+ * ground, one look at its headword each.
  */
-export function wallQuery(base: Db, { grounds, cone, atmosphere }: WallChoice) {
-  return base('entry as e')
+export function wallEntriesQuery(base: Db, { grounds, cone, atmosphere, third }: WallChoice) {
+  const query = base('entry as e')
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereIn('e.ground_id', grounds)
     .where({ 'e.cone': cone, 'e.atmosphere': atmosphere, 'e.firings': 1 })
     .whereNotNull('e.first_at')
-    .whereBetween('h.depth', [1, 2])
-    .whereNotNull('h.base_glaze_id')
-    .select(
-      'e.headword_id',
-      'e.ground_id',
-      'h.base_glaze_id',
-      'h.top_glaze_id',
-      'e.base_times',
-      'e.top_times',
-      'e.proofs',
-      'e.agreeing',
-      'e.worst_defect',
-      'e.worst_severity',
-      'e.colour',
-      'e.swatch_hash',
-      base.raw("json_value(e.summary, '$.surface') as surface"),
-      base.raw("json_value(e.summary, '$.movement') as movement"),
-    );
+    .whereNotNull('h.base_glaze_id');
+  return third
+    ? query.where({ 'h.depth': 3, 'h.top_glaze_id': third })
+    : query.whereBetween('h.depth', [1, 2]);
+}
+
+/** What the wall shows of its entries, see {@link wallEntriesQuery}. */
+export function wallQuery(base: Db, choice: WallChoice) {
+  return wallEntriesQuery(base, choice).select(
+    'e.id',
+    'e.headword_id',
+    'e.ground_id',
+    'h.base_glaze_id',
+    base.raw(choice.third ? "json_value(h.layers, '$[1].glaze') as top_glaze_id" : 'h.top_glaze_id'),
+    'e.base_times',
+    'e.top_times',
+    'e.proofs',
+    'e.agreeing',
+    'e.worst_defect',
+    'e.worst_severity',
+    'e.colour',
+    'e.swatch_hash',
+    base.raw("json_value(e.summary, '$.surface') as surface"),
+    base.raw("json_value(e.summary, '$.movement') as movement"),
+  );
 }
 
 /** The entries of a wall, see {@link wallQuery}. */
@@ -61,6 +72,7 @@ export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEnt
   if (choice.grounds.length === 0) return [];
   const rows = await wallQuery(base, choice);
   return rows.map((row) => ({
+    id: row.id,
     headwordId: row.headword_id,
     groundId: row.ground_id,
     baseId: row.base_glaze_id,

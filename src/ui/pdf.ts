@@ -1,21 +1,31 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { Writable } from 'node:stream';
 import PDFDocument from 'pdfkit';
 
-const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin';
+const FONTS = {
+  plain: 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+  bold: 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-600-normal.woff',
+  head: 'literata/files/literata-latin-600-normal.woff',
+};
 
-/** An empty PDF on A4 with the interface's type, "plain" and "bold", and the function that closes it. */
+/**
+ * An empty PDF on A4 with the interface's type, "plain" and "bold", and that of headwords, "head", and the
+ * function that closes it.
+ *
+ * @param sink where it is written as it grows; kept in memory and given back at the end without one
+ */
 export async function openPdf(
   title: string,
+  sink?: Writable,
 ): Promise<{ pdf: PDFKit.PDFDocument; finish: () => Promise<Buffer> }> {
-  const [plain, bold] = await Promise.all(
-    [400, 600].map((weight) => readFile(join(process.cwd(), `${FONTS}-${weight}-normal.woff`))),
-  );
   const pdf = new PDFDocument({ size: 'A4', margin: 0, autoFirstPage: false, info: { Title: title } });
   const chunks: Buffer[] = [];
-  pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
+  if (sink) pdf.pipe(sink);
+  else pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
   const ended = new Promise((done) => pdf.on('end', done));
-  pdf.registerFont('plain', plain!).registerFont('bold', bold!);
+  for (const [name, file] of Object.entries(FONTS))
+    pdf.registerFont(name, await readFile(join(process.cwd(), 'node_modules/@fontsource', file)));
   return {
     pdf,
     finish: async () => {

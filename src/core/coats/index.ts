@@ -11,3 +11,4 @@ export {
 } from './entry';
 export { headwordOf, stackWords, placeWords, timesWords } from './words';
 export { FORMS, formShape, type Form, type FormShape } from './forms';
+export { areaOfBand, areaOfRevolution, isFlat, type SizedForm } from './area';

@@ -33,3 +33,4 @@ export {
 } from './model';
 export { loadsOf, needsOf, POROUS_DENSITY, stripsOfRing, type Needs, type TileSize } from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
+export { makeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';

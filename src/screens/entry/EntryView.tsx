@@ -2,7 +2,9 @@ import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
 import { defectName, describe } from '@/core/evidence';
+import type { Found } from '@/records/colours';
 import type { Headword, Sense } from '@/records/dictionary';
+import type { Correction } from '@/records/entryNotes';
 import type { Glaze } from '@/records/glazes';
 import { DefectLine } from '@/ui/DefectLine';
 import { Flame } from '@/ui/Flame';
@@ -11,10 +13,24 @@ import { Photo } from '@/ui/Photo';
 import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
+import { findAddress } from '../find/query';
+import { AskFor } from './AskFor';
+import { Corrections } from './Corrections';
 import css from './entry.module.css';
+import { History } from './History';
+import { TeacherNote } from './TeacherNote';
+
+interface Props {
+  readonly headword: Headword;
+  readonly glazes: readonly Glaze[];
+  /** Other entries with a colour like the first sense's, nearest first. */
+  readonly near: readonly Found[];
+  readonly corrections: readonly Correction[];
+  readonly mayTeach: boolean;
+}
 
 /** One headword with its numbered senses, as a printed dictionary sets it; advice and cautions in the margin. */
-export function EntryView({ headword, glazes }: { headword: Headword; glazes: readonly Glaze[] }) {
+export function EntryView({ headword, glazes, near, corrections, mayTeach }: Props) {
   const own = glazes.filter((glaze) => headword.glazeIds.includes(glaze.id));
   const nameOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.name ?? '?';
   const [top, ...below] = headword.text.split(' over ');
@@ -23,19 +39,48 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
       <GuideWords first={headword.text} />
       <div className={css.columns}>
         <aside className={css.margin}>
-          {own
-            .filter((glaze) => glaze.advice)
-            .map((glaze) => (
-              <div key={glaze.id}>
-                <h2>{glaze.name}</h2>
-                <p>{glaze.advice}</p>
-                {glaze.caution && <p className="heat">{glaze.caution}</p>}
-              </div>
-            ))}
-          {headword.reverse && (
+          {own.map((glaze) => (
+            <div key={glaze.id}>
+              <h2>
+                <Link href={`/glazes/${glaze.id}`}>{glaze.name}</Link>
+              </h2>
+              {glaze.advice && <p>{glaze.advice}</p>}
+              {glaze.caution && <p className="heat">{glaze.caution}</p>}
+              {glaze.decorative && <p className="heat">For decorative ware only.</p>}
+            </div>
+          ))}
+          {own.length === 2 && headword.layerIds.length === 2 && (
             <div>
               <h2>Other order</h2>
-              <Link href={`/entry/${headword.reverse.id}`}>{headword.reverse.text}</Link>
+              {headword.reverse ? (
+                <Link href={`/entry/${headword.reverse.id}`}>{headword.reverse.text}</Link>
+              ) : (
+                <>
+                  <p className="quiet">Not tried.</p>
+                  <AskFor baseId={headword.layerIds[1]!} topId={headword.layerIds[0]!}>
+                    Ask for it
+                  </AskFor>
+                </>
+              )}
+            </div>
+          )}
+          {near.length > 0 && (
+            <div>
+              <h2>Near in colour</h2>
+              <ul className={css.near}>
+                {near.map((entry) => (
+                  <li key={entry.id}>
+                    <Swatch hash={entry.swatchHash} colour={entry.colour} width={36} height={36} />
+                    <span>
+                      <Link href={`/entry/${entry.headwordId}`}>{entry.headword}</Link>
+                      <br />
+                      <span className="quiet small">
+                        {entry.ground}, ΔE {entry.difference?.toFixed(1)}
+                      </span>
+                    </span>
+                  </li>
+                ))}
+              </ul>
             </div>
           )}
         </aside>
@@ -57,6 +102,8 @@ export function EntryView({ headword, glazes }: { headword: Headword; glazes: re
                 headwordId={headword.id}
                 number={i + 1}
                 nameOf={nameOf}
+                corrections={corrections.filter(({ entryId }) => entryId === sense.id)}
+                mayTeach={mayTeach}
               />
             ))}
           </ol>
@@ -72,18 +119,22 @@ function SenseRow({
   headwordId,
   number,
   nameOf,
+  corrections,
+  mayTeach,
 }: {
   sense: Sense;
   headwordId: string;
   number: number;
   nameOf: (id: string) => string;
+  corrections: readonly Correction[];
+  mayTeach: boolean;
 }) {
   const words = sense.summary && describe(sense.summary, sense.colour);
   const counted = sense.proofs.filter((proof) => proof.counts);
   const apart = sense.proofs.filter((proof) => !proof.counts);
   const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
   return (
-    <li className={css.sense}>
+    <li className={css.sense} id={sense.id}>
       <span className={css.number}>{number}</span>
       {best?.photoHash && (
         <Photo hash={best.photoHash} alt={`${best.label}, a proof of this sense`} width={150} height={190} />
@@ -141,6 +192,28 @@ function SenseRow({
             {words?.proved}
           </dd>
         </dl>
+        <History proofs={sense.proofs} colour={sense.colour} />
+        <p className={css.acts}>
+          {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
+          {sense.colour && (
+            <Link href={findAddress({ colour: sense.colour, cone: sense.cone, stays: '1', but: headwordId })}>
+              Like this, but stays put
+            </Link>
+          )}
+          {sense.colour && (
+            <Link href={findAddress({ colour: sense.colour, cone: sense.cone, sound: '1', but: headwordId })}>
+              Like this, without defects
+            </Link>
+          )}
+        </p>
+        <TeacherNote
+          key={sense.noteVersion}
+          entryId={sense.id}
+          text={sense.teacherNote}
+          version={sense.noteVersion}
+          mayWrite={mayTeach}
+        />
+        <Corrections entryId={sense.id} list={corrections} maySettle={mayTeach} />
         <p className={css.proofs}>
           {best && (
             <PickUp

@@ -16,12 +16,24 @@ import { Silhouette } from '@/ui/Silhouette';
 import { Swatch } from '@/ui/Swatch';
 import { countWords } from '@/ui/countWords';
 import { AddPhoto } from './AddPhoto';
+import { AgainstModel } from './AgainstModel';
 import { ageInWords } from './late';
 import { LateLook } from './LateLook';
 import css from './piece.module.css';
 
 /** One piece: its photo, what is on it, what each firing made of it. */
-export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChange: boolean; now: Date }) {
+export function PieceView({
+  piece,
+  model,
+  mayChange,
+  now,
+}: {
+  piece: PiecePage;
+  /** The piece that it was made after. */
+  model: PiecePage | null;
+  mayChange: boolean;
+  now: Date;
+}) {
   const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
   const drawing = drawnPiece(piece);
   const last = piece.firings.at(-1);
@@ -42,7 +54,7 @@ export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChan
         </p>
         <div className={css.acts}>
           <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />
-          <LinkButton href={`/pieces/new?like=${piece.id}`}>Make one like it</LinkButton>
+          <LinkButton href={`/make?piece=${piece.label}`}>Make it again</LinkButton>
           {mayChange && <LinkButton href={`/pieces/${piece.label}/edit`}>Correct</LinkButton>}
         </div>
       </div>
@@ -74,6 +86,7 @@ export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChan
           {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
         </div>
         <div>
+          {model && <AgainstModel piece={piece} model={model} />}
           {[...piece.firings].reverse().map((firing) => (
             <FiringResult
               key={firing.firingId}
@@ -104,6 +117,18 @@ export function PieceView({ piece, mayChange, now }: { piece: PiecePage; mayChan
             <section className={css.firing}>
               <h2>Note</h2>
               <p>{piece.note}</p>
+            </section>
+          )}
+          {piece.followers.length > 0 && (
+            <section className={css.firing}>
+              <h2>Made after it</h2>
+              <p className={css.twins}>
+                {piece.followers.map((one) => (
+                  <Link key={one.id} href={`/pieces/${one.label}`} className="figures">
+                    {one.label}
+                  </Link>
+                ))}
+              </p>
             </section>
           )}
           {piece.twins.length > 0 && (

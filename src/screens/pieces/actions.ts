@@ -9,8 +9,8 @@ import { correctedPieceSchema, newPieceSchema } from './schema';
 
 /** Saves a piece and its twins; gives their numbers back. */
 export async function saveNewPieces(input: unknown): Promise<Outcome<{ id: string; label: string }[]>> {
-  return withMember('student', newPieceSchema, input, (member, { ids, draft }) =>
-    savePieces(db(), member.id, draft, ids),
+  return withMember('student', newPieceSchema, input, (member, { ids, draft, modelId }) =>
+    savePieces(db(), member.id, draft, ids, new Date(), modelId),
   );
 }
 

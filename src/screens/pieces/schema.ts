@@ -41,5 +41,7 @@ export const pieceSchema = z.object({
 export const newPieceSchema = z.object({
   ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'),
   draft: pieceSchema,
+  /** The piece that they are made after. */
+  modelId: idSchema.nullable().default(null),
 });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });

@@ -5,22 +5,34 @@ import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import Link from 'next/link';
 import type { Cell } from './cells';
+import { NotTried } from './NotTried';
 import css from './wall.module.css';
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
 
 /** The chosen cell, large, in words: what it looks like on each ground, how well proved, and the other order. */
 export function CellPanel({
   cell,
   mirror,
-  base,
-  top,
+  base: below,
+  top: over,
   grounds,
+  list,
+  onList,
 }: {
   cell: Cell | null;
   mirror: Cell | null;
-  base: string;
-  top: string;
+  base: Named;
+  top: Named;
   grounds: readonly string[];
+  /** Cells on the list for a round, "base.top". */
+  list: readonly string[];
+  onList: (list: readonly string[]) => void;
 }) {
+  const [base, top] = [below.name, over.name];
   const single = base === top;
   return (
     <section className={css.panel} aria-label="Chosen cell" aria-live="polite">
@@ -33,7 +45,7 @@ export function CellPanel({
           </>
         )}
       </h2>
-      {!cell && <p className="quiet">Not tried on these grounds at this cone.</p>}
+      {!cell && <NotTried base={below} top={over} list={list} onList={onList} />}
       {cell?.quarters.map((quarter, i) => (
         <div key={i}>
           <p className="small quiet">on {grounds[i]}</p>

@@ -11,6 +11,7 @@ const wallSchema = z.object({
   atmosphere: z.enum(ATMOSPHERES).optional().catch(undefined),
   left: idSchema.optional().catch(undefined),
   right: idSchema.optional().catch(undefined),
+  third: idSchema.optional().catch(undefined),
 });
 
 /**
@@ -32,10 +33,23 @@ export function chooseWall(params: unknown, choices: Choices): WallChoice {
   const left = known(asked.left) ?? pair[0]?.groundId;
   const right =
     known(asked.right) ?? pair.find((one) => one.groundId !== left)?.groundId ?? pair[1]?.groundId;
-  return { cone, atmosphere, grounds: [...new Set([left, right])].filter((id) => id !== undefined) };
+  return {
+    cone,
+    atmosphere,
+    grounds: [...new Set([left, right])].filter((id) => id !== undefined),
+    ...(asked.third && { third: asked.third }),
+  };
 }
 
 /** A slipped ground counts as lighter than its body: white slip on red is the usual pair. */
 function lightness(one: Choices[number]): number {
   return labOf(one.colour).l + (one.slips.length ? 40 : 0);
+}
+
+/** A wall as an address that shows the same when more is proved. */
+export function wallSearch({ cone, atmosphere, grounds, third }: WallChoice, order?: string | null): string {
+  const [left, right] = grounds;
+  const all = { cone, atmosphere, left, right, third, order };
+  const known = Object.entries(all).filter((pair): pair is [string, string] => Boolean(pair[1]));
+  return new URLSearchParams(known).toString();
 }

@@ -3,6 +3,7 @@ import { cellKey, cellsOf } from './cells';
 import { chooseWall } from './choose';
 
 const entry = (more: Partial<WallEntry>): WallEntry => ({
+  id: 'e',
   headwordId: 'h',
   groundId: 'light',
   baseId: 'A',

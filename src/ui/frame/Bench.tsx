@@ -56,6 +56,9 @@ export function Bench() {
               Compare
             </LinkButton>
           )}
+          <Button size="small" component="a" href={`/api/v1/handout?pieces=${ids}`} target="_blank">
+            Handout
+          </Button>
           <LinkButton size="small" href={`/pieces/new?like=${held.at(-1)!.id}`}>
             Make one like it
           </LinkButton>

@@ -1,32 +1,11 @@
-import { z } from 'zod';
 import { currentMember } from '@/door';
-import { PICTURE_WIDTHS, pictureAt } from '@/records/photos';
-import { store } from '@/records/store';
+import { answerPicture } from '../../picture';
 
-const hashSchema = z.string().regex(/^[\w-]{43}$/);
-const widthSchema = z
-  .union([z.literal('full'), z.coerce.number().pipe(z.literal([...PICTURE_WIDTHS]))])
-  .default('full');
-
-/** A picture by its content hash, to members only; the hash is the ETag, so it is fetched once. */
+/** A picture by its content hash, to members only. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ hash: string }> },
 ): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const hash = hashSchema.safeParse((await params).hash);
-  const width = widthSchema.safeParse(new URL(request.url).searchParams.get('width') ?? undefined);
-  if (!hash.success || !width.success)
-    return new Response(`width must be one of ${PICTURE_WIDTHS.join(', ')} or full`, { status: 400 });
-  const etag = `"${hash.data}-${width.data}"`;
-  if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 });
-  const bytes = await pictureAt(store(), hash.data, width.data === 'full' ? null : width.data);
-  if (!bytes) return new Response('There is no such picture.', { status: 404 });
-  return new Response(new Uint8Array(bytes), {
-    headers: {
-      'Content-Type': 'image/webp',
-      ETag: etag,
-      'Cache-Control': 'private, max-age=31536000, immutable',
-    },
-  });
+  return answerPicture(request, (await params).hash);
 }

@@ -1,0 +1,17 @@
+import { currentMember } from '@/door';
+import { idSchema } from '@/screens/pieces/schema';
+import { printed } from '@/screens/print/jobs';
+
+/** The dictionary that was written. */
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const id = idSchema.safeParse((await params).id);
+  const pdf = id.success ? await printed(id.data) : null;
+  if (!pdf) return new Response('There is no such print.', { status: 404 });
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': 'inline; filename="dictionary.pdf"',
+    },
+  });
+}

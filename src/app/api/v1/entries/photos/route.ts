@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { currentMember } from '@/door';
+import { db } from '@/records/db';
+import { tilesOf } from '@/records/dictionary';
+import { idSchema } from '@/screens/pieces/schema';
+
+const schema = z
+  .string()
+  .transform((text) => text.split(','))
+  .pipe(z.array(idSchema).max(400));
+
+/** A photo of a tile that proves each of some entries, by entry id; those without one are left out. */
+export async function GET(request: Request): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const asked = schema.safeParse(new URL(request.url).searchParams.get('of') ?? '');
+  if (!asked.success) return new Response('of: ids of entries, at most 400', { status: 400 });
+  return Response.json(Object.fromEntries(await tilesOf(db(), asked.data)));
+}

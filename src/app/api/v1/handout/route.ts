@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { currentMember } from '@/door';
+import { db } from '@/records/db';
+import { idSchema } from '@/screens/pieces/schema';
+import { handoutPdf } from '@/screens/print/handoutPdf';
+
+const schema = z.object({
+  pieces: z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(z.array(idSchema).min(1).max(24)),
+  title: z.string().trim().min(1).max(80).catch('For the class'),
+});
+
+/** The entries of the pieces on the bench as a handout. */
+export async function GET(request: Request): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const asked = schema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!asked.success) return new Response('pieces: one to 24 ids', { status: 400 });
+  const pdf = await handoutPdf(db(), asked.data.pieces, asked.data.title);
+  return new Response(new Uint8Array(pdf), {
+    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="handout.pdf"' },
+  });
+}

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { currentMember } from '@/door';
+import { db } from '@/records/db';
+import { store } from '@/records/store';
+import { posterPdf, SHEETS } from '@/screens/print/posterPdf';
+import { wallOf, wallWords } from '@/screens/wall/wallOf';
+
+const schema = z.object({
+  title: z.string().trim().min(1).max(60).optional().catch(undefined),
+  size: z.enum(['A3', 'A2', 'A1', 'A0']).catch('A2'),
+  sheet: z.enum(Object.keys(SHEETS) as (keyof typeof SHEETS)[]).catch('A4'),
+  link: z
+    .string()
+    .regex(/^\/share\/[\w-]{43}$/)
+    .optional()
+    .catch(undefined),
+});
+
+/** The wall as a poster. */
+export async function GET(request: Request): Promise<Response> {
+  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const url = new URL(request.url);
+  const params = Object.fromEntries(url.searchParams);
+  const { title, size, sheet, link } = schema.parse(params);
+  const wall = await wallOf(db(), params);
+  const house = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
+  const pdf = await posterPdf(
+    wall,
+    { title: title ?? wallWords(wall), size, sheet, address: `${house}${link ?? '/wall'}` },
+    store(),
+  );
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': `inline; filename="wall-${size}-on-${sheet}.pdf"`,
+    },
+  });
+}

@@ -1,0 +1,46 @@
+import { notFound } from 'next/navigation';
+import { db } from '@/records/db';
+import { headwordPage } from '@/records/dictionary';
+import { orNull } from '@/records/faults';
+import { listGlazes } from '@/records/glazes';
+import { makersOf } from '@/records/members';
+import { newestRecipes } from '@/records/recipes';
+import { Live } from '@/ui/Live';
+import { SharedEntry } from '@/screens/share/SharedEntry';
+import { visit } from '@/screens/share/visit';
+import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+
+export const metadata = { title: 'Entry' };
+
+export default async function Page({ params }: { params: Promise<{ token: string; id: string }> }) {
+  const { token, id } = await params;
+  const share = await visit(token);
+  if (!share) notFound();
+  const { choice, entries } = await wallOf(db(), paramsOf(share.search));
+  if (!entries.some(({ headwordId }) => headwordId === id)) notFound();
+  const [whole, glazes] = await Promise.all([
+    orNull(headwordPage(db(), id)),
+    listGlazes(db(), { tests: true }),
+  ]);
+  if (!whole) notFound();
+  const senses = whole.senses.filter(
+    (sense) =>
+      sense.cone === choice.cone &&
+      sense.atmosphere === choice.atmosphere &&
+      choice.grounds.includes(sense.groundId),
+  );
+  const pieces = senses.flatMap(({ proofs }) => proofs.map(({ pieceId }) => pieceId));
+  const recipes = share.recipes ? await newestRecipes(db()) : [];
+  return (
+    <>
+      <Live from={`/share/${token}/live`} />
+      <SharedEntry
+        headword={{ ...whole, senses }}
+        names={new Map(glazes.map(({ id: glazeId, name }) => [glazeId, name]))}
+        recipes={recipes.filter(({ glazeId }) => whole.glazeIds.includes(glazeId))}
+        makers={share.names ? await makersOf(db(), pieces) : new Map()}
+        at={`/share/${token}`}
+      />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import { notFound } from 'next/navigation';
+import { db } from '@/records/db';
+import { newestOnWall } from '@/records/shares';
+import { Kiosk } from '@/screens/share/Kiosk';
+import { Live } from '@/ui/Live';
+import { SharedWall, type Size } from '@/screens/share/SharedWall';
+import { visit } from '@/screens/share/visit';
+import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+import { z } from 'zod';
+
+const schema = z.object({
+  size: z.enum(['small', 'medium', 'large'] satisfies Size[]).catch('medium'),
+  kiosk: z.literal('1').optional().catch(undefined),
+});
+
+interface Props {
+  readonly params: Promise<{ token: string }>;
+  readonly searchParams: Promise<Record<string, string>>;
+}
+
+export async function generateMetadata({ params }: Props) {
+  return { title: (await visit((await params).token))?.name ?? 'Wall' };
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const { token } = await params;
+  const share = await visit(token);
+  if (!share) notFound();
+  const { size, kiosk } = schema.parse(await searchParams);
+  const at = `/share/${token}`;
+  const wall = await wallOf(db(), paramsOf(share.search));
+  return (
+    <>
+      <Live from={`${at}/live`} />
+      {kiosk ? (
+        <Kiosk entries={await newestOnWall(db(), wall.choice)} at={at} />
+      ) : (
+        <SharedWall wall={wall} share={share} at={at} size={size} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import { answerPicture, hashSchema } from '@/app/api/v1/picture';
+import { db } from '@/records/db';
+import { isOnWall } from '@/records/shares';
+import { visit } from '@/screens/share/visit';
+import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+
+/** A picture of the shared wall; every other picture is as if it were not there. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ token: string; hash: string }> },
+): Promise<Response> {
+  const { token, hash } = await params;
+  const share = await visit(token);
+  if (!share || !hashSchema.safeParse(hash).success) return new Response(null, { status: 404 });
+  const { choice } = await wallOf(db(), paramsOf(share.search));
+  if (!(await isOnWall(db(), choice, hash))) return new Response(null, { status: 404 });
+  return answerPicture(request, hash);
+}

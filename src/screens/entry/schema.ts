@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { idSchema } from '../pieces/schema';
+
+export const noteSchema = z.object({
+  entryId: idSchema,
+  text: z.string().trim().max(2000, 'At most 2000 characters.'),
+  version: z.int().positive(),
+});
+
+export const correctionSchema = z.object({
+  id: idSchema,
+  entryId: idSchema,
+  text: z.string().trim().min(1, 'Say what is wrong.').max(600, 'At most 600 characters.'),
+});
+
+export const settleSchema = z.object({ id: idSchema });

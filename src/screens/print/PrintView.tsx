@@ -1,0 +1,94 @@
+'use client';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useState } from 'react';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { WordField } from '@/ui/WordField';
+import { DictionaryPrint } from './DictionaryPrint';
+import css from './print.module.css';
+
+const SIZES = ['A3', 'A2', 'A1', 'A0'] as const;
+
+interface Props {
+  /** The wall of the poster, as it stands in its address, and in words. */
+  readonly search: string;
+  readonly words: string;
+  /** A visitors' link that its QR code leads to; the wall itself when null. */
+  readonly link: string | null;
+  readonly headwords: number;
+}
+
+/** Everything that is printed for the whole studio: poster, dictionary, bucket cards, handout. */
+export function PrintView({ search, words, link, headwords }: Props) {
+  const [title, setTitle] = useState('What our glazes do');
+  const [size, setSize] = useState<(typeof SIZES)[number]>('A2');
+  const [sheet, setSheet] = useState('A4');
+  const sheets = ['A4', ...SIZES.slice(0, SIZES.indexOf(size) + 1)];
+  const asked = new URLSearchParams(search);
+  for (const [key, value] of Object.entries({ title, size, sheet, link })) if (value) asked.set(key, value);
+  return (
+    <>
+      <GuideWords first="Print" />
+      <h1>Print</h1>
+      <div className={css.parts}>
+        <section aria-label="Poster">
+          <h2>Wall poster</h2>
+          <p>
+            <Link href={`/wall?${search}`}>{words}</Link>, with photos, legend and a QR code{' '}
+            {link ? 'to the visitors’ link' : 'to the wall'}.
+          </p>
+          <WordField label="Title" value={title} onChange={setTitle} />
+          <div className={css.pair}>
+            <TextField
+              select
+              label="Size of the poster"
+              value={size}
+              onChange={(event) => {
+                const next = event.target.value as typeof size;
+                setSize(next);
+                if (sheet !== 'A4' && SIZES.indexOf(sheet as typeof size) > SIZES.indexOf(next))
+                  setSheet(next);
+              }}
+            >
+              {SIZES.map((one) => (
+                <MenuItem key={one} value={one}>
+                  {one}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Printed on"
+              value={sheet}
+              onChange={(event) => setSheet(event.target.value)}
+            >
+              {sheets.map((one) => (
+                <MenuItem key={one} value={one}>
+                  {one === size ? `one sheet of ${one}` : `${one}, to be glued`}
+                </MenuItem>
+              ))}
+            </TextField>
+          </div>
+          <Button variant="contained" component="a" href={`/api/v1/wall/poster?${asked}`} target="_blank">
+            Make the poster
+          </Button>
+        </section>
+        <DictionaryPrint headwords={headwords} />
+        <section aria-label="Bucket cards">
+          <h2>Bucket cards</h2>
+          <p>One a glaze: how it behaves, how it comes out, what to mind.</p>
+          <LinkButton href="/glazes/cards">All bucket cards</LinkButton>
+        </section>
+        <section aria-label="Class handout">
+          <h2>Class handout</h2>
+          <p>
+            Pick pieces up with <kbd>p</kbd>; the bench then prints their entries as a handout.
+          </p>
+        </section>
+      </div>
+    </>
+  );
+}

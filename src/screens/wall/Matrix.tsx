@@ -1,0 +1,385 @@
+'use client';
+import { memo, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { DefectGlyph } from '@/ui/DefectGlyph';
+import { ProofMarks } from '@/ui/ProofMarks';
+import { cellKey, type Cell } from './cells';
+import css from './wall.module.css';
+import { useTiles } from './useTiles';
+import { inView, PICTURES_FROM, stepped, TALL, TILES_FROM } from './zoom';
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface Props {
+  readonly glazes: readonly Named[];
+  readonly cells: ReadonlyMap<string, Cell>;
+  readonly zoom: number;
+  readonly onZoom: (zoom: number) => void;
+  /** Row and column of the chosen cell. */
+  readonly at: readonly [number, number];
+  readonly picked: ReadonlySet<string>;
+  readonly onChoose: (row: number, column: number) => void;
+  readonly onOpen: (cell: Cell | undefined) => void;
+}
+
+const HEAD = { width: 124, height: 96 } as const;
+const MOVES: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
+
+/** The matrix: only what is in view stands in the page, at any zoom. Scrolls to pan; Ctrl and wheel, + and −, or two fingers zoom. */
+export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOpen }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const [hovered, setHovered] = useState<string | null>(null);
+  const view = useView(box);
+  useZoomGestures(box, zoom, onZoom);
+  const count = glazes.length;
+  const high = Math.round(zoom * TALL);
+  const [firstRow, lastRow] = inView(view.top, view.height - HEAD.height, high, count);
+  const [firstColumn, lastColumn] = inView(view.left, view.width - HEAD.width, zoom, count);
+  const rows = range(firstRow, lastRow, at[0]);
+  const columns = range(firstColumn, lastColumn, at[1]);
+  const chosen = glazes[at[0]] && glazes[at[1]] ? cellKey(glazes[at[0]]!.id, glazes[at[1]]!.id) : null;
+  const lit = hovered ?? chosen;
+  const mirror = lit?.split('.').reverse().join('.') ?? null;
+  const tiles = useTiles(
+    zoom >= TILES_FROM
+      ? rows
+          .flatMap((r) => columns.map((c) => cells.get(cellKey(glazes[r]!.id, glazes[c]!.id))))
+          .flatMap(idsOf)
+      : [],
+  );
+  const focusAt = (row: number, column: number) => {
+    onChoose(row, column);
+    intoView(box.current!, row * high, column * zoom, high, zoom);
+    requestAnimationFrame(() =>
+      box.current
+        ?.querySelector<HTMLElement>(`[data-place="${row}.${column}"]`)
+        ?.focus({ preventScroll: true }),
+    );
+  };
+  const keyOf = (place: readonly [number, number] | null) =>
+    place && cellKey(glazes[place[0]]!.id, glazes[place[1]]!.id);
+  const cellAt = (place: readonly [number, number] | null) => {
+    const key = keyOf(place);
+    return key ? cells.get(key) : undefined;
+  };
+  const onKey = (event: React.KeyboardEvent) => {
+    if (event.key === '+' || event.key === '-') return onZoom(stepped(zoom, event.key === '+' ? 1 : -1));
+    if (event.key === 'Enter') return onOpen(cellAt(at));
+    const move = MOVES[event.key];
+    if (!move) return;
+    event.preventDefault();
+    const within = (place: number) => Math.min(count - 1, Math.max(0, place));
+    focusAt(within(at[0] + move[0]), within(at[1] + move[1]));
+  };
+  return (
+    <div className={css.scroll} ref={box} onMouseLeave={() => setHovered(null)}>
+      <div
+        role="grid"
+        aria-label="Glazes over glazes"
+        aria-rowcount={count + 1}
+        aria-colcount={count + 1}
+        className={css.sizer}
+        style={{ width: HEAD.width + zoom * count + 60, height: HEAD.height + high * count + 6 }}
+        onKeyDown={onKey}
+        onClick={(event) => {
+          const place = placeOf(event.target);
+          if (place) focusAt(...place);
+        }}
+        onDoubleClick={(event) => onOpen(cellAt(placeOf(event.target)))}
+        onMouseOver={(event) => setHovered(keyOf(placeOf(event.target)))}
+      >
+        <div role="row" aria-rowindex={1} className={css.headRow} style={{ height: HEAD.height }}>
+          <div role="columnheader" className={css.corner} style={{ width: HEAD.width }}>
+            over →<br />
+            base ↓
+          </div>
+          {zoom >= 18 &&
+            columns.map((c) => (
+              <div
+                key={glazes[c]!.id}
+                role="columnheader"
+                aria-colindex={c + 2}
+                className={css.columnHead}
+                style={{ left: HEAD.width + c * zoom + zoom / 2 - 8 }}
+              >
+                {glazes[c]!.name}
+              </div>
+            ))}
+        </div>
+        {rows.map((r) => (
+          <div
+            key={glazes[r]!.id}
+            role="row"
+            aria-rowindex={r + 2}
+            className={css.row}
+            style={{ top: HEAD.height + r * high, height: high }}
+          >
+            <div
+              role="rowheader"
+              className={css.rowHead}
+              style={{ width: HEAD.width, fontSize: high < 18 ? 10 : undefined }}
+            >
+              {glazes[r]!.name}
+            </div>
+            {columns.map((c) => {
+              const key = cellKey(glazes[r]!.id, glazes[c]!.id);
+              const cell = cells.get(key);
+              return (
+                <OneCell
+                  key={key}
+                  place={`${r}.${c}`}
+                  name={r === c ? glazes[r]!.name : `${glazes[c]!.name} over ${glazes[r]!.name}`}
+                  cell={cell}
+                  zoom={zoom}
+                  left={HEAD.width + c * zoom}
+                  chosen={key === chosen}
+                  mirror={key === mirror && mirror !== lit}
+                  picked={picked.has(key)}
+                  tile={tileOf(cell, tiles)}
+                />
+              );
+            })}
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+interface CellProps {
+  readonly place: string;
+  readonly name: string;
+  readonly cell: Cell | undefined;
+  readonly zoom: number;
+  readonly left: number;
+  readonly chosen: boolean;
+  readonly mirror: boolean;
+  readonly picked: boolean;
+  readonly tile: string | null;
+}
+
+/** One cell; clicks and keys are heard by the grid, so that a cell is drawn again only when it changes. */
+const OneCell = memo(function OneCell({
+  place,
+  name,
+  cell,
+  zoom,
+  left,
+  chosen,
+  mirror,
+  picked,
+  tile,
+}: CellProps) {
+  return (
+    <div
+      role="gridcell"
+      aria-colindex={Number(place.split('.')[1]) + 2}
+      data-place={place}
+      tabIndex={chosen ? 0 : -1}
+      aria-selected={chosen}
+      aria-label={`${name}, ${cell ? provedWords(cell) : picked ? 'not tried, on the list for a round' : 'not tried'}`}
+      className={css.cell}
+      data-mirror={mirror || undefined}
+      data-picked={picked || undefined}
+      style={{
+        left,
+        width: zoom - (zoom > 20 ? 3 : 1),
+        background: cell && zoom < PICTURES_FROM ? quartersOf(cell) : undefined,
+      }}
+    >
+      {!cell && <span className={css.bare} />}
+      {cell && zoom >= PICTURES_FROM && <CellPicture cell={cell} zoom={zoom} tile={tile} />}
+    </div>
+  );
+});
+
+function placeOf(target: EventTarget): readonly [number, number] | null {
+  const place = (target as Element)
+    .closest<HTMLElement>('[data-place]')
+    ?.dataset.place?.split('.')
+    .map(Number);
+  return place ? [place[0]!, place[1]!] : null;
+}
+
+/** Left half on the light ground, right half on the dark; the top glaze once below, twice above. */
+function CellPicture({ cell, zoom, tile }: { cell: Cell; zoom: number; tile: string | null }) {
+  return (
+    <>
+      {tile ? (
+        <img
+          className={css.tile}
+          src={`/api/v1/photos/${tile}${zoom < 600 ? '?width=720' : ''}`}
+          alt=""
+          draggable={false}
+        />
+      ) : (
+        <span className={css.picture}>
+          {cell.quarters.map(({ once, twice }, i) => (
+            <span key={i} className={css.half}>
+              {[twice, once].map((entry, level) =>
+                entry?.swatchHash ? (
+                  <img
+                    key={level}
+                    src={`/api/v1/photos/${entry.swatchHash}${zoom < 150 ? '?width=96' : ''}`}
+                    alt=""
+                    loading="lazy"
+                    decoding="async"
+                    draggable={false}
+                  />
+                ) : (
+                  <span
+                    key={level}
+                    className={entry ? undefined : css.bare}
+                    style={entry?.colour ? { background: entry.colour } : undefined}
+                  />
+                ),
+              )}
+            </span>
+          ))}
+        </span>
+      )}
+      <span className={css.marks}>
+        {cell.proofs === 0 ? (
+          'older'
+        ) : (
+          <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} />
+        )}
+      </span>
+      {cell.worst?.worstDefect && (
+        <span className={css.glyph}>
+          <DefectGlyph id={cell.worst.worstDefect} size={15} />
+        </span>
+      )}
+    </>
+  );
+}
+
+/** How well a cell is known, for ears. */
+function provedWords({ proofs, agreeing }: Cell): string {
+  return proofs === 0 ? 'an older recipe only' : `${agreeing} of ${proofs} agree`;
+}
+
+/** The four quarters as flat colours, for cells too small for pictures. */
+function quartersOf({ quarters }: Cell): string {
+  const half = (i: number, side: string) => {
+    const [top, low] = [quarters[i]?.twice?.colour, quarters[i]?.once?.colour].map(
+      (one) => one ?? 'var(--bare)',
+    );
+    return `linear-gradient(${top} 50%, ${low} 50%) ${side} / ${100 / quarters.length}% 100% no-repeat`;
+  };
+  return quarters.map((_, i) => half(i, i === 0 ? 'left' : 'right')).join(', ');
+}
+
+/** Entries whose tile may be shown for a cell, the plainest first. */
+function idsOf(cell: Cell | undefined): string[] {
+  return cell?.quarters.flatMap(({ once, twice }) => [once, twice]).flatMap((entry) => entry?.id ?? []) ?? [];
+}
+
+function tileOf(cell: Cell | undefined, tiles: ReadonlyMap<string, string>): string | null {
+  return idsOf(cell).flatMap((id) => tiles.get(id) ?? [])[0] ?? null;
+}
+
+function range(first: number, last: number, also: number): number[] {
+  const places = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => first + i);
+  if (also < first) places.unshift(also);
+  if (also > last) places.push(also);
+  return places;
+}
+
+/** Scrolls so that a cell is clear of the heads. */
+function intoView(box: HTMLDivElement, top: number, left: number, high: number, wide: number): void {
+  const room = { high: box.clientHeight - HEAD.height, wide: box.clientWidth - HEAD.width };
+  if (top < box.scrollTop) box.scrollTop = top;
+  else if (top + high > box.scrollTop + room.high) box.scrollTop = top + high - room.high;
+  if (left < box.scrollLeft) box.scrollLeft = left;
+  else if (left + wide > box.scrollLeft + room.wide) box.scrollLeft = left + wide - room.wide;
+}
+
+/** Scrolls so that what lay under a point lies there still at another zoom; without a point, under the middle. */
+function keepPlace(box: HTMLDivElement, ratio: number, focus: { x: number; y: number } | null): void {
+  const { x, y } = focus ?? { x: box.clientWidth / 2, y: box.clientHeight / 2 };
+  box.scrollLeft = (box.scrollLeft + x - HEAD.width) * ratio - x + HEAD.width;
+  box.scrollTop = (box.scrollTop + y - HEAD.height) * ratio - y + HEAD.height;
+}
+
+/** What part of a box is in view, px. */
+function useView(box: React.RefObject<HTMLDivElement | null>) {
+  const [view, setView] = useState({ top: 0, left: 0, width: 1180, height: 700 });
+  useLayoutEffect(() => {
+    const element = box.current!;
+    const look = () =>
+      setView({
+        top: element.scrollTop,
+        left: element.scrollLeft,
+        width: element.clientWidth,
+        height: element.clientHeight,
+      });
+    look();
+    const watcher = new ResizeObserver(look);
+    watcher.observe(element);
+    element.addEventListener('scroll', look, { passive: true });
+    return () => {
+      watcher.disconnect();
+      element.removeEventListener('scroll', look);
+    };
+  }, [box]);
+  return view;
+}
+
+/** Zooms by Ctrl and wheel or by two fingers, keeping what lies under them where it is. */
+function useZoomGestures(
+  box: React.RefObject<HTMLDivElement | null>,
+  zoom: number,
+  onZoom: (zoom: number) => void,
+) {
+  const now = useRef({ zoom, onZoom, focus: null as { x: number; y: number } | null });
+  // The place under the fingers is kept after the new zoom is drawn.
+  useLayoutEffect(() => {
+    const before = now.current;
+    const element = box.current!;
+    if (before.zoom !== zoom) {
+      keepPlace(element, zoom / before.zoom, before.focus);
+    }
+    now.current = { zoom, onZoom, focus: null };
+  }, [zoom, onZoom, box]);
+  useEffect(() => {
+    const element = box.current!;
+    const go = (by: 1 | -1, x: number, y: number) => {
+      const frame = element.getBoundingClientRect();
+      now.current.focus = { x: x - frame.left, y: y - frame.top };
+      now.current.onZoom(stepped(now.current.zoom, by));
+    };
+    const onWheel = (event: WheelEvent) => {
+      if (!event.ctrlKey) return;
+      event.preventDefault();
+      go(event.deltaY < 0 ? 1 : -1, event.clientX, event.clientY);
+    };
+    let apart = 0;
+    const spread = ([one, two]: TouchList | readonly Touch[]) =>
+      Math.hypot(one!.clientX - two!.clientX, one!.clientY - two!.clientY);
+    const onTouch = (event: TouchEvent) => {
+      if (event.touches.length !== 2) return void (apart = 0);
+      event.preventDefault();
+      const [one, two] = [event.touches[0]!, event.touches[1]!];
+      const wide = spread([one, two]);
+      if (apart === 0) return void (apart = wide);
+      if (wide > apart * 1.3 || wide < apart / 1.3) {
+        go(wide > apart ? 1 : -1, (one.clientX + two.clientX) / 2, (one.clientY + two.clientY) / 2);
+        apart = wide;
+      }
+    };
+    element.addEventListener('wheel', onWheel, { passive: false });
+    element.addEventListener('touchmove', onTouch, { passive: false });
+    return () => {
+      element.removeEventListener('wheel', onWheel);
+      element.removeEventListener('touchmove', onTouch);
+    };
+  }, [box]);
+}

@@ -1,0 +1,40 @@
+import type { Db } from '@/records/db';
+import { listGlazes } from '@/records/glazes';
+import { wallChoices, wallEntries } from '@/records/wall';
+import { chooseWall } from './choose';
+
+/** Everything a wall is drawn from, as its address asks for it. */
+export async function wallOf(base: Db, params: unknown) {
+  const [choices, glazes] = await Promise.all([wallChoices(base), listGlazes(base)]);
+  const choice = chooseWall(params, choices);
+  const here = choices.filter((one) => one.cone === choice.cone && one.atmosphere === choice.atmosphere);
+  const settings = [
+    ...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values(),
+  ];
+  const entries = await wallEntries(base, choice);
+  const tried = new Set(entries.flatMap((entry) => [entry.baseId, entry.topId]));
+  return {
+    choice,
+    settings,
+    entries,
+    grounds: here.map(({ groundId, ground }) => ({ id: groundId, name: ground })),
+    /** Glazes with anything on this wall, in the studio's own order. */
+    glazes: glazes.filter(({ id }) => tried.has(id)).map(({ id, name, colour }) => ({ id, name, colour })),
+    /** All glazes that a third layer may be. */
+    thirds: glazes.filter(({ kind }) => kind === 'glaze').map(({ id, name }) => ({ id, name })),
+  };
+}
+
+export type Wall = Awaited<ReturnType<typeof wallOf>>;
+
+/** A wall in words: "Cone 6 oxidation, Buffer White and Cutting Red". */
+export function wallWords({ choice, grounds, thirds }: Wall): string {
+  const names = choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '?');
+  const third = thirds.find(({ id }) => id === choice.third);
+  return `Cone ${choice.cone} ${choice.atmosphere}, ${names.join(' and ')}${third ? `, ${third.name} over both` : ''}`;
+}
+
+/** The parameters of an address kept as text. */
+export function paramsOf(search: string): Record<string, string> {
+  return Object.fromEntries(new URLSearchParams(search));
+}
