@@ -87,6 +87,7 @@ async function layOut(base: Db): Promise<Field> {
       .join('headword as h', 'h.id', 'e.headword_id')
       .join('ground as g', 'g.id', 'e.ground_id')
       .where('e.proofs', '>', 0)
+      .where('h.depth', '>', 0)
       .orderBy('e.id')
       .select('e.*', 'h.text', 'h.layers', 'g.name as ground', 'g.body_id'),
     base('zone as z')

@@ -65,6 +65,12 @@ export async function recordPiece(
     // A piece that went into another kiln since stays there.
     await trx('piece').where({ id: said.pieceId, stage: 'fired' }).update({ stage: 'read' });
     if (said.fate) await setFate(trx, memberId, said, said.fate, at);
+    const { firingId, state } = said;
+    await noteChange(trx, memberId, 'reading', said.pieceId, null, {
+      firingId,
+      state,
+      readings: said.readings.map(({ id }) => id),
+    });
     await refreshPiece(trx, said.pieceId, said.firingId);
   });
 }

@@ -71,7 +71,7 @@ function versionsIn(zone: Zone, coats: readonly StoredCoat[]): string[] {
 
 /**
  * Lays the zones of a piece anew for all its firings after its coats were corrected, carries each live
- * reading to the zone that covers its middle, and sums up every entry that was touched.
+ * reading to the zone that covers its middle (one reading a zone, also where zones became one), and sums up every entry that was touched.
  */
 export async function relayZones(trx: Db, pieceId: string): Promise<void> {
   for (const firing of await firingsOf(trx, pieceId)) {
@@ -79,29 +79,48 @@ export async function relayZones(trx: Db, pieceId: string): Promise<void> {
     if (old.length === 0) continue;
     await layZones(trx, pieceId, firing.id);
     const fresh = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
+    const heirs = new Map<string, typeof old>();
     for (const zone of old) {
       const middle = (zone.low + zone.high) / 2;
       const cover = fresh.filter((now) => now.low <= middle && now.high >= middle);
       const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0];
-      await carryReadings(trx, zone.id, heir.id);
+      heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
       if (zone.swatch_hash && !heir.swatch_hash) {
+        heir.swatch_hash = zone.swatch_hash;
         await trx('zone')
           .where({ id: heir.id })
           .update({ swatch_hash: zone.swatch_hash, colour: zone.colour });
       }
     }
+    for (const [heir, zones] of heirs) {
+      // The largest speaks for the whole.
+      const bySize = [...zones].sort((one, two) => two.high - two.low - (one.high - one.low));
+      await carryReadings(
+        trx,
+        bySize.map(({ id }) => id),
+        heir,
+      );
+    }
     await refreshEntries(trx, [...new Set([...old, ...fresh].map((zone) => zone.entry_id as string))]);
   }
 }
 
-/** Ends the live readings of a zone and writes them again for its heir. */
-async function carryReadings(trx: Db, from: string, to: string): Promise<void> {
-  for (const reading of await trx('reading').where({ zone_id: from, ended_at: null })) {
-    await trx('reading').where({ id: reading.id }).update({ ended_at: new Date() });
-    const id = newId();
-    await trx('reading').insert({ ...reading, id, zone_id: to });
-    const defects = await trx('reading_defect').where({ reading_id: reading.id });
-    if (defects.length)
-      await trx('reading_defect').insert(defects.map((row) => ({ ...row, reading_id: id })));
-  }
+/**
+ * Ends the live readings of zones and writes them again for their heir. Where several become one, the first
+ * zone's reading stands for it, with the defects of all.
+ */
+async function carryReadings(trx: Db, from: readonly string[], to: string): Promise<void> {
+  const made = new Map<string, string>();
+  for (const zoneId of from)
+    for (const reading of await trx('reading').where({ zone_id: zoneId, ended_at: null })) {
+      await trx('reading').where({ id: reading.id }).update({ ended_at: new Date() });
+      const id = made.get(reading.stage) ?? newId();
+      if (!made.has(reading.stage)) await trx('reading').insert({ ...reading, id, zone_id: to });
+      made.set(reading.stage, id);
+      for (const row of await trx('reading_defect').where({ reading_id: reading.id }))
+        await trx('reading_defect')
+          .insert({ ...row, reading_id: id })
+          .onConflict(['reading_id', 'defect', 'place'])
+          .merge({ severity: trx.raw('greatest(reading_defect.severity, ?)', [row.severity]) });
+    }
 }

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { LinkButton } from '@/ui/LinkButton';
 import { defectName } from '@/core/evidence';
+import type { AskedFor } from '@/records/asked';
 import type { Firing } from '@/records/firings';
 import type { Kiln } from '@/records/kilns';
 import type { PieceRow } from '@/records/piecePages';
@@ -14,6 +15,7 @@ import { ageWords, dayWords } from '@/ui/dates';
 import { clockWords } from '../firingLog/clock';
 import { isLate } from '../rounds/progress';
 import { Progress } from '../rounds/RoundsView';
+import { Asked } from './Asked';
 import css from './today.module.css';
 
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
@@ -27,7 +29,18 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 };
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
-export function Today({ data, now, name }: { data: TodayData; now: Date; name: string }) {
+export function Today({
+  data,
+  wishes,
+  now,
+  member: { id: memberId, name },
+}: {
+  data: TodayData;
+  /** What was asked for: of everybody for staff, the own for students. */
+  wishes: readonly AskedFor[];
+  now: Date;
+  member: { readonly id: string; readonly name: string };
+}) {
   const { kilns, heat, firings, glazed, refires, unread, rounds, cases, weak, job, lastClosed } = data;
   return (
     <>
@@ -111,6 +124,7 @@ export function Today({ data, now, name }: { data: TodayData; now: Date; name: s
               </li>
             ))}
           </ul>
+          <Asked wishes={wishes} memberId={memberId} />
           <h2 className={css.heading}>Least certain</h2>
           {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
           <ul>

@@ -1,5 +1,7 @@
 import { memberOfPage } from '@/door';
+import { listAsked } from '@/records/asked';
 import { db } from '@/records/db';
+import { mayDo } from '@/records/members';
 import { todayIn } from '@/records/today';
 import { Today } from '@/screens/today/Today';
 
@@ -8,5 +10,9 @@ export const metadata = { title: 'Today' };
 export default async function Page() {
   const member = await memberOfPage();
   const now = new Date();
-  return <Today data={await todayIn(db(), now)} now={now} name={member.name} />;
+  const [data, wishes] = await Promise.all([
+    todayIn(db(), now),
+    listAsked(db(), mayDo(member.role, 'teacher') ? null : member.id),
+  ]);
+  return <Today data={data} wishes={wishes} now={now} member={member} />;
 }

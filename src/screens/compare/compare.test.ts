@@ -1,0 +1,36 @@
+import { explained, type Row } from './zones';
+
+const row = (name: string, done: boolean, ...values: string[]): Row => ({ name, done, values });
+const COLOUR = 'Colour, ΔE00 from the first';
+
+test('one thing done differently explains what came out differently, as far as was written down', () => {
+  const rows = [
+    row('Glazes', true, 'A', 'A'),
+    row('Ground', true, 'Buffer White', 'Cutting Red'),
+    row('Firing', true, 'Number Two 4', 'Number Two 4'),
+    row('Defects', false, 'none', 'pinholing'),
+    row(COLOUR, false, '0.0', '9.1'),
+  ];
+  expect(explained(rows)).toBe(
+    'One thing only was done differently, the ground: as far as was written down it explains what differs (defects, colour).',
+  );
+});
+
+test('another firing is one thing, whatever differs with it', () => {
+  const rows = [
+    row('Firing', true, 'Number Two 4', 'The Stoker 9'),
+    row('Cone', true, '6', '10'),
+    row('Atmosphere', true, 'oxidation', 'reduction'),
+    row('Shelf', true, '1', '3'),
+    row('Surface', false, 'gloss', 'matte'),
+  ];
+  expect(explained(rows)).toContain('One thing only was done differently, the firing');
+  expect(explained([...rows, row('Ground', true, 'a', 'b')])).toContain('cannot be laid to one of them');
+});
+
+test('a colour that is hardly another is none; nothing differing is said', () => {
+  const alike = [row('Ground', true, 'a', 'a'), row(COLOUR, false, '0.0', '2.4')];
+  expect(explained(alike)).toContain('came out alike, and nothing');
+  expect(explained([...alike, row('Surface', false, 'gloss', 'matte')])).toContain('nobody wrote down');
+  expect(explained([row('Ground', true, 'a')])).toBe('');
+});
