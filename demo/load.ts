@@ -6,6 +6,7 @@ import { addMember } from '../src/records/members';
 import { savePieces } from '../src/records/pieces';
 import { saveRecipe } from '../src/records/recipes';
 import { openCases } from './cases';
+import { keepReference } from './reference';
 import { fire } from './fire';
 import { beginLadder, crazeLate, makeLadder } from './ladders';
 import { addPart, saveKiln } from '../src/records/kilns';
@@ -49,6 +50,7 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   await beginLadder(base, studio);
   await crazeLate(base, studio);
   await openCases(base, studio);
+  await keepReference(base, studio);
   await base('job').insert({ name: 'demo loaded', done: 1, total: 1, at: now });
 }
 

@@ -3,7 +3,7 @@ import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@
 import { fromJson, type Db } from './db';
 import { proofCounts } from './entries';
 import { newestVersions } from './glazes';
-import { markOf } from './marks';
+import { keptUntilWrite } from './marks';
 
 /** An entry as it is looked up by its colour. */
 export interface ColouredEntry {
@@ -58,28 +58,8 @@ interface Field {
 /** Zones from which a field is large: laid out anew beside the questions, which the last one answers meanwhile. */
 const LARGE = 50_000;
 
-let last: { mark: string; field: Field } | null = null;
-let underWay: { mark: string; field: Promise<Field> } | null = null;
-
-/** Every counting proof's colour with its entry; kept until something is written. */
-async function colourField(base: Db): Promise<Field> {
-  const mark = await markOf(base);
-  if (last?.mark === mark) return last.field;
-  if (underWay?.mark !== mark) {
-    const mine = { mark, field: layOut(base) };
-    underWay = mine;
-    mine.field.then(
-      (field) => {
-        last = { mark, field };
-        if (underWay === mine) underWay = null;
-      },
-      () => {
-        if (underWay === mine) underWay = null;
-      },
-    );
-  }
-  return last && last.field.index.count > LARGE ? last.field : underWay!.field;
-}
+/** Every counting proof's colour with its entry. */
+const colourField = keptUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
 
 async function layOut(base: Db): Promise<Field> {
   const [rows, zones, glazes, mixed, newest] = await Promise.all([
@@ -161,7 +141,7 @@ export async function entriesLike(
   colour: Lab | null,
   { most = 24, within = 12 } = {},
 ): Promise<Found[]> {
-  const field = await colourField(base);
+  const field = await colourField(base, '');
   const allows = Uint8Array.from(field.entries, (entry) => Number(isWished(entry, wish, field)));
   if (colour)
     return nearestGroups(field.index, colour, { most, within, allows }).map(({ group, difference }) => ({

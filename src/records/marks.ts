@@ -8,3 +8,36 @@ export async function markOf(base: Db): Promise<string> {
   const row = await base('change').first(base.raw('max(id) as last'), base.raw('count(*) as count'));
   return `${row.last} ${row.count}`;
 }
+
+/**
+ * Keeps what is reckoned from the records until something is written: two who ask at a time share one reckoning.
+ *
+ * @param reckon what is kept, by key
+ * @param most keys kept at a time
+ * @param mayLag whether the last value may answer while a newer one is reckoned; never by default
+ */
+export function keptUntilWrite<T>(
+  reckon: (base: Db, key: string) => Promise<T>,
+  most: number,
+  mayLag: (value: T) => boolean = () => false,
+): (base: Db, key: string) => Promise<T> {
+  const kept = new WeakMap<Db, Map<string, { mark: string; value: Promise<T>; before: T | null }>>();
+  return async (base, key) => {
+    const mark = await markOf(base);
+    const own = kept.get(base) ?? new Map();
+    kept.set(base, own);
+    const known = own.get(key);
+    if (known?.mark !== mark) {
+      const one = { mark, value: reckon(base, key), before: known?.before ?? null };
+      own.delete(key);
+      own.set(key, one);
+      for (const old of [...own.keys()].slice(0, -most)) own.delete(old);
+      one.value.then(
+        (value) => (one.before = value),
+        () => own.get(key) === one && own.delete(key),
+      );
+    }
+    const { value, before } = own.get(key)!;
+    return before !== null && mayLag(before) ? before : value;
+  };
+}

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Knex } from 'knex';
 import { noteChange } from './changes';
 import { inTransaction, type Db } from './db';
 import { NotThere } from './faults';
@@ -104,16 +105,19 @@ function shareOf(row: any): Share {
 
 /** Whether a picture is on a wall: a swatch of one of its entries, or a photo of a piece that proves one. */
 export async function isOnWall(base: Db, choice: WallChoice, hash: string): Promise<boolean> {
-  const entries = wallEntriesQuery(base, choice).select('e.id');
-  const zones = base('zone as z').whereNull('z.ended_at').whereIn('z.entry_id', entries);
+  const onIt = (zones: Knex.QueryBuilder) =>
+    zones
+      .whereNull('z.ended_at')
+      .whereIn('z.entry_id', wallEntriesQuery(base, choice).select('e.id'))
+      .first('z.id');
   const row =
-    (await zones.clone().where('z.swatch_hash', hash).first('z.id')) ??
-    (await zones
-      .clone()
-      .join('piece as p', 'p.id', 'z.piece_id')
-      .join('photo as ph', 'ph.id', 'p.photo_id')
-      .where('ph.hash', hash)
-      .first('z.id'));
+    (await onIt(base('zone as z').where('z.swatch_hash', hash))) ??
+    (await onIt(
+      base('photo as ph')
+        .join('zone as z', 'z.piece_id', 'ph.piece_id')
+        .where('ph.hash', hash)
+        .whereNull('ph.ended_at'),
+    ));
   return Boolean(row);
 }
 

@@ -1,5 +1,6 @@
 import type { Atmosphere } from '@/core/coats';
 import { fromJson, type Db } from './db';
+import { keptUntilWrite } from './marks';
 
 /** What one quadrant of a wall cell shows: one entry. */
 export interface WallEntry {
@@ -92,6 +93,12 @@ export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEnt
 
 /** What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first. */
 export async function wallChoices(base: Db) {
+  return keptChoices(base, '');
+}
+
+const keptChoices = keptUntilWrite(readChoices, 1);
+
+async function readChoices(base: Db) {
   const rows = await base('entry as e')
     .join('ground as g', 'g.id', 'e.ground_id')
     .join('headword as h', 'h.id', 'e.headword_id')

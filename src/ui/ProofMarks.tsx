@@ -1,16 +1,17 @@
-const MOST = 12;
-
 /** A tally of twins: one stroke each, a broken stroke for one that disagrees. */
 export function ProofMarks({
   proofs,
   agreeing,
   height = 14,
+  most = 12,
 }: {
   proofs: number;
   agreeing: number;
   height?: number;
+  /** Strokes drawn at most; then the number is said beside them. */
+  most?: number;
 }) {
-  const shown = Math.min(proofs, MOST);
+  const shown = Math.min(proofs, most);
   const differing = proofs - agreeing;
   const broken = differing === 0 ? 0 : Math.max(1, Math.round((differing * shown) / proofs));
   const text =
@@ -28,7 +29,7 @@ export function ProofMarks({
           />
         ))}
       </svg>
-      {proofs > MOST && <span className="figures small">{proofs}</span>}
+      {proofs > most && <span className="figures small">{proofs}</span>}
     </span>
   );
 }

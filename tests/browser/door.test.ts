@@ -67,6 +67,10 @@ test('scripts and styles need a nonce, and the main pages have no accessibility 
       '/rounds/new',
       '/rounds/suggest',
       '/clays',
+      '/find?colour=%2393b09c',
+      '/wall/print',
+      '/wall/links',
+      '/make?piece=SW-0001',
     ]) {
       await page.goto(path);
       await page.waitForLoadState('networkidle');

@@ -1,14 +1,19 @@
 import jsQR from 'jsqr';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-/** What a PDF says: its text, and what every QR code in it decodes to, page by page. */
-export async function readPdf(bytes: Buffer): Promise<{ pages: number; text: string; codes: string[] }> {
+/** What a PDF says: its text, where its links lead, and what every QR code in it decodes to, page by page. */
+export async function readPdf(
+  bytes: Buffer,
+): Promise<{ pages: number; text: string; codes: string[]; links: string[] }> {
   const file = await getDocument({ data: new Uint8Array(bytes) }).promise;
   let text = '';
   const codes: string[] = [];
+  const links: string[] = [];
   for (let n = 1; n <= file.numPages; n++) {
     const page = await file.getPage(n);
     text += (await page.getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    for (const { subtype, dest } of await page.getAnnotations())
+      if (subtype === 'Link' && (await file.getDestination(dest))) links.push(dest);
     const { fnArray, argsArray } = await page.getOperatorList();
     for (const [i, fn] of fnArray.entries()) {
       if (fn !== OPS.paintImageXObject) continue;
@@ -18,7 +23,7 @@ export async function readPdf(bytes: Buffer): Promise<{ pages: number; text: str
   }
   const pages = file.numPages;
   await file.destroy();
-  return { pages, text, codes };
+  return { pages, text, codes, links };
 }
 
 interface Image {

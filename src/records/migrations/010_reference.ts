@@ -12,6 +12,10 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('entry', (t) => {
     t.integer('note_version').notNullable().defaultTo(1);
   });
+  // A visitor's picture is let through by its hash.
+  await knex.schema.alterTable('zone', (t) => {
+    t.index(['swatch_hash']);
+  });
   await knex.schema.createTable('named_wall', (t) => {
     id(t);
     t.string('name', 60).notNullable();
@@ -62,5 +66,6 @@ export async function down(knex: Knex): Promise<void> {
     t.dropForeign('model_id');
     t.dropColumn('model_id');
   });
+  await knex.schema.alterTable('zone', (t) => t.dropIndex(['swatch_hash']));
   await knex.schema.alterTable('glaze', (t) => t.dropColumn('decorative'));
 }

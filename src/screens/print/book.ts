@@ -18,6 +18,8 @@ export interface Set {
   readonly gap?: number;
   /** Left out at the left, pt. */
   readonly indent?: number;
+  /** The headword that a click on it leads to. */
+  readonly goTo?: string;
 }
 
 /** A book while it is set: two columns a page, guide words and thumb tabs put in when a page is full. */
@@ -101,7 +103,7 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
     const height = style(set).heightOfString(words, { width });
     room(gap + height);
     y += y === PAGE.top ? 0 : gap;
-    style(set).text(words, left() + indent, y, { width });
+    style(set).text(words, left() + indent, y, { width, ...(set.goTo && { goTo: set.goTo }) });
     y += height;
   };
   return {
@@ -113,6 +115,7 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
       room(90);
       first ||= words;
       last = words;
+      pdf.addNamedDestination(words, 'XYZ', null, y, null);
       return page;
     },
     text,

@@ -95,6 +95,7 @@ function writeIndex(book: Book, title: string, index: Index['colours'], place: n
   if (index.size === 0) book.text('Nothing yet.', { gap: 8 });
   for (const [words, pages] of [...index].sort(([one], [two]) => one.localeCompare(two))) {
     book.text(words, { font: 'bold', size: 10, gap: 7 });
-    book.text([...pages].map(([headword, page]) => `${headword} ${page}`).join('; '), { size: 9 });
+    for (const [headword, page] of pages)
+      book.text(`${headword}  ${page}`, { size: 9, indent: 8, goTo: headword });
   }
 }

@@ -28,7 +28,12 @@ export async function setHeadword(
     if (sense.teacherNote) book.text(sense.teacherNote, { size: 9, indent: 8, gap: 1 });
   }
   if (headword.reverse)
-    book.text(`Other order: ${headword.reverse.text}`, { size: 9, colour: 'quiet', gap: 2 });
+    book.text(`Other order: ${headword.reverse.text}`, {
+      size: 9,
+      colour: 'quiet',
+      gap: 2,
+      goTo: headword.reverse.text,
+    });
   return page;
 }
 

@@ -43,7 +43,9 @@ export async function posterPdf(wall: Wall, ask: PosterAsk, store: Store): Promi
   const code = await QRCode.toBuffer(ask.address, { margin: 1, width: 600 });
   const draw = (view: View) => drawPoster(pdf, wall, cells, images, code, ask, { wide, high }, view);
   for (const view of viewsOf({ wide, high }, ask)) {
-    pdf.addPage({ size: [view.sheetWide * MM, view.sheetHigh * MM], margin: 0 });
+    // Words may stand beyond the sheet: the poster is larger than it, and no page is begun for them.
+    const margins = { top: 0, left: 0, right: 0, bottom: -1e6 };
+    pdf.addPage({ size: [view.sheetWide * MM, view.sheetHigh * MM], margins });
     pdf.save();
     pdf.rect(view.edge * MM, view.edge * MM, view.wide * MM, view.high * MM).clip();
     pdf.translate((view.edge - view.x) * MM, (view.edge - view.y) * MM);
@@ -128,13 +130,10 @@ function drawPoster(
 ): void {
   const unit = wide / 420;
   const margin = 14 * unit;
-  const head = { left: margin + 30 * unit, top: margin + 52 * unit };
+  const head = { left: margin + 46 * unit, top: margin + 62 * unit };
   const count = Math.max(1, wall.glazes.length);
-  const cell = Math.min(
-    (wide - head.left - margin - 14 * unit) / count,
-    ((high - head.top - margin) / count) * 1.1,
-  );
-  const [cw, ch] = [cell, cell * 0.9];
+  const ch = (high - head.top - margin) / count;
+  const cw = Math.min((wide - head.left - margin - 24 * unit) / count, ch * 1.9);
   pdf.rect(0, 0, wide * MM, high * MM).fill('#FFFFFF');
   pdf
     .fillColor(INK)
@@ -146,17 +145,15 @@ function drawPoster(
     width: (wide - 2 * margin - 34 * unit) * MM,
   });
   pdf.image(code, (wide - margin - 30 * unit) * MM, margin * MM, { width: 30 * unit * MM });
-  const name = Math.min(5.2 * unit, ch * 0.5);
+  const name = Math.min(4.6 * unit, ch * 0.5);
   for (const [i, glaze] of wall.glazes.entries()) {
     pdf
       .font('head')
       .fontSize(name * MM)
       .fillColor(INK);
-    pdf.text(glaze.name, margin * MM, (head.top + i * ch + ch / 2 - name * 0.6) * MM, {
-      width: (head.left - margin - 2 * unit) * MM,
-      align: 'right',
-      lineBreak: false,
-    });
+    const own = pdf.widthOfString(glaze.name);
+    const end = (head.left - 3 * unit) * MM;
+    pdf.text(glaze.name, end - own, (head.top + i * ch + ch / 2 - name * 0.7) * MM, { lineBreak: false });
     pdf.save();
     pdf.translate((head.left + i * cw + cw * 0.45) * MM, (head.top - 2 * unit) * MM).rotate(-45);
     pdf.text(glaze.name, 0, -name * 0.5 * MM, { lineBreak: false });

@@ -27,8 +27,8 @@ export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
       </p>
       <h1>{headword.text}</h1>
       <ol className={css.senses}>
-        {headword.senses.map((sense) => (
-          <SharedSense key={sense.id} sense={sense} names={names} makers={makers} at={at} />
+        {headword.senses.map((sense, i) => (
+          <SharedSense key={sense.id} number={i + 1} sense={sense} names={names} makers={makers} at={at} />
         ))}
       </ol>
       {recipes.map(({ glazeId, name, lines }) => (
@@ -55,10 +55,11 @@ export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
 
 function SharedSense({
   sense,
+  number,
   names,
   makers,
   at,
-}: { sense: Sense } & Pick<Props, 'names' | 'makers' | 'at'>) {
+}: { sense: Sense; number: number } & Pick<Props, 'names' | 'makers' | 'at'>) {
   const words = sense.summary && describe(sense.summary, sense.colour);
   const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
   const maker = best && makers.get(best.pieceId);
@@ -68,8 +69,8 @@ function SharedSense({
         <a href={`${at}/photos/${best.photoHash}`} className={css.photo}>
           <img
             src={`${at}/photos/${best.photoHash}?width=320`}
-            width={240}
-            height={300}
+            width={150}
+            height={188}
             alt={`${best.label}, a proof of this sense; open it at full size`}
           />
         </a>
@@ -77,12 +78,12 @@ function SharedSense({
       <div>
         <p>
           <b>
-            On {sense.ground}, cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+            {number}. On {sense.ground}, cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
           </b>
         </p>
         <p>{words?.look}</p>
         <p>Applied: {stackWords(sense.stack, (id) => names.get(id) ?? '?')}.</p>
-        <p>Moves: {words?.moves}.</p>
+        <p>It {words?.moves}.</p>
         <p>
           Defects:{' '}
           {sense.summary?.defects.length ? (

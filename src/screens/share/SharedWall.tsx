@@ -69,7 +69,7 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
                           <Picture cell={cell} at={at} />
                           {size !== 'small' && (
                             <span className={css.marks}>
-                              <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} />
+                              <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} most={5} />
                             </span>
                           )}
                           {cell.worst?.worstDefect && size !== 'small' && (

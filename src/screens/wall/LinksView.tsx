@@ -36,7 +36,7 @@ const DAY_WORDS: Readonly<Record<number, string>> = {
 
 /** Links for visitors: make one, see which work, end them. */
 export function LinksView({ links, search, words }: Props) {
-  const [name, setName] = useState(words);
+  const [name, setName] = useState('What our glazes do');
   const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
   const [recipes, setRecipes] = useState(false);
   const [names, setNames] = useState(false);
@@ -76,7 +76,12 @@ export function LinksView({ links, search, words }: Props) {
             Whoever has the link sees <Link href={`/wall?${search}`}>{words}</Link> and its entries, and
             nothing else of the studio.
           </p>
-          <WordField label="Title for visitors" value={name} onChange={setName} />
+          <WordField
+            label="Title for visitors"
+            value={name}
+            onChange={setName}
+            fault={faults.find(({ field }) => field === 'share.name')?.message}
+          />
           <TextField
             select
             label="Works for"
@@ -97,7 +102,7 @@ export function LinksView({ links, search, words }: Props) {
             control={<Switch checked={names} onChange={(event) => setNames(event.target.checked)} />}
             label="With the names of who made the pieces"
           />
-          <Faults faults={faults} />
+          <Faults faults={faults.filter(({ field }) => field !== 'share.name')} />
           <Button type="submit" variant="contained" disabled={busy || !name.trim()}>
             {busy ? 'Making the link' : 'Make the link'}
           </Button>

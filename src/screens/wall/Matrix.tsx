@@ -249,7 +249,7 @@ function CellPicture({ cell, zoom, tile }: { cell: Cell; zoom: number; tile: str
         {cell.proofs === 0 ? (
           'older'
         ) : (
-          <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} />
+          <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} most={5} />
         )}
       </span>
       {cell.worst?.worstDefect && (

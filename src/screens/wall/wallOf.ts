@@ -1,7 +1,12 @@
 import type { Db } from '@/records/db';
 import { listGlazes } from '@/records/glazes';
-import { wallChoices, wallEntries } from '@/records/wall';
+import { wallChoices, wallEntries, type WallChoice } from '@/records/wall';
 import { chooseWall } from './choose';
+
+/** Which wall an address asks for. */
+export async function choiceOf(base: Db, params: unknown): Promise<WallChoice> {
+  return chooseWall(params, await wallChoices(base));
+}
 
 /** Everything a wall is drawn from, as its address asks for it. */
 export async function wallOf(base: Db, params: unknown) {

@@ -1,0 +1,179 @@
+import { readdirSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { readPdf } from './readPdf';
+import { choose, signIn } from './steps';
+
+/** Addresses of everything under a folder of routes, with something in place of what varies. */
+function routesIn(folder: string, address = ''): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    if (/^(page|route)\.tsx?$/.test(entry.name)) return [address || '/'];
+    if (!entry.isDirectory() || entry.name.startsWith('[...')) return [];
+    const part = entry.name.startsWith('(')
+      ? ''
+      : `/${entry.name.replace(/^\[.*\]$/, '01M89MWP2QTGJA84S149V40T0Z')}`;
+    return routesIn(`${folder}/${entry.name}`, address + part);
+  });
+}
+
+/** Script that a page loads, kB as it comes over the wire. */
+async function scriptOf(page: Page, address: string): Promise<number> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Network.enable');
+  const scripts = new Set<string>();
+  let bytes = 0;
+  session.on(
+    'Network.responseReceived',
+    ({ requestId, type }) => type === 'Script' && scripts.add(requestId),
+  );
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength;
+  });
+  await page.goto(address);
+  await page.waitForLoadState('load');
+  await page.waitForTimeout(500);
+  await session.detach();
+  return bytes / 1000;
+}
+
+test('a visitor’s link shows its wall and nothing else, and ends for open pages too', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/wall');
+  await page.getByRole('link', { name: 'Share' }).click();
+  await page.getByLabel('Title for visitors').fill('Open day');
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const address = (await page
+    .getByRole('region', { name: 'The new link' })
+    .getByRole('link')
+    .first()
+    .getAttribute('href'))!;
+  await page.goto('/wall/links');
+  await expect(page.getByText(address)).toHaveCount(0);
+
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const visitor = await context.newPage();
+  expect(await scriptOf(visitor, address)).toBeLessThan(200);
+  await expect(visitor.getByRole('heading', { name: 'Open day' })).toBeVisible();
+  await visitor.getByRole('link', { name: /^Limewash over Sleeper:/ }).click();
+  await expect(visitor.getByRole('heading', { name: 'Limewash over Sleeper' })).toBeVisible();
+  await expect(visitor.locator('main')).not.toContainText(/Okafor|Lindqvist|Adeyemi|Whiting/);
+  const off = await visitor.request.get(`${new URL(address).pathname}/photos/${'x'.repeat(43)}`);
+  expect(off.status()).toBe(404);
+  const data = await visitor.request.get(`${new URL(address).pathname}/wall`);
+  const again = await visitor.request.get(`${new URL(address).pathname}/wall`, {
+    headers: { 'if-none-match': data.headers().etag! },
+  });
+  expect([data.status(), again.status()]).toEqual([200, 304]);
+
+  // With the link's own context in hand, no other address gives anything.
+  const open: string[] = [];
+  for (const path of [...routesIn('src/app/(house)/(studio)'), ...routesIn('src/app/api/v1', '/api/v1')]) {
+    const answer = await visitor.request.get(path, { maxRedirects: 0 });
+    const isShut = answer.status() === 401 || (answer.headers().location ?? '').endsWith('/sign-in');
+    if (!isShut) open.push(`${path} ${answer.status()}`);
+  }
+  expect(open).toEqual([]);
+
+  await visitor.goto(address);
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Open day' })
+    .getByRole('button', { name: 'End it' })
+    .click();
+  await expect(visitor.getByRole('heading', { name: 'This link shows nothing' })).toBeVisible();
+  expect((await visitor.request.get(`${new URL(address).pathname}/wall`)).status()).toBe(404);
+  await context.close();
+});
+
+test('a technician prints the poster on sheets, with its code, and the dictionary with its indexes', async ({
+  page,
+}) => {
+  test.slow();
+  await signIn(page);
+  await page.goto('/wall');
+  await page.getByRole('link', { name: 'Print' }).click();
+  await choose(page, 'Size of the poster', 'A3');
+  const href = await page.getByRole('link', { name: 'Make the poster' }).getAttribute('href');
+  const poster = await readPdf(await (await page.request.get(href!)).body());
+  // A3 across on A4 with white edges and overlap: two by two.
+  expect(poster.pages).toBe(4);
+  expect(poster.text).toContain('Limewash');
+  expect(poster.text).toContain('row 2 of 2, column 2 of 2');
+  expect(poster.codes.some((code) => code.endsWith('/wall'))).toBe(true);
+
+  await page.getByRole('button', { name: 'Write the dictionary' }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(
+    page.getByText('Stopped; nothing was kept.').or(page.getByText('Open the dictionary')),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /Write (the dictionary|it anew)/ }).click();
+  const book = page.getByRole('link', { name: 'Open the dictionary' });
+  await expect(book).toBeVisible({ timeout: 90_000 });
+  const { text, pages, links } = await readPdf(
+    await (await page.request.get((await book.getAttribute('href'))!)).body(),
+  );
+  expect(pages).toBeGreaterThan(20);
+  for (const words of ['Limewash over Sleeper', 'Index by colour', 'Index by defect', 'crazed'])
+    expect(text).toContain(words);
+  expect(links).toContain('Limewash over Sleeper');
+  expect(text).not.toContain('Okafor');
+});
+
+test('the wall is turned, flicked and walked; what is not tried goes to a round, or is asked for', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/wall');
+  const grid = page.getByRole('grid', { name: 'Glazes over glazes' });
+  await grid.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('region', { name: 'Chosen cell' })).toContainText('over Sleeper');
+  await page.getByRole('button', { name: 'Larger (+)' }).click();
+  await page.getByRole('button', { name: 'Whole' }).click();
+  await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'false');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByText('Grounds, order, a third glaze, named walls').click();
+  await choose(page, 'In order of', 'name');
+  await expect(grid.getByRole('rowheader').first()).toHaveText('Ash Tip');
+  await page.getByLabel('Name this wall').fill('By name');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('link', { name: 'By name' })).toBeVisible();
+
+  const gaps = grid.getByRole('gridcell', { name: /^Fogman over .*not tried/ });
+  await gaps.nth(0).click();
+  await page.getByRole('button', { name: 'On the list for a round' }).click();
+  await gaps.nth(1).click();
+  await page.getByRole('button', { name: 'On the list for a round' }).click();
+  const words = await page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').textContent();
+  await page.getByRole('button', { name: 'Ask the studio for it' }).click();
+  await expect(page.getByText('Asked for. Today tells you when it is done.')).toBeVisible();
+  await page.getByRole('link', { name: 'Plan the 2 on the list' }).click();
+  await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Asked for' })).toContainText(words!.trim());
+});
+
+test('an entry is made again as bowls, and the new pieces know their model', async ({ page }) => {
+  await signIn(page, 'teacher', 'signal-box-two');
+  await page.goto('/wall');
+  await page.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).dblclick();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Limewash over Sleeper');
+  await page
+    .getByRole('button', { name: /(Write a|Change the) note/ })
+    .first()
+    .click();
+  await page.getByLabel('Teacher’s note').fill('Wait until the sheen is gone.');
+  await page.getByRole('button', { name: 'Save the note' }).click();
+  await expect(page.getByText('Wait until the sheen is gone.').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Make it again' }).first().click();
+  await choose(page, 'Form', 'bowl');
+  await page.getByLabel('Pieces').fill('2');
+  await expect(page.getByRole('table')).toContainText('Limewash, on 2 pieces');
+  await page.getByRole('button', { name: 'Log these 2 pieces' }).click();
+  const made = page.getByRole('status').getByRole('link').first();
+  await made.click();
+  await expect(page.getByRole('heading', { name: /^Made after SW-/ })).toBeVisible();
+});
