@@ -40,7 +40,12 @@ export function told(page: Page): Locator {
 }
 
 /** A photo of a fired tile as a camera would hand it over. */
-export async function photo(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+export async function photo(
+  coats: readonly (readonly [glaze: string, from: number, to: number])[] = [
+    ['Sleeper', 0, 0.66],
+    ['Limewash', 0.34, 1],
+  ],
+): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
   const picture = paint({
     seed: 'browser test',
     form: 'tile',
@@ -48,10 +53,14 @@ export async function photo(): Promise<{ name: string; mimeType: string; buffer:
     widthMm: 60,
     body: BODY_LOOKS['Buffer White']!,
     reduction: false,
-    coats: [
-      { look: GLAZE_LOOKS.Sleeper!, side: 'outside', from: 0, to: 0.66, dips: 1, slip: false },
-      { look: GLAZE_LOOKS.Limewash!, side: 'outside', from: 0.34, to: 1, dips: 1, slip: false },
-    ],
+    coats: coats.map(([glaze, from, to]) => ({
+      look: GLAZE_LOOKS[glaze]!,
+      side: 'outside',
+      from,
+      to,
+      dips: 1,
+      slip: false,
+    })),
     zones: [],
   });
   const raw = { width: picture.width, height: picture.height, channels: 3 as const };

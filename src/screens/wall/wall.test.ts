@@ -1,6 +1,10 @@
 import type { WallEntry } from '@/records/wall';
 import { cellKey, cellsOf } from './cells';
-import { chooseWall } from './choose';
+import { chooseWall, wallSearch } from './choose';
+import { flicked } from './flick';
+import { inOrder, type Order } from './order';
+import { paramsOf } from './wallOf';
+import { fitting, inView, stepped } from './zoom';
 
 const entry = (more: Partial<WallEntry>): WallEntry => ({
   id: 'e',
@@ -84,4 +88,60 @@ test('what the address asks for is shown when the studio has it, and nothing els
 test('an empty studio has an empty wall', () => {
   expect(chooseWall({}, [])).toEqual({ cone: '6', atmosphere: 'oxidation', grounds: [] });
   expect(cellsOf([], []).size).toBe(0);
+});
+
+describe('orders', () => {
+  const glaze = (name: string, colour: string) => ({ id: name, name, colour });
+  const all = [
+    glaze('Red', '#802020'),
+    glaze('White', '#f0f0f0'),
+    glaze('Blue', '#203080'),
+    glaze('Dark red', '#601818'),
+    glaze('Grey', '#808080'),
+  ];
+  const names = (order: Order, entries: readonly WallEntry[] = []) =>
+    inOrder(all, order, entries).map(({ name }) => name);
+
+  test('by name, by colour with greys before hues, and the studio’s own', () => {
+    expect(names('own')).toEqual(all.map(({ name }) => name));
+    expect(names('name')[0]).toBe('Blue');
+    expect(names('colour').slice(0, 2)).toEqual(['White', 'Grey']);
+  });
+
+  test('likeness walks from the lightest to the nearest colour left', () => {
+    const walk = names('likeness');
+    expect(walk[0]).toBe('White');
+    expect(walk[1]).toBe('Grey');
+    expect(Math.abs(walk.indexOf('Red') - walk.indexOf('Dark red'))).toBe(1);
+  });
+
+  test('what came out on this wall goes before the card', () => {
+    const runs = entry({ baseId: 'White', topId: 'White', movement: 'runs', colour: '#401010' });
+    const stays = entry({ baseId: 'Blue', topId: 'Blue', movement: 'stable' });
+    expect(names('movement', [runs, stays]).slice(0, 2)).toEqual(['Blue', 'White']);
+    expect(names('colour', [runs])[0]).toBe('Grey');
+  });
+});
+
+test('a flick shows the other order, coats or grounds at the same place', () => {
+  const [once, twice] = [entry({}), entry({ topTimes: 2 })];
+  const dark = entry({ groundId: 'dark' });
+  const cells = cellsOf([once, twice, dark], ['light', 'dark']);
+  expect([...flicked(cells, 'order').keys()]).toEqual(['B.A']);
+  expect(flicked(cells, 'coats').get('A.B')!.quarters[0]).toEqual({ once: twice, twice: once });
+  expect(flicked(cells, 'grounds').get('A.B')!.quarters[0]).toEqual({ once: dark, twice: null });
+});
+
+test('only what is in view stands in the page, at any zoom', () => {
+  expect(inView(0, 600, 60, 60)).toEqual([0, 10]);
+  expect(inView(1200, 600, 60, 60)).toEqual([19, 30]);
+  expect(inView(0, 600, 60, 3)).toEqual([0, 2]);
+  expect(fitting(60, 900)).toBe(12);
+  expect(fitting(11, 900)).toBe(64);
+  expect([stepped(64, 1), stepped(64, -1), stepped(640, 1), stepped(12, -1)]).toEqual([96, 42, 640, 12]);
+});
+
+test('an address of a wall shows the same wall again', () => {
+  const choice = chooseWall({ cone: '6', left: id('P'), third: id('T') }, CHOICES);
+  expect(chooseWall(paramsOf(wallSearch(choice, 'colour')), CHOICES)).toEqual(choice);
 });

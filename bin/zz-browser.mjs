@@ -1,0 +1,112 @@
+// npm test: sets up what is missing, then types, unit, checks and records tests; closes with "N passed, N failed".
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort, startDatabase } from './lib/database.mjs';
+import { haveDebian, haveModules } from './lib/packages.mjs';
+import { must, run } from './lib/run.mjs';
+import { CannotGoOn, say } from './lib/say.mjs';
+import { haveBuild, serverEnv, startServer, startSimulator, untilReady } from './lib/serve.mjs';
+
+const folder = mkdtempSync(join(tmpdir(), 'jiten-test-'));
+const databases = [];
+let endServer = () => {};
+let endSimulator = () => {};
+let passed = 0;
+let failed = 0;
+
+async function step(name, command, args) {
+  say(name);
+  const { code, output } = await run(command, args, { quiet: true });
+  if (code === 0) return void passed++;
+  failed++;
+  console.log(output.trim().split('\n').slice(-60).join('\n'));
+}
+
+/** A private throw-away database in a folder of its own. */
+async function freshDatabase(name) {
+  mkdirSync(join(folder, name), { recursive: true });
+  const database = await startDatabase(join(folder, name));
+  databases.push(database);
+  return database.url;
+}
+
+async function jest() {
+  const report = join(folder, 'jest.json');
+  const env = { ...process.env, DATABASE_URL: await freshDatabase('records'), NODE_OPTIONS: '' };
+  say('Unit, checks and records tests');
+  const { output } = await run('npx', ['jest', '--json', `--outputFile=${report}`, '--ci'], {
+    quiet: true,
+    env,
+  });
+  if (!existsSync(report)) {
+    failed++;
+    return console.log(output);
+  }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
+  passed += numPassedTests;
+  failed += numFailedTests + numRuntimeErrorTestSuites;
+  if (numFailedTests + numRuntimeErrorTestSuites > 0) console.log(output.slice(0, 20_000));
+}
+
+/** The real interface on the demo's records, sign-in to result, on desk and phone sizes. */
+async function browser() {
+  await haveBuild();
+  const kilnPort = await freePort();
+  const env = {
+    ...serverEnv(join(folder, 'browser'), await freshDatabase('browser')),
+    SIMULATOR_PORT: String(kilnPort),
+  };
+  await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env });
+  await must('The demo', 'npx', ['tsx', 'demo/main.ts', 'load'], { env });
+  const port = await freePort();
+  endSimulator = startSimulator(env, kilnPort, 600);
+  endServer = startServer(env, '127.0.0.1', port);
+  await untilReady(port);
+  say('Browser tests');
+  const report = join(folder, 'browser.json');
+  const { output } = await run('npx', ['playwright', 'test', ...(process.env.FILTER ?? '').split(' ').filter(Boolean)], {
+    quiet: true,
+    env: {
+      ...process.env,
+      JITEN_URL: `http://127.0.0.1:${port}`,
+      JITEN_KILNS: `http://127.0.0.1:${kilnPort}`,
+      JITEN_REPORT: report,
+    },
+  });
+  if (!existsSync(report)) {
+    failed++;
+    return console.log(output);
+  }
+  const { stats, suites, errors } = JSON.parse(readFileSync(report, 'utf8'));
+  passed += stats.expected;
+  failed += stats.unexpected + stats.flaky + errors.length;
+  for (const error of errors) console.log(error.message);
+  for (const suite of suites) showFailures(suite, suite.title);
+}
+
+function showFailures(suite, title) {
+  for (const spec of suite.specs ?? []) {
+    const wrong = spec.tests.flatMap((test) => test.results.flatMap((result) => result.errors ?? []));
+    if (!spec.ok) console.log(`${title}: ${spec.title}\n${wrong.map((error) => error.message).join('\n')}`);
+  }
+  for (const inner of suite.suites ?? []) showFailures(inner, inner.title);
+}
+
+try {
+  await haveDebian('mariadbd', 'chromium');
+  await haveModules();
+  await browser();
+} catch (error) {
+  failed++;
+  console.error(error instanceof CannotGoOn ? error.message : error);
+} finally {
+  endServer();
+  endSimulator();
+  for (const database of databases) await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+console.log(`${passed} passed, ${failed} failed`);
+process.exitCode = failed ? 1 : 0;

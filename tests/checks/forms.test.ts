@@ -1,0 +1,79 @@
+import { areaOfBand, areaOfRevolution, formShape } from '@/core/coats';
+import { makeAgain } from '@/core/rounds';
+
+// Closed formulas for surfaces of revolution, as in I. N. Bronshtein and K. A. Semendyayev, Handbook of
+// Mathematics, "Solids of revolution" (the formulas from memory).
+describe('areas against closed formulas', () => {
+  test('the wall of a cylinder: 2 π r h', () => {
+    expect(areaOfRevolution(() => 40, 100, 0, 1)).toBeCloseTo((2 * Math.PI * 40 * 100) / 100, 6);
+    expect(areaOfRevolution(() => 40, 100, 0.25, 0.75)).toBeCloseTo((2 * Math.PI * 40 * 50) / 100, 6);
+  });
+
+  test('the wall of a cone frustum: π (R + r) s', () => {
+    const slant = Math.hypot(80, 60 - 20);
+    expect(areaOfRevolution((t) => 20 + 40 * t, 80, 0, 1)).toBeCloseTo((Math.PI * 80 * slant) / 100, 6);
+  });
+
+  test('a cap of a sphere: 2 π R h, whatever its place on the sphere', () => {
+    const sphere = (t: number) => Math.sqrt(Math.max(0, 50 ** 2 - (100 * t - 50) ** 2));
+    expect(areaOfRevolution(sphere, 100, 0, 0.3) / ((2 * Math.PI * 50 * 30) / 100)).toBeCloseTo(1, 3);
+    expect(areaOfRevolution(sphere, 100, 0.4, 0.6) / ((2 * Math.PI * 50 * 20) / 100)).toBeCloseTo(1, 4);
+  });
+
+  test('a plate is a disc: its rings add up to π R²', () => {
+    const plate = { form: 'plate', heightMm: 220, widthMm: 220 } as const;
+    const rings = areaOfBand(plate, 'inside', 0, 0.6) + areaOfBand(plate, 'inside', 0.6, 1);
+    expect(rings).toBeCloseTo((Math.PI * 110 ** 2) / 100, 6);
+    expect(areaOfBand(plate, 'inside', 0, 0.5)).toBeCloseTo((Math.PI * 55 ** 2) / 100, 6);
+  });
+
+  test('a tile is its face, and its halves are half of it', () => {
+    const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
+    expect(areaOfBand(tile, 'outside', 0, 1)).toBeCloseTo(60, 9);
+    expect(areaOfBand(tile, 'left', 0, 1) + areaOfBand(tile, 'right', 0, 1)).toBeCloseTo(60, 9);
+  });
+
+  test('bands of a cup add up, and its inside has the floor besides', () => {
+    const cup = { form: 'cup', heightMm: 90, widthMm: 80 } as const;
+    const whole = areaOfBand(cup, 'outside', 0, 1);
+    const parts = areaOfBand(cup, 'outside', 0, 0.4) + areaOfBand(cup, 'outside', 0.4, 1);
+    // The step at its foot falls into one of the steps of the walk.
+    expect(parts / whole).toBeCloseTo(1, 2);
+    const floor = (Math.PI * ((formShape('cup').halfWidth(0) * 80) / 2) ** 2) / 100;
+    expect(areaOfBand(cup, 'inside', 0, 1) - whole).toBeCloseTo(floor, 6);
+  });
+});
+
+// Common practice, no source: bands scale with the height, what is needed grows with the area.
+test('twice the size in every direction takes four times the glaze, its bands at the same shares', () => {
+  const coat = {
+    glaze: 'A',
+    way: 'dipped',
+    times: 1,
+    seconds: 3,
+    side: 'outside',
+    from: 0.5,
+    to: 1,
+  } as const;
+  const small = { form: 'cup', heightMm: 90, widthMm: 80 } as const;
+  const large = { form: 'cup', heightMm: 180, widthMm: 160 } as const;
+  const [one, four] = [small, large].map((size) => makeAgain([coat], small, size, 'stable', 1));
+  expect(four!.grams.A! / one!.grams.A!).toBeCloseTo(4, 6);
+  expect([four!.lines[0]!.fromMm, four!.lines[0]!.toMm]).toEqual([90, 180]);
+  expect(makeAgain([coat], small, small, 'stable', 3).grams.A! / one!.grams.A!).toBeCloseTo(3, 9);
+  // 60 cm² × 0.6 mm × 1.45 g/cm³, from the starting figures.
+  const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
+  expect(makeAgain([{ ...coat, from: 0 }], tile, tile, null, 1).grams.A).toBeCloseTo(5.22, 6);
+});
+
+test('what may go otherwise on the new form is said, and only then', () => {
+  const coat = { glaze: 'A', way: 'dipped', times: 1, seconds: null, side: 'left', from: 0, to: 1 } as const;
+  const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
+  expect(makeAgain([coat], tile, tile, 'stable', 1).cautions).toEqual([]);
+  const vase = makeAgain([coat], tile, { form: 'cup', heightMm: 200, widthMm: 90 }, 'moves', 1);
+  expect(vase.cautions.join(' ')).toMatch(/moves farther.*test tile/);
+  expect(vase.lines[0]!.side).toBe('outside');
+  expect(
+    makeAgain([coat], tile, { form: 'plate', heightMm: 200, widthMm: 200 }, 'runs', 1).cautions.join(' '),
+  ).toMatch(/cookie.*pools/);
+});
