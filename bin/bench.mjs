@@ -1,4 +1,5 @@
-// npm run bench: measures on throw-away databases, the records and the core first, then a phone-like browser.
+// npm run bench [records | reference | phone]: measures on throw-away databases, the records and the core first,
+// then the reference over 200 000 pieces, then a phone-like browser.
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -41,13 +42,31 @@ async function phone(url, data) {
   }
 }
 
+/** The reference over 200 000 pieces of 60 glazes: its records first, then its pages in a slowed browser. */
+async function reference(url, data) {
+  await haveBuild();
+  await measure('tests/load/reference.ts', { ...process.env, DATABASE_URL: url });
+  const large = new URL(url);
+  large.pathname = '/jiten_reference';
+  const env = serverEnv(data, large.href);
+  const port = await freePort();
+  const end = startServer(env, '127.0.0.1', port);
+  try {
+    await untilReady(port);
+    await measure('tests/load/wall.ts', { ...env, JITEN_URL: `http://127.0.0.1:${port}` });
+  } finally {
+    end();
+  }
+}
+
 await haveDebian('mariadbd', 'chromium');
 await haveModules();
 try {
-  if (only !== 'phone')
+  if (!only || only === 'records')
     await withDatabase('records', (url) =>
       measure('tests/load/bench.ts', { ...process.env, DATABASE_URL: url }),
     );
+  if (!only || only === 'reference') await withDatabase('reference', reference);
   if (!only || only === 'phone') await withDatabase('phone', phone);
 } finally {
   rmSync(folder, { recursive: true, force: true });

@@ -67,15 +67,19 @@ async function browser() {
   await untilReady(port);
   say('Browser tests');
   const report = join(folder, 'browser.json');
-  const { output } = await run('npx', ['playwright', 'test', ...(process.env.FILTER ?? '').split(' ').filter(Boolean)], {
-    quiet: true,
-    env: {
-      ...process.env,
-      JITEN_URL: `http://127.0.0.1:${port}`,
-      JITEN_KILNS: `http://127.0.0.1:${kilnPort}`,
-      JITEN_REPORT: report,
+  const { output } = await run(
+    'npx',
+    ['playwright', 'test', ...(process.env.FILTER ?? '').split(' ').filter(Boolean)],
+    {
+      quiet: true,
+      env: {
+        ...process.env,
+        JITEN_URL: `http://127.0.0.1:${port}`,
+        JITEN_KILNS: `http://127.0.0.1:${kilnPort}`,
+        JITEN_REPORT: report,
+      },
     },
-  });
+  );
   if (!existsSync(report)) {
     failed++;
     return console.log(output);

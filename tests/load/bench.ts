@@ -1,6 +1,6 @@
 /**
- * npm run bench: what a save costs from submit to committed, and the wall on 200 000 generated pieces
- * against the bare SQL behind it. Ratios hold within one run; absolute times are this machine's.
+ * npm run bench: what a save costs from submit to committed beside 200 000 generated
+ * pieces, and the core's heavy work. Ratios hold within one run; absolute times are this machine's.
  */
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
@@ -9,86 +9,21 @@ import { naturalExperiments, type DoneZone } from '../../src/core/evidence';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { layOut } from '../../src/core/rounds';
-import { newId, type Db } from '../../src/records/db';
+import { newId } from '../../src/records/db';
 import { firingById } from '../../src/records/firings';
 import { fitTiles } from '../../src/records/fitTiles';
-import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
 import { kilnById } from '../../src/records/kilns';
 import { logOf } from '../../src/records/live';
 import { importLog } from '../../src/records/logs';
-import { saveRecipe } from '../../src/records/recipes';
 import { openingOf } from '../../src/records/openings';
 import { savePieces } from '../../src/records/pieces';
 import { recordPiece } from '../../src/records/readings';
-import { wallChoices, wallEntries, wallQuery } from '../../src/records/wall';
-import { dip, fired, freshStudio, reading, tile, type Studio } from '../records/studio';
+import { dip, fired, reading, tile, type Studio } from '../records/studio';
 import { fillStudio } from './fill';
+import { show, timed } from './timing';
+import { largeStudio } from './large';
 
-async function timed(
-  runs: number,
-  work: (i: number) => Promise<unknown>,
-): Promise<{ median: number; p95: number }> {
-  const times: number[] = [];
-  for (let i = 0; i < runs; i++) {
-    const start = performance.now();
-    await work(i);
-    times.push(performance.now() - start);
-  }
-  times.sort((a, b) => a - b);
-  return { median: times[runs >> 1]!, p95: times[Math.floor(runs * 0.95)]! };
-}
-
-function show(name: string, { median, p95 }: { median: number; p95: number }): void {
-  console.log(
-    `${name.padEnd(56)} median ${median.toFixed(1).padStart(8)} ms   95 % ${p95.toFixed(1).padStart(8)} ms`,
-  );
-}
-
-/** The small studio of the records tests with thirty glazes more. */
-async function studio() {
-  const facts = await freshStudio('bench');
-  for (let i = 0; i < 30; i++) {
-    await saveGlaze(
-      facts.base,
-      facts.member,
-      {
-        id: newId(),
-        name: `Glaze ${i}`,
-        kind: 'glaze',
-        colour: '#777777',
-        surface: null,
-        movement: null,
-        opaque: true,
-        decorative: false,
-        advice: '',
-        caution: '',
-      },
-      null,
-    );
-  }
-  const glazes = (await listGlazes(facts.base))
-    .filter((glaze) => glaze.kind === 'glaze')
-    .map((glaze) => glaze.id);
-  const versions = await newestVersions(facts.base);
-  for (const glazeId of glazes) {
-    const lines = [
-      { material: 'Soda feldspar', amount: 60 },
-      { material: 'Whiting', amount: 40 },
-    ];
-    const follows = versions.get(glazeId)!;
-    await saveRecipe(facts.base, facts.member, {
-      id: newId(),
-      glazeId,
-      follows,
-      wasWritten: false,
-      lines,
-      note: '',
-    });
-  }
-  return { ...facts, mixed: glazes };
-}
-
-async function saves(facts: Awaited<ReturnType<typeof studio>>): Promise<void> {
+async function saves(facts: Awaited<ReturnType<typeof largeStudio>>): Promise<void> {
   const { base, member, mixed } = facts;
   const next = random('bench');
   const any = () => mixed[Math.floor(next() * mixed.length)]!;
@@ -110,18 +45,6 @@ async function saves(facts: Awaited<ReturnType<typeof studio>>): Promise<void> {
     });
   };
   show('read three zones of a piece, submit to committed', await timed(pieces.length, read));
-}
-
-async function wall(base: Db): Promise<void> {
-  const [choice] = await wallChoices(base);
-  const ask = { grounds: [choice!.groundId], cone: choice!.cone, atmosphere: choice!.atmosphere };
-  const sql = wallQuery(base, ask).toQuery();
-  const bare = await timed(60, () => base.raw(sql));
-  const full = await timed(60, () => wallEntries(base, ask));
-  console.log(`${(await wallEntries(base, ask)).length} entries on the wall`);
-  show('the wall through records', full);
-  show('its bare SQL', bare);
-  console.log(`ratio ${(full.median / bare.median).toFixed(2)}`);
 }
 
 /** Natural experiments in 200 000 pieces of two zones each. */
@@ -248,13 +171,12 @@ async function main(): Promise<void> {
   rounds();
   chemistry();
   experiments();
-  const facts = await studio();
+  const facts = await largeStudio('bench', 30);
   await yearOfReadings(facts);
   await saves(facts);
   const start = performance.now();
   await fillStudio(facts, facts.mixed, 200_000);
   console.log(`200 000 pieces generated in ${((performance.now() - start) / 1000).toFixed(0)} s`);
-  await wall(facts.base);
   show('the evidence of fit over all tiles', await timed(10, () => fitTiles(facts.base)));
   await saves(facts);
   await facts.base.destroy();

@@ -1,4 +1,5 @@
 import { random } from '../../demo/random';
+import { hexOf, type Lab } from '../../src/core/colour';
 import { newId } from '../../src/records/db';
 import { dip, fired, tile, type Studio } from '../records/studio';
 
@@ -11,6 +12,10 @@ const ROWS = 2000;
 export async function fillStudio(studio: Studio, glazes: readonly string[], count: number): Promise<void> {
   const { base } = studio;
   const entries = await entriesFor(studio, glazes);
+  const hue = random('colours');
+  const centres = new Map(
+    entries.map((id) => [id, { l: 15 + 75 * hue(), a: 40 * (hue() - 0.5), b: 50 * (hue() - 0.4) }]),
+  );
   const [firing] = await base('firing').orderBy('id', 'desc').limit(1);
   const next = random('fill');
   const [{ last }] = (await base('piece').max('number as last')) as [{ last: number }];
@@ -22,7 +27,9 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
     const zones = pieces.flatMap(({ id }) =>
       [0, 0.5].map((low) => zoneRow(id, firing.id, entries[Math.floor(next() * entries.length)]!, low)),
     );
-    const readings = zones.map((zone) => readingRow(zone, studio.member, next(), at));
+    const readings = zones.map((zone) =>
+      readingRow(zone, studio.member, next(), at, colourNear(centres.get(zone.entry_id)!, next)),
+    );
     await base.transaction(async (trx) => {
       await trx('piece').insert(pieces);
       await trx('firing_piece').insert(
@@ -41,9 +48,28 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
   }
   await base('series').update({ next: last + count + 1 });
   await base.raw(
-    "update entry set proofs = (select count(*) from zone where zone.entry_id = entry.id), agreeing = proofs, summary = '{}'",
+    'update entry set proofs = (select count(*) from zone where zone.entry_id = entry.id), agreeing = proofs, summary = ?',
+    [SUMMARY],
   );
+  for (const [id, centre] of centres)
+    await base('entry')
+      .where({ id })
+      .update({ colour: hexOf(centre) });
+  // Every write is noted; these were not.
+  await base('change').insert({ id: newId(), at, what: 'fill', row_id: entries[0]! });
   await base.raw('analyze table entry, zone, reading, piece');
+}
+
+/** A summing-up of proofs that all agree. */
+const SUMMARY = JSON.stringify({
+  ...{ proofs: 1, agreeing: 1, differing: [], surface: 'gloss', movement: 'stable' },
+  ...{ colour: null, spread: null, defects: [] },
+});
+
+/** A colour as twins scatter. */
+function colourNear({ l, a, b }: Lab, next: () => number): string {
+  const off = () => 4 * (next() - 0.5);
+  return hexOf({ l: l + off(), a: a + off(), b: b + off() });
 }
 
 async function entriesFor(studio: Studio, glazes: readonly string[]): Promise<string[]> {
@@ -85,7 +111,13 @@ function zoneRow(pieceId: string, firingId: string, entryId: string, low: number
   };
 }
 
-function readingRow(zone: ReturnType<typeof zoneRow>, memberId: string, chance: number, at: Date) {
+function readingRow(
+  zone: ReturnType<typeof zoneRow>,
+  memberId: string,
+  chance: number,
+  at: Date,
+  colour: string,
+) {
   return {
     id: newId(),
     zone_id: zone.id,
@@ -94,7 +126,7 @@ function readingRow(zone: ReturnType<typeof zoneRow>, memberId: string, chance: 
     stage: 'after',
     surface: chance < 0.8 ? 'gloss' : 'satin',
     movement: 'stable',
-    colour: '#808080',
+    colour,
     note: '',
     member_id: memberId,
     at,

@@ -1,0 +1,48 @@
+import { newId } from '../../src/records/db';
+import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
+import { saveRecipe } from '../../src/records/recipes';
+import { freshStudio } from '../records/studio';
+
+/** The small studio of the records tests with more glazes. */
+export async function largeStudio(name: string, glazeCount: number) {
+  const facts = await freshStudio(name);
+  for (let i = 0; i < glazeCount; i++) {
+    await saveGlaze(
+      facts.base,
+      facts.member,
+      {
+        id: newId(),
+        name: `Glaze ${i}`,
+        kind: 'glaze',
+        colour: '#777777',
+        surface: null,
+        movement: null,
+        opaque: true,
+        decorative: false,
+        advice: '',
+        caution: '',
+      },
+      null,
+    );
+  }
+  const glazes = (await listGlazes(facts.base))
+    .filter((glaze) => glaze.kind === 'glaze')
+    .map((glaze) => glaze.id);
+  const versions = await newestVersions(facts.base);
+  for (const glazeId of glazes) {
+    const lines = [
+      { material: 'Soda feldspar', amount: 60 },
+      { material: 'Whiting', amount: 40 },
+    ];
+    const follows = versions.get(glazeId)!;
+    await saveRecipe(facts.base, facts.member, {
+      id: newId(),
+      glazeId,
+      follows,
+      wasWritten: false,
+      lines,
+      note: '',
+    });
+  }
+  return { ...facts, mixed: glazes };
+}

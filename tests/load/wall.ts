@@ -1,0 +1,136 @@
+/**
+ * The wall of 60 × 60 glazes in a browser with its processor slowed four times: until it stands, zooming and
+ * panning frame by frame; and the visitors' wall: script over the wire, layout shift. Against a running server.
+ */
+import { chromium, type Page } from '@playwright/test';
+import { connect, newId } from '../../src/records/db';
+import { addShare } from '../../src/records/shares';
+
+const SLOWER = 4;
+const TOKEN = 'B'.repeat(43);
+
+async function slowed(page: Page) {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Network.enable');
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  return session;
+}
+
+/** The longest and the middle frame while something is done, ms. */
+async function frames(page: Page, work: () => Promise<unknown>): Promise<string> {
+  await page.evaluate(() => {
+    const times: number[] = [];
+    let last = performance.now();
+    const look = () => {
+      const now = performance.now();
+      times.push(now - last);
+      last = now;
+      if (!(window as { ended?: boolean }).ended) requestAnimationFrame(look);
+    };
+    Object.assign(window, { ended: false, times });
+    requestAnimationFrame(look);
+  });
+  await work();
+  return page.evaluate(() => {
+    Object.assign(window, { ended: true });
+    const times = [...(window as unknown as { times: number[] }).times].sort((a, b) => a - b);
+    return `${times.length} frames, middle ${times[times.length >> 1]!.toFixed(0)} ms, longest ${times.at(-1)!.toFixed(0)} ms`;
+  });
+}
+
+async function members(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('Sign-in name').fill('ines');
+  await page.getByLabel('Password').fill('a long password');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('/');
+  await slowed(page);
+  const start = performance.now();
+  await page.goto('/wall');
+  await page.getByRole('gridcell').first().waitFor();
+  const cells = await page.getByRole('gridcell').count();
+  console.log(
+    `the wall of 60 × 60 until its cells stand, slowed: ${(performance.now() - start).toFixed(0)} ms, ${cells} cells in the page`,
+  );
+  await page.waitForTimeout(1500);
+  console.log(`at rest: ${await frames(page, () => page.waitForTimeout(1000))}`);
+  const larger = page.getByRole('button', { name: 'Larger (+)' });
+  console.log(
+    `zooming from the whole matrix in: ${await frames(page, async () => {
+      for (let i = 0; i < 6; i++) await larger.click();
+    })}`,
+  );
+  const box = (await page.getByRole('grid').boundingBox())!;
+  await page.mouse.move(Math.max(300, box.x + 300), 500);
+  console.log(
+    `panning: ${await frames(page, async () => {
+      for (let i = 0; i < 30; i++) {
+        await page.mouse.wheel(40, 60);
+        await page.waitForTimeout(30);
+      }
+    })}`,
+  );
+  await page.getByRole('button', { name: 'Whole' }).click();
+  await page.waitForTimeout(500);
+  const walk = await page.evaluate(async () => {
+    const longest = { ms: 0 };
+    (document.querySelector('[role=gridcell][tabindex="0"]') as HTMLElement).focus();
+    for (let i = 0; i < 12; i++) {
+      const start = performance.now();
+      document.activeElement!.dispatchEvent(
+        new KeyboardEvent('keydown', { key: i % 2 ? 'ArrowDown' : 'ArrowRight', bubbles: true }),
+      );
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+      longest.ms = Math.max(longest.ms, performance.now() - start);
+    }
+    return longest.ms;
+  });
+  console.log(`a key to the next frame on the whole matrix, longest of 12: ${walk.toFixed(0)} ms`);
+}
+
+async function visitors(page: Page): Promise<void> {
+  const session = await slowed(page);
+  const scripts = new Set<string>();
+  let bytes = 0;
+  session.on(
+    'Network.responseReceived',
+    ({ requestId, type }) => type === 'Script' && scripts.add(requestId),
+  );
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength;
+  });
+  await page.addInitScript(() => {
+    Object.assign(window, { shift: 0 });
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries())
+        (window as unknown as { shift: number }).shift += (entry as unknown as { value: number }).value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  const start = performance.now();
+  await page.goto(`/share/${TOKEN}`);
+  await page.getByRole('cell').first().waitFor();
+  console.log(
+    `the visitors' wall of 60 × 60 until it stands, slowed: ${(performance.now() - start).toFixed(0)} ms`,
+  );
+  await page.waitForTimeout(2500);
+  const shift = await page.evaluate(() => (window as unknown as { shift: number }).shift);
+  console.log(`its script over the wire: ${(bytes / 1000).toFixed(0)} kB; layout shift ${shift.toFixed(3)}`);
+}
+
+const base = connect(process.env.DATABASE_URL!);
+const { id } = await base('member').first('id');
+const share = { id: newId(), name: 'Bench', search: '', recipes: false, names: false };
+await addShare(base, id, share, TOKEN, 1);
+await base.destroy();
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+const baseURL = process.env.JITEN_URL!;
+await members(
+  await (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })).newPage(),
+);
+await visitors(
+  await (await browser.newContext({ baseURL, viewport: { width: 390, height: 844 } })).newPage(),
+);
+await browser.close();
