@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { readPdf } from './readPdf';
+import { countScript } from './scripts';
 import { choose, signIn } from './steps';
 
 /** Addresses of everything under a folder of routes, with something in place of what varies. */
@@ -18,21 +19,12 @@ function routesIn(folder: string, address = ''): string[] {
 /** Script that a page loads, kB as it comes over the wire. */
 async function scriptOf(page: Page, address: string): Promise<number> {
   const session = await page.context().newCDPSession(page);
-  await session.send('Network.enable');
-  const scripts = new Set<string>();
-  let bytes = 0;
-  session.on(
-    'Network.responseReceived',
-    ({ requestId, type }) => type === 'Script' && scripts.add(requestId),
-  );
-  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    if (scripts.has(requestId)) bytes += encodedDataLength;
-  });
+  const kilobytes = await countScript(session);
   await page.goto(address);
   await page.waitForLoadState('load');
   await page.waitForTimeout(500);
   await session.detach();
-  return bytes / 1000;
+  return kilobytes();
 }
 
 test('a visitor’s link shows its wall and nothing else, and ends for open pages too', async ({

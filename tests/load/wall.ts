@@ -5,13 +5,13 @@
 import { chromium, type Page } from '@playwright/test';
 import { connect, newId } from '../../src/records/db';
 import { addShare } from '../../src/records/shares';
+import { countScript } from '../browser/scripts';
 
 const SLOWER = 4;
 const TOKEN = 'B'.repeat(43);
 
 async function slowed(page: Page) {
   const session = await page.context().newCDPSession(page);
-  await session.send('Network.enable');
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   return session;
 }
@@ -90,15 +90,7 @@ async function members(page: Page): Promise<void> {
 
 async function visitors(page: Page): Promise<void> {
   const session = await slowed(page);
-  const scripts = new Set<string>();
-  let bytes = 0;
-  session.on(
-    'Network.responseReceived',
-    ({ requestId, type }) => type === 'Script' && scripts.add(requestId),
-  );
-  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    if (scripts.has(requestId)) bytes += encodedDataLength;
-  });
+  const kilobytes = await countScript(session);
   await page.addInitScript(() => {
     Object.assign(window, { shift: 0 });
     new PerformanceObserver((list) => {
@@ -114,7 +106,7 @@ async function visitors(page: Page): Promise<void> {
   );
   await page.waitForTimeout(2500);
   const shift = await page.evaluate(() => (window as unknown as { shift: number }).shift);
-  console.log(`its script over the wire: ${(bytes / 1000).toFixed(0)} kB; layout shift ${shift.toFixed(3)}`);
+  console.log(`its script over the wire: ${kilobytes().toFixed(0)} kB; layout shift ${shift.toFixed(3)}`);
 }
 
 const base = connect(process.env.DATABASE_URL!);
