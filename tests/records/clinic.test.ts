@@ -1,5 +1,6 @@
 import { pieceCase, doneZones, piecesWith } from '@/records/clinic';
 import { naturalExperiments } from '@/core/evidence';
+import { studioRecord } from '@/records/natural';
 import { rank } from '@/core/clinic';
 import { addTry, caseById, changeCase, listCases, openCase, stacksOfOpenCases } from '@/records/cases';
 import { newId } from '@/records/db';
@@ -33,7 +34,10 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
     );
     await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
   }
-  const [first] = naturalExperiments(await doneZones(base, 'pitting'));
+  const record = await studioRecord(base, 'pitting');
+  const [first] = record.experiments;
+  expect(record.experiments).toEqual(naturalExperiments(await doneZones(base, 'pitting')));
+  expect(await studioRecord(base, 'pitting')).toBe(record);
   expect(first).toMatchObject({
     factor: 'coats',
     about: 'Sleeper',

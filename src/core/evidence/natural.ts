@@ -78,16 +78,32 @@ const BESIDE = [
  * @param least matched pieces that a contrast must have to be looked at
  */
 export function naturalExperiments(zones: readonly DoneZone[], least = 4): NaturalExperiment[] {
+  const steps = experimentsInSteps(zones, least);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
+/** The same in short steps, for who has other work to do in between. */
+export function* experimentsInSteps(zones: readonly DoneZone[], least = 4): Steps<NaturalExperiment[]> {
   const studio: Studio = {
     column: columnsOf(zones),
     hasDefect: Uint8Array.from(zones, (zone) => Number(zone.hasDefect)),
   };
-  const found = FACTORS.flatMap((factor) => experimentsOn(factor, studio, least));
+  const found: NaturalExperiment[] = [];
+  for (const factor of FACTORS) found.push(...(yield* experimentsOn(factor, studio, least)));
   const q = benjaminiHochberg(found.map(({ p }) => p));
   return found
     .map((one, i) => ({ ...one, q: q[i]! }))
     .sort((a, b) => a.p - b.p || a.about.localeCompare(b.about));
 }
+
+/** Work that stops after every step and gives its result at the end. */
+export type Steps<T> = Generator<void, T, void>;
+
+/** Matched sets, or pairs of levels, of one step. */
+const OF_A_STEP = 200;
 
 /** Everything that was read, by columns. */
 interface Studio {
@@ -105,7 +121,7 @@ interface Cell {
 }
 
 /** Calls back with the cells of each set of zones that are the same but for the factor; two or more. */
-function eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cell[]) => void): void {
+function* eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cell[]) => void): Steps<void> {
   const { same, level } = SPLITS[factor];
   const [levels, alike] = [studio.column(level), joined(same.map(studio.column))];
   const { rows, starts } = gathered(joined([alike, levels]));
@@ -114,6 +130,7 @@ function eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cell
   for (let cell = 0; cell < count; cell++) setOf[cell] = alike.ids[rows[starts[cell]!]!]!;
   const sets = gathered({ ids: setOf, count: alike.count });
   for (let set = 0; set < alike.count; set++) {
+    if (set % OF_A_STEP === 0) yield;
     if (sets.starts[set + 1]! - sets.starts[set]! < 2) continue;
     const cells: Cell[] = [];
     for (let at = sets.starts[set]!; at < sets.starts[set + 1]!; at++) {
@@ -135,18 +152,24 @@ interface Pair {
   readonly apart: boolean[];
 }
 
-function experimentsOn(factor: Factor, studio: Studio, least: number): NaturalExperiment[] {
-  const pairs = factor === 'firing' ? eachAgainstRest(studio) : everyPair(factor, studio);
-  return pairs.flatMap((pair) => judged(factor, pair, least) ?? []);
+function* experimentsOn(factor: Factor, studio: Studio, least: number): Steps<NaturalExperiment[]> {
+  const pairs = yield* factor === 'firing' ? eachAgainstRest(studio) : everyPair(factor, studio);
+  const found: NaturalExperiment[] = [];
+  for (const [i, pair] of pairs.entries()) {
+    if (i % OF_A_STEP === 0) yield;
+    const one = judged(factor, pair, least);
+    if (one) found.push(one);
+  }
+  return found;
 }
 
-function everyPair(factor: Factor, studio: Studio): Pair[] {
+function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
   const level = studio.column(SPLITS[factor].level);
   const [about, aboutWords] = subjectOf(factor, studio);
   const firing = studio.column('firing').ids;
   const beside = BESIDE.map(([, name]) => studio.column(name).ids);
   const pairs = new Map<number, Pair>();
-  eachMatched(factor, studio, (cells) => {
+  yield* eachMatched(factor, studio, (cells) => {
     const sorted = [...cells].sort((a, b) => (level.words[a.level]! < level.words[b.level]! ? -1 : 1));
     for (let i = 0; i < sorted.length; i++)
       for (let k = i + 1; k < sorted.length; k++) {
@@ -181,11 +204,11 @@ function subjectOf(factor: Factor, { column }: Studio): readonly [Column, (row: 
 }
 
 /** Each level against all others of its sets: firings are many, and each is asked about by itself. */
-function eachAgainstRest(studio: Studio): Pair[] {
+function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
   const firing = studio.column('firing');
   const [about, aboutWords] = subjectOf('firing', studio);
   const pairs = new Map<number, Pair>();
-  eachMatched('firing', studio, (cells) => {
+  yield* eachMatched('firing', studio, (cells) => {
     let [bad, sound] = [0, 0];
     for (const { counts } of cells) {
       bad += counts[0];

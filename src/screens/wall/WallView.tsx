@@ -14,7 +14,7 @@ import { inOrder, ORDERS, type Order } from './order';
 import { WallTools } from './WallTools';
 import css from './wall.module.css';
 import type { Wall } from './wallOf';
-import { fitting } from './zoom';
+import { fitting, TALL } from './zoom';
 
 interface Props {
   readonly wall: Wall;
@@ -73,9 +73,9 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
     void (cell?.headwordId && router.push(`/entry/${cell.headwordId}`));
   useHotkeys('f', () => flick.turn());
   // A large wall begins whole.
-  const whole = (usual: number) => setZoom(fitting(glazes.length, stand.current!.clientWidth - 140, usual));
+  const whole = (usual: number) => setZoom(fitting(glazes.length, roomFor(stand.current!), usual));
   useEffect(() => {
-    if (glazes.length > 16) setZoom(fitting(glazes.length, stand.current!.clientWidth - 140));
+    if (glazes.length > 16) setZoom(fitting(glazes.length, roomFor(stand.current!)));
   }, [glazes.length]);
   // A wall that opens at a cell is walked from there by keys at once.
   useEffect(() => {
@@ -140,6 +140,12 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       </div>
     </>
   );
+}
+
+/** Room for the columns of a whole matrix, px: its heads left out, and no wider than its rows may be high. */
+function roomFor(stand: HTMLElement): number {
+  const high = window.innerHeight - stand.getBoundingClientRect().top - window.scrollY - 170;
+  return Math.min(stand.clientWidth - 150, Math.max(240, high) / TALL);
 }
 
 function placeOf(key: string | null, glazes: readonly { readonly id: string }[]): readonly [number, number] {
