@@ -48,8 +48,8 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
   }
   await base('series').update({ next: last + count + 1 });
   await base.raw(
-    'update entry set proofs = (select count(*) from zone where zone.entry_id = entry.id), agreeing = proofs, summary = ?',
-    [SUMMARY],
+    'update entry set proofs = (select count(*) from zone where zone.entry_id = entry.id), agreeing = proofs, first_at = ?, summary = ?',
+    [at, SUMMARY],
   );
   for (const [id, centre] of centres)
     await base('entry')
