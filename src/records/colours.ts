@@ -90,10 +90,18 @@ async function layOut(base: Db): Promise<Field> {
   const current = new Set(newest.values());
   const labs = new Map<string, Lab>();
   const lab = (hex: string) => labs.get(hex) ?? labs.set(hex, labOf(hex)).get(hex)!;
+  // Many zones, few kinds of them: each kind is judged once.
+  const counting = new Map<string, boolean>();
+  const counts = (zone: (typeof zones)[number]) => {
+    const kind = `${zone.versions} ${zone.cone} ${zone.achieved_cone}`;
+    const known = counting.get(kind) ?? proofCounts(zone, current);
+    counting.set(kind, known);
+    return known;
+  };
   const colours = zones.flatMap((zone) => {
     const hex = zone.colour ?? zone.measured;
     const group = placeOf.get(zone.entry_id);
-    return hex && group !== undefined && proofCounts(zone, current) ? [{ ...lab(hex), group }] : [];
+    return hex && group !== undefined && counts(zone) ? [{ ...lab(hex), group }] : [];
   });
   const idsOf = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
   return { entries, index: colourIndex(colours), decorative: idsOf(glazes), mixed: idsOf(mixed) };

@@ -1,6 +1,6 @@
 import { deltaE00, type Lab } from './lab';
 
-/** Colours laid out for {@link nearestGroups}: sorted by lightness. */
+/** Colours laid out for {@link nearestGroups}: those in one box of Lab lie together. */
 export interface ColourIndex {
   readonly count: number;
   readonly l: Float32Array;
@@ -8,6 +8,16 @@ export interface ColourIndex {
   readonly b: Float32Array;
   /** The group that each belongs to, in the same order. */
   readonly group: Int32Array;
+  readonly boxes: readonly Box[];
+}
+
+/** The colours from `start` to before `end`, and what they lie between. */
+interface Box {
+  readonly start: number;
+  readonly end: number;
+  readonly low: Lab;
+  readonly high: Lab;
+  readonly mostChroma: number;
 }
 
 /** A group by its nearest colour. */
@@ -17,27 +27,60 @@ export interface Near {
   readonly difference: number;
 }
 
+/** Edge of a box in Lab. */
+const EDGE = 5;
+/** Boxes along an axis; beyond, colours fall into the last. */
+const SIDE = 52;
+
 /**
  * Lays colours out to be searched.
  *
  * @param colours each with the number of the group it belongs to, from 0
  */
 export function colourIndex(colours: readonly (Lab & { readonly group: number })[]): ColourIndex {
-  const sorted = [...colours].sort((one, two) => one.l - two.l);
-  return {
-    count: sorted.length,
-    l: Float32Array.from(sorted, ({ l }) => l),
-    a: Float32Array.from(sorted, ({ a }) => a),
-    b: Float32Array.from(sorted, ({ b }) => b),
-    group: Int32Array.from(sorted, ({ group }) => group),
+  const place = (value: number) => Math.min(SIDE - 1, Math.max(0, Math.floor(value / EDGE)));
+  const boxOf = ({ l, a, b }: Lab) => (place(l) * SIDE + place(a + 128)) * SIDE + place(b + 128);
+  const starts = new Int32Array(SIDE ** 3 + 1);
+  const own = Int32Array.from(colours, boxOf);
+  for (const box of own) starts[box + 1]!++;
+  for (let i = 0; i < SIDE ** 3; i++) starts[i + 1]! += starts[i]!;
+  const next = starts.slice();
+  const count = colours.length;
+  const index = {
+    count,
+    l: new Float32Array(count),
+    a: new Float32Array(count),
+    b: new Float32Array(count),
+    group: new Int32Array(count),
   };
+  for (const [i, { l, a, b, group }] of colours.entries()) {
+    const at = next[own[i]!]!++;
+    index.l[at] = l;
+    index.a[at] = a;
+    index.b[at] = b;
+    index.group[at] = group;
+  }
+  const boxes: Box[] = [];
+  for (let box = 0; box < SIDE ** 3; box++)
+    if (starts[box + 1]! > starts[box]!) boxes.push(boxAround(index, starts[box]!, starts[box + 1]!));
+  return { ...index, boxes };
+}
+
+function boxAround(index: Omit<ColourIndex, 'boxes'>, start: number, end: number): Box {
+  const span = (of: Float32Array) => {
+    const part = of.subarray(start, end);
+    return [part.reduce((x, y) => Math.min(x, y)), part.reduce((x, y) => Math.max(x, y))] as const;
+  };
+  const [[l, l2], [a, a2], [b, b2]] = [span(index.l), span(index.a), span(index.b)];
+  const mostChroma = Math.hypot(Math.max(-a, a2), Math.max(-b, b2));
+  return { start, end, low: { l, a, b }, high: { l: l2, a: a2, b: b2 }, mostChroma };
 }
 
 /**
  * The groups with a colour nearest to one, nearest first; exact.
  *
- * Walks outwards from the lightness that is asked for. The lightness term alone of CIEDE2000 bounds the whole
- * from below, and grows with the distance, so that the walk ends where no colour can be near enough any more.
+ * Boxes are looked into in the order of how near a colour in them could be at best, until none could be near
+ * enough any more; within a box, a bound without angles spares most of the full differences.
  *
  * @param most groups given at most
  * @param within differences up to this
@@ -54,28 +97,28 @@ export function nearestGroups(
     const group = index.group[at]!;
     if (allows && !allows[group]) return;
     const [l, a, b] = [index.l[at]!, index.a[at]!, index.b[at]!];
-    if (leastDifference(asked.l, asked.a, asked.b, l, a, b) > limit) return;
+    const known = found.get(group) ?? Infinity;
+    if (leastDifference(asked.l, asked.a, asked.b, l, a, b) > Math.min(limit, known)) return;
     const difference = deltaE00(asked, { l, a, b });
-    if (difference > limit || difference >= (found.get(group) ?? Infinity)) return;
+    if (difference > limit || difference >= known) return;
     found.set(group, difference);
     if (found.size > most) found.delete(farthest(found)[0]);
     if (found.size === most) limit = Math.min(limit, farthest(found)[1]);
   };
-  let up = firstFrom(index.l, asked.l);
-  let down = up - 1;
-  let [upwards, downwards] = [true, true];
-  while (upwards || downwards) {
-    upwards &&= up < index.count && lightnessBound(asked.l, index.l[up]!) <= limit;
-    if (upwards) look(up++);
-    downwards &&= down >= 0 && lightnessBound(asked.l, index.l[down]!) <= limit;
-    if (downwards) look(down--);
+  const inReach = index.boxes
+    .map((box) => ({ box, least: leastInBox(asked, box) }))
+    .filter(({ least }) => least <= within)
+    .sort((one, two) => one.least - two.least);
+  for (const { box, least } of inReach) {
+    if (least > limit) break;
+    for (let at = box.start; at < box.end; at++) look(at);
   }
   return [...found]
     .map(([group, difference]) => ({ group, difference }))
     .sort((one, two) => one.difference - two.difference || one.group - two.group);
 }
 
-/** The lightness term of CIEDE2000: |ΔL'| / S_L. */
+/** The lightness term of CIEDE2000: |ΔL'| / S_L; it grows with the distance from one of the two. */
 function lightnessBound(one: number, two: number): number {
   const off = ((one + two) / 2 - 50) ** 2;
   return Math.abs(one - two) / (1 + (0.015 * off) / Math.sqrt(20 + off));
@@ -83,9 +126,17 @@ function lightnessBound(one: number, two: number): number {
 
 const FLOOR = 25 ** 7;
 
+/** The hue weight T of CIEDE2000 at its most. */
+const MOST_T = 1.93;
+
+/** Share of chroma and hue that the rotation leaves at least: |R_T| ≤ 2 sin 60° R_C. */
+function keptAt(chroma: number): number {
+  return 1 - (Math.sqrt(3) / 2) * seventh(chroma);
+}
+
 /**
- * A bound of CIEDE2000 from below that needs no angles: its hue weight T is taken at its most, 1.93, and its
- * rotation as far as it can go, |R_T| ≤ 2 sin 60° R_C, so that no more than that share of chroma and hue cancels.
+ * A bound of CIEDE2000 from below that needs no angles: its hue weight is taken at its most, and its rotation as
+ * far as it can go.
  *
  * Source: the terms as in Sharma, Wu and Dalal, Color Res. Appl. 30 (2005), equations 2 to 22.
  */
@@ -103,9 +154,20 @@ export function leastDifference(
   const [c1, c2] = [Math.sqrt(p1 * p1 + b1 * b1), Math.sqrt(p2 * p2 + b2 * b2)];
   const chroma = (c1 + c2) / 2;
   const hue2 = Math.max(0, 2 * (c1 * c2 - p1 * p2 - b1 * b2));
-  const plane = ((c1 - c2) / (1 + 0.045 * chroma)) ** 2 + hue2 / (1 + 0.015 * 1.93 * chroma) ** 2;
-  const kept = 1 - (Math.sqrt(3) / 2) * seventh(chroma);
-  return Math.sqrt(lightnessBound(l1, l2) ** 2 + kept * plane) - ROUNDING;
+  const plane = ((c1 - c2) / (1 + 0.045 * chroma)) ** 2 + hue2 / (1 + 0.015 * MOST_T * chroma) ** 2;
+  return Math.sqrt(lightnessBound(l1, l2) ** 2 + keptAt(chroma) * plane) - ROUNDING;
+}
+
+/**
+ * How near a colour in a box could be at best: the same bound with each term at its least. S_C is the largest of
+ * the weights of chroma and hue, and a' is never nearer together than a.
+ */
+function leastInBox({ l, a, b }: Lab, { low, high, mostChroma }: Box): number {
+  const nearest = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value));
+  const chroma = (1.5 * (Math.hypot(a, b) + mostChroma)) / 2;
+  const plane = (a - nearest(a, low.a, high.a)) ** 2 + (b - nearest(b, low.b, high.b)) ** 2;
+  const light = lightnessBound(l, nearest(l, low.l, high.l));
+  return Math.sqrt(light ** 2 + (keptAt(chroma) * plane) / (1 + 0.045 * chroma) ** 2) - ROUNDING;
 }
 
 /** √(c⁷ / (c⁷ + 25⁷)) */
@@ -114,22 +176,11 @@ function seventh(chroma: number): number {
   return Math.sqrt(power / (power + FLOOR));
 }
 
-/** What rounding may add to the bound. */
+/** What rounding may add to a bound. */
 const ROUNDING = 1e-9;
 
 function farthest(found: ReadonlyMap<number, number>): readonly [number, number] {
   let most: readonly [number, number] = [-1, -1];
   for (const one of found) if (one[1] > most[1]) most = one;
   return most;
-}
-
-/** The first place in a sorted list that is not less than a value. */
-function firstFrom(sorted: Float32Array, value: number): number {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (sorted[middle]! < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
