@@ -130,7 +130,7 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await page.keyboard.press('f');
   await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('f');
-  await page.getByText('Grounds, order, a third glaze, named walls').click();
+  await page.getByText('Grounds, order, names').click();
   await choose(page, 'In order of', 'name');
   await expect(grid.getByRole('rowheader').first()).toHaveText('Ash Tip');
   await page.getByLabel('Name this wall').fill('By name');

@@ -1,4 +1,5 @@
-import { deltaE00, hexOf, labOf } from '@/core/colour';
+import { ciede2000, deltaE00, hexOf, labOf } from '@/core/colour';
+import { random } from '../../demo/random';
 
 // Sharma, Wu and Dalal, Color Res. Appl. 30 (2005), table 1; figures from memory.
 test.each([
@@ -13,6 +14,22 @@ test.each([
   ];
   expect(deltaE00(one, other)).toBeCloseTo(expected, 4);
   expect(deltaE00(other, one)).toBeCloseTo(expected, 4);
+  expect(ciede2000(l1, a1, b1, l2, a2, b2)).toBeCloseTo(expected, 4);
+});
+
+// Against culori's differenceCiede2000, an independent package, greys and nearly opposite hues among them (at exactly
+// opposite ones the formula itself jumps).
+test('the fast CIEDE2000 for searches is the package’s', () => {
+  const next = random('ciede2000');
+  const some = () => ({ l: 100 * next(), a: 140 * (next() - 0.5), b: 140 * (next() - 0.5) });
+  let worst = 0;
+  for (let i = 0; i < 3000; i++) {
+    const one = some();
+    const other = [some(), { ...one, a: -one.a, b: -0.9 * one.b }, { ...one, a: 0, b: 0 }, one][i % 4]!;
+    const fast = ciede2000(one.l, one.a, one.b, other.l, other.a, other.b);
+    worst = Math.max(worst, Math.abs(fast - deltaE00(one, other)));
+  }
+  expect(worst).toBeLessThan(1e-9);
 });
 
 // IEC 61966-2-1 (sRGB) and CIE 15: white and black of the space; mid grey from memory.

@@ -1,2 +1,3 @@
+export { ciede2000 } from './ciede2000';
 export { deltaE00, hexOf, labOf, type Lab } from './lab';
 export { colourIndex, nearestGroups, type ColourIndex, type Near } from './nearest';

@@ -1,4 +1,5 @@
-import { deltaE00, type Lab } from './lab';
+import { ciede2000, seventh } from './ciede2000';
+import type { Lab } from './lab';
 
 /** Colours laid out for {@link nearestGroups}: those in one box of Lab lie together. */
 export interface ColourIndex {
@@ -99,7 +100,7 @@ export function nearestGroups(
     const [l, a, b] = [index.l[at]!, index.a[at]!, index.b[at]!];
     const known = found.get(group) ?? Infinity;
     if (leastDifference(asked.l, asked.a, asked.b, l, a, b) > Math.min(limit, known)) return;
-    const difference = deltaE00(asked, { l, a, b });
+    const difference = ciede2000(asked.l, asked.a, asked.b, l, a, b);
     if (difference > limit || difference >= known) return;
     found.set(group, difference);
     if (found.size > most) found.delete(farthest(found)[0]);
@@ -124,14 +125,15 @@ function lightnessBound(one: number, two: number): number {
   return Math.abs(one - two) / (1 + (0.015 * off) / Math.sqrt(20 + off));
 }
 
-const FLOOR = 25 ** 7;
-
 /** The hue weight T of CIEDE2000 at its most. */
 const MOST_T = 1.93;
 
-/** Share of chroma and hue that the rotation leaves at least: |R_T| ≤ 2 sin 60° R_C. */
-function keptAt(chroma: number): number {
-  return 1 - (Math.sqrt(3) / 2) * seventh(chroma);
+/**
+ * Share of chroma and hue that the rotation leaves at least: |R_T| ≤ 2 sin 60° R_C. Two colours that are not on the
+ * blue side have a mean hue at least 95° from the 275° that it turns about, where it is nothing.
+ */
+function keptAt(chroma: number, isBlue: boolean): number {
+  return isBlue ? 1 - (Math.sqrt(3) / 2) * seventh(chroma) : 1 - 1e-5;
 }
 
 /**
@@ -155,7 +157,7 @@ export function leastDifference(
   const chroma = (c1 + c2) / 2;
   const hue2 = Math.max(0, 2 * (c1 * c2 - p1 * p2 - b1 * b2));
   const plane = ((c1 - c2) / (1 + 0.045 * chroma)) ** 2 + hue2 / (1 + 0.015 * MOST_T * chroma) ** 2;
-  return Math.sqrt(lightnessBound(l1, l2) ** 2 + keptAt(chroma) * plane) - ROUNDING;
+  return Math.sqrt(lightnessBound(l1, l2) ** 2 + keptAt(chroma, b1 < 0 || b2 < 0) * plane) - ROUNDING;
 }
 
 /**
@@ -167,13 +169,10 @@ function leastInBox({ l, a, b }: Lab, { low, high, mostChroma }: Box): number {
   const chroma = (1.5 * (Math.hypot(a, b) + mostChroma)) / 2;
   const plane = (a - nearest(a, low.a, high.a)) ** 2 + (b - nearest(b, low.b, high.b)) ** 2;
   const light = lightnessBound(l, nearest(l, low.l, high.l));
-  return Math.sqrt(light ** 2 + (keptAt(chroma) * plane) / (1 + 0.045 * chroma) ** 2) - ROUNDING;
-}
-
-/** √(c⁷ / (c⁷ + 25⁷)) */
-function seventh(chroma: number): number {
-  const power = chroma * chroma * chroma * chroma * chroma * chroma * chroma;
-  return Math.sqrt(power / (power + FLOOR));
+  return (
+    Math.sqrt(light ** 2 + (keptAt(chroma, b < 0 || low.b < 0) * plane) / (1 + 0.045 * chroma) ** 2) -
+    ROUNDING
+  );
 }
 
 /** What rounding may add to a bound. */

@@ -4,13 +4,21 @@ import { DefectGlyph } from '@/ui/DefectGlyph';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { shortDay } from '@/ui/dates';
-import { cellKey, cellsOf, type Cell } from '../wall/cells';
+import { cellKey, cellsOf, quartersOf, type Cell } from '../wall/cells';
 import type { Wall } from '../wall/wallOf';
 import css from './share.module.css';
 
 /** Widths of a column, px, by the word in the address. */
 const SIZES = { small: 34, medium: 62, large: 120 } as const;
 export type Size = keyof typeof SIZES;
+
+/** From so many glazes a wall begins small: its colours, without pictures and marks. */
+const MANY = 20;
+
+/** The size a wall begins at. */
+export function usualSize({ glazes }: Wall): Size {
+  return glazes.length > MANY ? 'small' : 'medium';
+}
 
 /** A wall as a visitor sees it: no more script than the page itself needs. */
 export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share; at: string; size: Size }) {
@@ -64,9 +72,9 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
                         <a
                           href={`${at}/entry/${cell.headwordId}`}
                           aria-label={`${name}: ${wordsOf(cell)}`}
-                          title={`${name}: ${wordsOf(cell)}`}
+                          {...(size === 'small' && { style: { background: quartersOf(cell) } })}
                         >
-                          <Picture cell={cell} at={at} />
+                          {size !== 'small' && <Picture cell={cell} at={at} />}
                           {size !== 'small' && (
                             <span className={css.marks}>
                               <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} most={5} />

@@ -1,8 +1,8 @@
 'use client';
-import { memo, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { ProofMarks } from '@/ui/ProofMarks';
-import { cellKey, type Cell } from './cells';
+import { cellKey, quartersOf, type Cell } from './cells';
 import css from './wall.module.css';
 import { useTiles } from './useTiles';
 import { inView, PICTURES_FROM, stepped, TALL, TILES_FROM } from './zoom';
@@ -43,7 +43,8 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
   const [firstRow, lastRow] = inView(view.top, view.height - HEAD.height, high, count);
   const [firstColumn, lastColumn] = inView(view.left, view.width - HEAD.width, zoom, count);
   const rows = range(firstRow, lastRow, at[0]);
-  const columns = range(firstColumn, lastColumn, at[1]);
+  const beyond = at[1] < firstColumn || at[1] > lastColumn ? at[1] : null;
+  const columns = useMemo(() => range(firstColumn, lastColumn, beyond), [firstColumn, lastColumn, beyond]);
   const chosen = glazes[at[0]] && glazes[at[1]] ? cellKey(glazes[at[0]]!.id, glazes[at[1]]!.id) : null;
   const lit = hovered ?? chosen;
   const mirror = lit?.split('.').reverse().join('.') ?? null;
@@ -114,44 +115,84 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
             ))}
         </div>
         {rows.map((r) => (
-          <div
+          <Row
             key={glazes[r]!.id}
-            role="row"
-            aria-rowindex={r + 2}
-            className={css.row}
-            style={{ top: HEAD.height + r * high, height: high }}
-          >
-            <div
-              role="rowheader"
-              className={css.rowHead}
-              style={{ width: HEAD.width, fontSize: high < 18 ? 10 : undefined }}
-            >
-              {glazes[r]!.name}
-            </div>
-            {columns.map((c) => {
-              const key = cellKey(glazes[r]!.id, glazes[c]!.id);
-              const cell = cells.get(key);
-              return (
-                <OneCell
-                  key={key}
-                  place={`${r}.${c}`}
-                  name={r === c ? glazes[r]!.name : `${glazes[c]!.name} over ${glazes[r]!.name}`}
-                  cell={cell}
-                  zoom={zoom}
-                  left={HEAD.width + c * zoom}
-                  chosen={key === chosen}
-                  mirror={key === mirror && mirror !== lit}
-                  picked={picked.has(key)}
-                  tile={tileOf(cell, tiles)}
-                />
-              );
-            })}
-          </div>
+            row={r}
+            glazes={glazes}
+            columns={columns}
+            cells={cells}
+            zoom={zoom}
+            chosen={at[0] === r ? at[1] : -1}
+            mirror={lit && mirror !== lit && mirror?.startsWith(glazes[r]!.id) ? mirror : null}
+            picked={picked}
+            tiles={tiles}
+          />
         ))}
       </div>
     </div>
   );
 }
+
+interface RowProps extends Pick<Props, 'glazes' | 'cells' | 'zoom' | 'picked'> {
+  readonly row: number;
+  readonly columns: readonly number[];
+  /** Column of the chosen cell, −1 when it is in another row. */
+  readonly chosen: number;
+  /** The cell of this row that is the other order of the lit one. */
+  readonly mirror: string | null;
+  readonly tiles: ReadonlyMap<string, string>;
+}
+
+/** One base glaze with all over it; drawn again only when something in it changes. */
+const Row = memo(function Row({
+  row,
+  glazes,
+  columns,
+  cells,
+  zoom,
+  chosen,
+  mirror,
+  picked,
+  tiles,
+}: RowProps) {
+  const high = Math.round(zoom * TALL);
+  const below = glazes[row]!;
+  return (
+    <div
+      role="row"
+      aria-rowindex={row + 2}
+      className={css.row}
+      style={{ top: HEAD.height + row * high, height: high }}
+    >
+      <div
+        role="rowheader"
+        className={css.rowHead}
+        style={{ width: HEAD.width, fontSize: high < 18 ? 10 : undefined }}
+      >
+        {below.name}
+      </div>
+      {columns.map((c) => {
+        const over = glazes[c]!;
+        const key = cellKey(below.id, over.id);
+        const cell = cells.get(key);
+        return (
+          <OneCell
+            key={key}
+            place={`${row}.${c}`}
+            name={row === c ? below.name : `${over.name} over ${below.name}`}
+            cell={cell}
+            zoom={zoom}
+            left={HEAD.width + c * zoom}
+            chosen={c === chosen}
+            mirror={key === mirror}
+            picked={picked.has(key)}
+            tile={tileOf(cell, tiles)}
+          />
+        );
+      })}
+    </div>
+  );
+});
 
 interface CellProps {
   readonly place: string;
@@ -266,17 +307,6 @@ function provedWords({ proofs, agreeing }: Cell): string {
   return proofs === 0 ? 'an older recipe only' : `${agreeing} of ${proofs} agree`;
 }
 
-/** The four quarters as flat colours, for cells too small for pictures. */
-function quartersOf({ quarters }: Cell): string {
-  const half = (i: number, side: string) => {
-    const [top, low] = [quarters[i]?.twice?.colour, quarters[i]?.once?.colour].map(
-      (one) => one ?? 'var(--bare)',
-    );
-    return `linear-gradient(${top} 50%, ${low} 50%) ${side} / ${100 / quarters.length}% 100% no-repeat`;
-  };
-  return quarters.map((_, i) => half(i, i === 0 ? 'left' : 'right')).join(', ');
-}
-
 /** Entries whose tile may be shown for a cell, the plainest first. */
 function idsOf(cell: Cell | undefined): string[] {
   return cell?.quarters.flatMap(({ once, twice }) => [once, twice]).flatMap((entry) => entry?.id ?? []) ?? [];
@@ -286,10 +316,10 @@ function tileOf(cell: Cell | undefined, tiles: ReadonlyMap<string, string>): str
   return idsOf(cell).flatMap((id) => tiles.get(id) ?? [])[0] ?? null;
 }
 
-function range(first: number, last: number, also: number): number[] {
+function range(first: number, last: number, also: number | null): number[] {
   const places = Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => first + i);
-  if (also < first) places.unshift(also);
-  if (also > last) places.push(also);
+  if (also !== null && also < first) places.unshift(also);
+  if (also !== null && also > last) places.push(also);
   return places;
 }
 

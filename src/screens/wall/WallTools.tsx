@@ -110,61 +110,61 @@ export function WallTools({
             ))}
           </TextField>
         </span>
+        <details className={css.more}>
+          <summary>
+            {order === 'own' ? '' : `By ${ORDER_WORDS[order]}. `}
+            {choice.third ? `With ${thirds.find(({ id }) => id === choice.third)?.name} over both. ` : ''}
+            Grounds, order, names
+          </summary>
+          <div className={css.fields}>
+            {(['left', 'right'] as const).map((side, i) => (
+              <TextField
+                key={side}
+                select
+                label={side === 'left' ? 'Left half on' : 'Right half on'}
+                value={choice.grounds[i] ?? ''}
+                onChange={(event) => onGo({ [side]: event.target.value })}
+              >
+                {grounds.map((ground) => (
+                  <MenuItem key={ground.id} value={ground.id}>
+                    {ground.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            ))}
+            <TextField
+              select
+              label="In order of"
+              value={order}
+              onChange={(event) => onOrder(event.target.value as Order)}
+            >
+              {ORDERS.map((one) => (
+                <MenuItem key={one} value={one}>
+                  {ORDER_WORDS[one]}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="A third glaze over both"
+              value={choice.third ?? ''}
+              onChange={(event) => onGo({ third: event.target.value })}
+            >
+              <MenuItem value="">none</MenuItem>
+              {thirds.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <NameWall walls={walls} search={kept} mayName={mayShare} />
+          </div>
+        </details>
         <span className={css.ends}>
           <Link href={`/wall/print?${kept}`}>Print</Link>
           {mayShare && <Link href={`/wall/links?${kept}`}>Share</Link>}
         </span>
       </div>
-      <details className={css.more}>
-        <summary>
-          {order === 'own' ? '' : `By ${ORDER_WORDS[order]}. `}
-          {choice.third ? `With ${thirds.find(({ id }) => id === choice.third)?.name} over both. ` : ''}
-          Grounds, order, a third glaze, named walls
-        </summary>
-        <div className={css.fields}>
-          {(['left', 'right'] as const).map((side, i) => (
-            <TextField
-              key={side}
-              select
-              label={side === 'left' ? 'Left half on' : 'Right half on'}
-              value={choice.grounds[i] ?? ''}
-              onChange={(event) => onGo({ [side]: event.target.value })}
-            >
-              {grounds.map((ground) => (
-                <MenuItem key={ground.id} value={ground.id}>
-                  {ground.name}
-                </MenuItem>
-              ))}
-            </TextField>
-          ))}
-          <TextField
-            select
-            label="In order of"
-            value={order}
-            onChange={(event) => onOrder(event.target.value as Order)}
-          >
-            {ORDERS.map((one) => (
-              <MenuItem key={one} value={one}>
-                {ORDER_WORDS[one]}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            label="A third glaze over both"
-            value={choice.third ?? ''}
-            onChange={(event) => onGo({ third: event.target.value })}
-          >
-            <MenuItem value="">none</MenuItem>
-            {thirds.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <NameWall walls={walls} search={kept} mayName={mayShare} />
-        </div>
-      </details>
     </div>
   );
 }

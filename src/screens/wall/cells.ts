@@ -55,3 +55,14 @@ function cellOf(own: readonly WallEntry[], grounds: readonly string[]): Cell {
     agreeing: most?.agreeing ?? 0,
   };
 }
+
+/** The four quarters as flat colours, as a background, for cells too small for pictures. */
+export function quartersOf({ quarters }: Cell): string {
+  const half = (i: number, side: string) => {
+    const [top, low] = [quarters[i]?.twice?.colour, quarters[i]?.once?.colour].map(
+      (one) => one ?? 'var(--bare)',
+    );
+    return `linear-gradient(${top} 50%, ${low} 50%) ${side} / ${100 / quarters.length}% 100% no-repeat`;
+  };
+  return quarters.map((_, i) => half(i, i === 0 ? 'left' : 'right')).join(', ');
+}

@@ -3,13 +3,16 @@ import { db } from '@/records/db';
 import { newestOnWall } from '@/records/shares';
 import { Kiosk } from '@/screens/share/Kiosk';
 import { Live } from '@/ui/Live';
-import { SharedWall, type Size } from '@/screens/share/SharedWall';
+import { SharedWall, usualSize, type Size } from '@/screens/share/SharedWall';
 import { visit } from '@/screens/share/visit';
 import { paramsOf, wallOf } from '@/screens/wall/wallOf';
 import { z } from 'zod';
 
 const schema = z.object({
-  size: z.enum(['small', 'medium', 'large'] satisfies Size[]).catch('medium'),
+  size: z
+    .enum(['small', 'medium', 'large'] satisfies Size[])
+    .optional()
+    .catch(undefined),
   kiosk: z.literal('1').optional().catch(undefined),
 });
 
@@ -35,7 +38,7 @@ export default async function Page({ params, searchParams }: Props) {
       {kiosk ? (
         <Kiosk entries={await newestOnWall(db(), wall.choice)} at={at} />
       ) : (
-        <SharedWall wall={wall} share={share} at={at} size={size} />
+        <SharedWall wall={wall} share={share} at={at} size={size ?? usualSize(wall)} />
       )}
     </>
   );
