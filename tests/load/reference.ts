@@ -87,17 +87,17 @@ async function main(): Promise<void> {
     `colours of all zones laid out once after a write: ${((performance.now() - first) / 1000).toFixed(1)} s`,
   );
   const next = random('asked');
-  const hex = () =>
-    `#${Math.floor(next() * 0xffffff)
-      .toString(16)
-      .padStart(6, '0')}`;
-  show('search by colour over all zones', await timed(200, () => entriesLike(base, {}, labOf(hex()))));
-  show(
-    'the same with cone, surface, no defects, not running',
-    await timed(200, () =>
-      entriesLike(base, { cone: '6', surface: 'gloss', sound: true, stays: true }, labOf(hex())),
-    ),
-  );
+  const glazeLike = () => ({ l: 15 + 75 * next(), a: 40 * (next() - 0.5), b: 50 * (next() - 0.4) });
+  const any = () =>
+    labOf(
+      `#${Math.floor(next() * 0xffffff)
+        .toString(16)
+        .padStart(6, '0')}`,
+    );
+  const wish = { cone: '6', surface: 'gloss', sound: true, stays: true };
+  show('search by a colour as glazes have', await timed(200, () => entriesLike(base, {}, glazeLike())));
+  show('the same with four wishes', await timed(200, () => entriesLike(base, wish, glazeLike())));
+  show('search by any colour of a screen', await timed(200, () => entriesLike(base, {}, any())));
   await base.destroy();
 }
 
