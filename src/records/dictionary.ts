@@ -257,7 +257,7 @@ export async function headwordsOnPieces(base: Db, pieceIds: readonly string[]): 
   return rows.map(({ id }) => id);
 }
 
-/** What the entries that a piece proves show, by headword. */
+/** What the entries that a piece proves show, by headword; bare clay left out. */
 export async function sensesOf(
   base: Db,
   pieceId: string,
@@ -266,6 +266,7 @@ export async function sensesOf(
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .where('z.piece_id', pieceId)
+    .where('h.depth', '>', 0)
     .whereNull('z.ended_at')
     .distinct('e.id', 'h.text', 'e.summary');
   return rows.map(({ text, summary }) => ({
