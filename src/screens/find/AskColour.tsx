@@ -51,7 +51,12 @@ export function AskColour({
     }
   };
   return (
-    <section className={css.ask} aria-label="The colour" aria-busy={underWay}>
+    <section
+      className={css.ask}
+      aria-label="The colour"
+      aria-busy={underWay}
+      data-chosen={asked.colour ? true : undefined}
+    >
       {url ? (
         <button
           type="button"
@@ -76,7 +81,7 @@ export function AskColour({
       </p>
       <p className={css.row}>
         <PhotoPicker label="Take a photo" camera onPick={([file]) => void take(file!, MIDDLE)} />
-        <PhotoPicker label="Choose a photo" onPick={([file]) => void take(file!, MIDDLE)} />
+        <PhotoPicker label="Choose" onPick={([file]) => void take(file!, MIDDLE)} />
         <label className={css.wheel}>
           <input
             type="color"
