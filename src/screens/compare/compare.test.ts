@@ -28,6 +28,17 @@ test('another firing is one thing, whatever differs with it', () => {
   expect(explained([...rows, row('Ground', true, 'a', 'b')])).toContain('cannot be laid to one of them');
 });
 
+test('other glazes are one thing, with their recipes and seconds', () => {
+  const rows = [
+    row('Glazes', true, 'A once', 'B once'),
+    row('Recipe versions', true, 'a', 'b'),
+    row('Seconds', true, '3 s', '5 s'),
+    row('Movement', false, 'stable', 'runs'),
+  ];
+  expect(explained(rows)).toContain('One thing only was done differently, the glazes');
+  expect(explained(rows.slice(1))).toContain('recipe versions, seconds');
+});
+
 test('a colour that is hardly another is none; nothing differing is said', () => {
   const alike = [row('Ground', true, 'a', 'a'), row(COLOUR, false, '0.0', '2.4')];
   expect(explained(alike)).toContain('came out alike, and nothing');

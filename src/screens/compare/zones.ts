@@ -107,6 +107,12 @@ export function rowsOf(all: readonly Compared[]): Row[] {
   ];
 }
 
+/** What differs with another thing, and is no thing of its own then. */
+const GOES_WITH: Readonly<Record<string, readonly string[]>> = {
+  Firing: ['Cone', 'Cone reached', 'Atmosphere', 'Shelf'],
+  Glazes: ['Recipe versions', 'Seconds'],
+};
+
 /** Colours nearer than this look alike (CIEDE2000). */
 const ALIKE = 3;
 
@@ -117,9 +123,8 @@ const ALIKE = 3;
 export function explained(rows: readonly Row[]): string {
   const isOther = ({ name, values }: Row) =>
     name.startsWith('Colour') ? values.some((value) => Number(value) > ALIKE) : new Set(values).size > 1;
-  const ofFiring = new Set(['Cone', 'Cone reached', 'Atmosphere']);
   const done = rows.filter((row) => row.done && isOther(row)).map(({ name }) => name);
-  const own = done.includes('Firing') ? done.filter((name) => !ofFiring.has(name) && name !== 'Shelf') : done;
+  const own = done.filter((name) => !done.some((other) => GOES_WITH[other]?.includes(name)));
   const out = rows.filter((row) => !row.done && row.name !== 'Fate' && isOther(row));
   const list = (names: readonly string[]) => names.map((name) => name.toLowerCase()).join(', ');
   if (rows[0]!.values.length < 2) return '';
