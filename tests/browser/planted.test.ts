@@ -9,7 +9,7 @@ const PLANTED: readonly (readonly [DefectId, string | null, CauseId])[] = [
   ['pitting', null, 'glaze-gas'],
   ['crawling', 'Chalk Cut', 'raw-shrinkage'],
   ['crazing', 'Viaduct Porcelain', 'expansion-mismatch'],
-  ['crazing', null, 'expansion-mismatch'],
+  ['crazing', 'Fogman', 'expansion-mismatch'],
   ['blistering', 'Fogman over Slate Bank', 'incompatible-layer'],
   ['blistering', 'Slate Bank over Ash Tip', 'incompatible-layer'],
   ['pinholing', 'Cutting Red', 'body-gas'],
