@@ -1,29 +1,13 @@
 import { newId } from '../../src/records/db';
 import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
 import { saveRecipe } from '../../src/records/recipes';
-import { freshStudio } from '../records/studio';
+import { freshStudio, plainGlaze } from '../records/studio';
 
 /** The small studio of the records tests with more glazes. */
 export async function largeStudio(name: string, glazeCount: number) {
   const facts = await freshStudio(name);
   for (let i = 0; i < glazeCount; i++) {
-    await saveGlaze(
-      facts.base,
-      facts.member,
-      {
-        id: newId(),
-        name: `Glaze ${i}`,
-        kind: 'glaze',
-        colour: '#777777',
-        surface: null,
-        movement: null,
-        opaque: true,
-        decorative: false,
-        advice: '',
-        caution: '',
-      },
-      null,
-    );
+    await saveGlaze(facts.base, facts.member, plainGlaze(newId(), `Glaze ${i}`), null);
   }
   const glazes = (await listGlazes(facts.base))
     .filter((glaze) => glaze.kind === 'glaze')

@@ -3,7 +3,7 @@ import type { CoatDraft } from '@/records/coats';
 import { connect, newId, type Db } from '@/records/db';
 import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
 import { saveKiln } from '@/records/kilns';
-import { saveGlaze } from '@/records/glazes';
+import { saveGlaze, type GlazeDraft } from '@/records/glazes';
 import { addMember } from '@/records/members';
 import { migrate } from '@/records/migrate';
 import { openingOf } from '@/records/openings';
@@ -73,26 +73,18 @@ export async function freshStudio(name: string): Promise<Studio> {
   const glazes = { Sleeper: newId(), Limewash: newId(), Whitestrip: newId(), 'Foot wax': newId() };
   for (const [glaze, id] of Object.entries(glazes)) {
     const kind = glaze === 'Whitestrip' ? 'slip' : glaze === 'Foot wax' ? 'resist' : 'glaze';
-    await saveGlaze(
-      base,
-      member,
-      {
-        id,
-        name: glaze,
-        kind,
-        colour: '#333333',
-        surface: null,
-        movement: null,
-        opaque: true,
-        decorative: false,
-        advice: '',
-        caution: '',
-      },
-      null,
-    );
+    await saveGlaze(base, member, plainGlaze(id, glaze, kind), null);
   }
   await saveKiln(base, member, { id: kilnId, ...KILN }, null);
   return { base, member, bodyId, kilnId, glazes };
+}
+
+/** A glaze of which nothing but its name is said. */
+export function plainGlaze(id: string, name: string, kind: GlazeDraft['kind'] = 'glaze'): GlazeDraft {
+  return {
+    ...{ id, name, kind, colour: '#333333', surface: null, movement: null },
+    ...{ opaque: true, decorative: false, advice: '', caution: '' },
+  };
 }
 
 /** One dip of a glaze over a stretch. */

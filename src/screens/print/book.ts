@@ -35,8 +35,6 @@ export interface Book {
     colour: string | null,
     lines: readonly (readonly [string, Set?])[],
   ) => void;
-  /** The page number of what comes next. */
-  readonly page: () => number;
   readonly newPage: () => void;
   readonly finish: () => Promise<void>;
 }
@@ -52,21 +50,15 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
   const left = () => (isRight() ? PAGE.inner : PAGE.outer) + column * (COLUMN + PAGE.gap);
   const close = () => {
     if (page === 0) return;
-    const edge = isRight() ? PAGE.width - PAGE.outer : PAGE.outer;
     if (first) {
-      pdf.font('head').fontSize(11).fillColor(INK);
-      pdf.text(first, isRight() ? PAGE.inner : PAGE.outer, 34, {
-        width: COLUMN,
-        lineBreak: false,
-        ellipsis: true,
-      });
-      const end = edge - (isRight() ? COLUMN : -COLUMN - PAGE.gap);
-      if (last !== first)
-        pdf.text(last, isRight() ? end : end, 34, { width: COLUMN, align: 'right', lineBreak: false });
       const from = isRight() ? PAGE.inner : PAGE.outer;
+      const second = from + COLUMN + PAGE.gap;
+      pdf.font('head').fontSize(11).fillColor(INK);
+      pdf.text(first, from, 34, { width: COLUMN, lineBreak: false, ellipsis: true });
+      if (last !== first) pdf.text(last, second, 34, { width: COLUMN, align: 'right', lineBreak: false });
       pdf
         .moveTo(from, 52)
-        .lineTo(from + 2 * COLUMN + PAGE.gap, 52)
+        .lineTo(second + COLUMN, 52)
         .lineWidth(0.6)
         .stroke(INK);
     }
@@ -84,7 +76,8 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
   const newPage = () => {
     close();
     pdf.addPage();
-    [page, column, y, first] = [page + 1, 0, PAGE.top, ''];
+    // What is under way goes on there, and so is its first headword.
+    [page, column, y, first] = [page + 1, 0, PAGE.top, last];
   };
   const room = (height: number) => {
     if (page === 0) newPage();
@@ -110,10 +103,12 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
     part: (words, place) => {
       newPage();
       tab = { words, place };
+      [first, last] = ['', ''];
     },
     headword: (words) => {
       room(90);
-      first ||= words;
+      const isAtTop = column === 0 && y === PAGE.top;
+      first = isAtTop ? words : first || words;
       last = words;
       pdf.addNamedDestination(words, 'XYZ', null, y, null);
       return page;
@@ -142,7 +137,6 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
       }
       y = top + height + 4;
     },
-    page: () => (page === 0 ? 1 : page),
     newPage,
     finish: async () => {
       close();

@@ -37,10 +37,18 @@ export async function beginPrint(
   ) => Promise<void>,
 ): Promise<void> {
   await mkdir(folder(), { recursive: true });
-  if (await printJob(id)) return;
+  if (!(await isFirst(id))) return;
   await sweep();
-  await say(id, { state: 'running', done: 0, of: 0 });
   void run(id, write);
+}
+
+/** Whether this is the first to begin a print; of two at a time only one is. */
+async function isFirst(id: string): Promise<boolean> {
+  const begun: PrintJob = { state: 'running', done: 0, of: 0 };
+  return writeFile(fileOf(id, 'json'), JSON.stringify(begun), { flag: 'wx' }).then(
+    () => true,
+    () => false,
+  );
 }
 
 async function run(id: string, write: Parameters<typeof beginPrint>[1]): Promise<void> {
@@ -55,11 +63,13 @@ async function run(id: string, write: Parameters<typeof beginPrint>[1]): Promise
     if (await isThere(fileOf(id, 'stop'))) stop.abort();
     await say(id, last);
   };
+  const sink = createWriteStream(half);
   try {
-    await write(createWriteStream(half), onDone, stop.signal);
+    await write(sink, onDone, stop.signal);
     await rename(half, fileOf(id, 'pdf'));
     await say(id, { ...last, state: 'done' });
   } catch {
+    sink.destroy();
     await rm(half, { force: true });
     await say(id, { ...last, state: stop.signal.aborted ? 'stopped' : 'failed' });
   }

@@ -49,7 +49,7 @@ describe('a long print', () => {
       await onDone(1, 2);
       await new Promise<void>((done) => sink.end('the book', done));
     };
-    await beginPrint('ONE', write);
+    await Promise.all([beginPrint('ONE', write), beginPrint('ONE', write)]);
     await beginPrint('ONE', write);
     await until('ONE', 'done');
     expect(begun).toBe(1);

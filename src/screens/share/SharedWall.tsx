@@ -31,8 +31,10 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
       <header className={css.head}>
         <h1>{share.name}</h1>
         <p>
-          Cone {wall.choice.cone}, <Flame atmosphere={wall.choice.atmosphere} />. Left half on {grounds[0]}
-          {grounds[1] && `, right half on ${grounds[1]}`}; the upper glaze once below, twice above.
+          Cone {wall.choice.cone}, <Flame atmosphere={wall.choice.atmosphere} />.
+          {grounds[0] && ` Left half on ${grounds[0]}`}
+          {grounds[1] && `, right half on ${grounds[1]}`}
+          {grounds[0] && '; the upper glaze once below, twice above.'}
         </p>
         <nav aria-label="Size">
           {(Object.keys(SIZES) as Size[]).map((one) => (

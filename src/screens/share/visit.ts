@@ -1,6 +1,9 @@
 import { cache } from 'react';
 import { db } from '@/records/db';
 import { shareBy, type Share } from '@/records/shares';
+import { wallChoices, type WallChoice } from '@/records/wall';
+import { onlyWall } from '../wall/choose';
+import { paramsOf, wallOf, type Wall } from '../wall/wallOf';
 
 const TOKEN = /^[\w-]{43}$/;
 
@@ -8,3 +11,13 @@ const TOKEN = /^[\w-]{43}$/;
 export const visit = cache(async (token: string): Promise<Share | null> =>
   TOKEN.test(token) ? shareBy(db(), token) : null,
 );
+
+/** The one wall that a link shows. */
+export function sharedWall({ search }: Share): Promise<Wall> {
+  return wallOf(db(), paramsOf(search), onlyWall);
+}
+
+/** Which wall a link shows, without what is on it. */
+export async function sharedChoice({ search }: Share): Promise<WallChoice> {
+  return onlyWall(paramsOf(search), await wallChoices(db()));
+}

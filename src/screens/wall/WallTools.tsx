@@ -17,8 +17,6 @@ import { stepped } from './zoom';
 interface Props {
   readonly wall: Wall;
   readonly walls: readonly NamedWall[];
-  readonly order: Order;
-  readonly onOrder: (order: Order) => void;
   readonly onGo: (changes: Readonly<Record<string, string>>) => void;
   readonly zoom: number;
   readonly onZoom: (zoom: number) => void;
@@ -36,20 +34,9 @@ const ORDER_WORDS: Readonly<Record<Order, string>> = {
 };
 
 /** What the wall shows and how: one line of the usual, the rest one click away. */
-export function WallTools({
-  wall,
-  walls,
-  order,
-  onOrder,
-  onGo,
-  zoom,
-  onZoom,
-  onWhole,
-  flick,
-  mayShare,
-}: Props) {
-  const { choice, settings, grounds, thirds } = wall;
-  const kept = wallSearch(choice, order === 'own' ? null : order);
+export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, mayShare }: Props) {
+  const { choice, order, settings, grounds, thirds } = wall;
+  const kept = wallSearch(wall);
   const others = settings.filter(
     ({ cone, atmosphere }) => cone !== choice.cone || atmosphere !== choice.atmosphere,
   );
@@ -104,7 +91,10 @@ export function WallTools({
               </MenuItem>
             ))}
             {others.map(({ cone, atmosphere }) => (
-              <MenuItem key={cone + atmosphere} value={wallSearch({ ...choice, cone, atmosphere })}>
+              <MenuItem
+                key={cone + atmosphere}
+                value={wallSearch({ ...wall, choice: { ...choice, cone, atmosphere } })}
+              >
                 cone {cone} {atmosphere}
               </MenuItem>
             ))}
@@ -136,7 +126,7 @@ export function WallTools({
               select
               label="In order of"
               value={order}
-              onChange={(event) => onOrder(event.target.value as Order)}
+              onChange={(event) => onGo({ order: event.target.value })}
             >
               {ORDERS.map((one) => (
                 <MenuItem key={one} value={one}>

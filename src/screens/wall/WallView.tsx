@@ -10,7 +10,6 @@ import { CellPanel } from './CellPanel';
 import { cellKey, cellsOf, type Cell } from './cells';
 import { useFlick } from './useFlick';
 import { Matrix } from './Matrix';
-import { inOrder, ORDERS, type Order } from './order';
 import { WallTools } from './WallTools';
 import css from './wall.module.css';
 import type { Wall } from './wallOf';
@@ -30,17 +29,17 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   const router = useRouter();
   const path = usePathname();
   const params = useSearchParams();
-  const order = ORDERS.find((one) => one === params.get('order')) ?? 'own';
-  const glazes = useMemo(() => inOrder(wall.glazes, order, entries), [wall.glazes, order, entries]);
+  const { glazes } = wall;
   const own = useMemo(() => cellsOf(entries, choice.grounds), [entries, choice.grounds]);
   const flick = useFlick(own, choice.grounds);
-  const [[row, column], setAt] = useState<readonly [number, number]>(() => placeOf(start, glazes));
+  // Kept by name: the place of a cell changes with the order, and when a glaze joins the wall.
+  const [chosen, setChosen] = useState(start);
+  const [row, column] = placeOf(chosen, glazes);
   const [zoom, setZoom] = useState(64);
   const [list, setList] = useKept<readonly string[]>('jiten.wall.list', []);
   const picked = useMemo(() => new Set(list), [list]);
   const stand = useRef<HTMLDivElement>(null);
-  const base = glazes[Math.min(row, glazes.length - 1)];
-  const top = glazes[Math.min(column, glazes.length - 1)];
+  const [base, top] = [glazes[row], glazes[column]];
 
   // Another wall may still be on its way: what is asked for next must not call it back.
   const [underWay, startGoing] = useTransition();
@@ -59,15 +58,10 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
     startGoing(() => router.replace(address, { scroll: false }));
   };
   const choose = (r: number, c: number) => {
-    setAt([r, c]);
     const at = { at: cellKey(glazes[r]!.id, glazes[c]!.id) };
+    setChosen(at.at);
     if (underWay) go(at);
     else window.history.replaceState(null, '', wanted(at));
-  };
-  const reorder = (next: Order) => {
-    const turned = inOrder(wall.glazes, next, entries);
-    setAt(placeOf(base && top ? cellKey(base.id, top.id) : null, turned));
-    go({ order: next === 'own' ? '' : next });
   };
   const open = (cell: Cell | undefined) =>
     void (cell?.headwordId && router.push(`/entry/${cell.headwordId}`));
@@ -83,27 +77,21 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       stand.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus({ preventScroll: true });
   }, [start]);
 
-  const chosen = base && top ? cellKey(base.id, top.id) : null;
-  const tools = (
-    <WallTools
-      wall={wall}
-      walls={walls}
-      order={order}
-      onOrder={reorder}
-      onGo={go}
-      zoom={zoom}
-      onZoom={setZoom}
-      onWhole={() => whole(640)}
-      flick={flick}
-      mayShare={mayShare}
-    />
-  );
   return (
     <>
       <Live from="/api/v1/live" />
       <GuideWords first={glazes[0]?.name ?? 'Wall'} last={glazes.at(-1)?.name} />
       <h1 className="sr">Wall</h1>
-      {tools}
+      <WallTools
+        wall={wall}
+        walls={walls}
+        onGo={go}
+        zoom={zoom}
+        onZoom={setZoom}
+        onWhole={() => whole(640)}
+        flick={flick}
+        mayShare={mayShare}
+      />
       <div className={css.columns}>
         <div ref={stand} aria-busy={underWay}>
           {glazes.length === 0 ? (
@@ -117,7 +105,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
               cells={flick.cells}
               zoom={zoom}
               onZoom={setZoom}
-              at={[Math.min(row, glazes.length - 1), Math.min(column, glazes.length - 1)]}
+              at={[row, column]}
               picked={picked}
               onChoose={choose}
               onOpen={open}
@@ -125,9 +113,9 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
           )}
         </div>
         <aside className={css.side}>
-          {base && top && chosen && (
+          {base && top && (
             <CellPanel
-              cell={own.get(chosen) ?? null}
+              cell={own.get(cellKey(base.id, top.id)) ?? null}
               mirror={own.get(cellKey(top.id, base.id)) ?? null}
               base={base}
               top={top}

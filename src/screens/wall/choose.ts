@@ -41,15 +41,36 @@ export function chooseWall(params: unknown, choices: Choices): WallChoice {
   };
 }
 
+/**
+ * The wall that an address asks for and no other: where {@link chooseWall} would show another in its place, a wall
+ * without grounds, on which nothing is.
+ */
+export function onlyWall(params: unknown, choices: Choices): WallChoice {
+  const { cone, atmosphere, left, right } = wallSchema.parse(params);
+  const choice = chooseWall(params, choices);
+  const isAsked =
+    (!cone || cone === choice.cone) &&
+    (!atmosphere || atmosphere === choice.atmosphere) &&
+    [left, right].every((id) => !id || choice.grounds.includes(id));
+  return isAsked ? choice : { ...choice, grounds: [] };
+}
+
 /** A slipped ground counts as lighter than its body: white slip on red is the usual pair. */
 function lightness(one: Choices[number]): number {
   return labOf(one.colour).l + (one.slips.length ? 40 : 0);
 }
 
 /** A wall as an address that shows the same when more is proved. */
-export function wallSearch({ cone, atmosphere, grounds, third }: WallChoice, order?: string | null): string {
+export function wallSearch({
+  choice,
+  order,
+}: {
+  readonly choice: WallChoice;
+  readonly order: string;
+}): string {
+  const { cone, atmosphere, grounds, third } = choice;
   const [left, right] = grounds;
-  const all = { cone, atmosphere, left, right, third, order };
+  const all = { cone, atmosphere, left, right, third, order: order === 'own' ? null : order };
   const known = Object.entries(all).filter((pair): pair is [string, string] => Boolean(pair[1]));
   return new URLSearchParams(known).toString();
 }

@@ -1,6 +1,6 @@
 import type { WallEntry } from '@/records/wall';
 import { cellKey, cellsOf } from './cells';
-import { chooseWall, wallSearch } from './choose';
+import { chooseWall, onlyWall, wallSearch } from './choose';
 import { flicked } from './flick';
 import { inOrder, type Order } from './order';
 import { paramsOf } from './wallOf';
@@ -143,5 +143,14 @@ test('only what is in view stands in the page, at any zoom', () => {
 
 test('an address of a wall shows the same wall again', () => {
   const choice = chooseWall({ cone: '6', left: id('P'), third: id('T') }, CHOICES);
-  expect(chooseWall(paramsOf(wallSearch(choice, 'colour')), CHOICES)).toEqual(choice);
+  expect(chooseWall(paramsOf(wallSearch({ choice, order: 'colour' })), CHOICES)).toEqual(choice);
+});
+
+test('a link shows its own wall or nothing, never another in its place', () => {
+  const asked = { cone: '6', atmosphere: 'oxidation', left: id('W'), right: id('R') };
+  expect(onlyWall(asked, CHOICES)).toEqual(chooseWall(asked, CHOICES));
+  expect(onlyWall({}, CHOICES).grounds).toEqual([id('W'), id('R')]);
+  expect(onlyWall({ ...asked, left: id('X') }, CHOICES).grounds).toEqual([]);
+  expect(onlyWall({ ...asked, cone: '04' }, CHOICES).grounds).toEqual([]);
+  expect(onlyWall(asked, CHOICES.slice(3)).grounds).toEqual([]);
 });

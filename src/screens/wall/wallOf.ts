@@ -1,17 +1,21 @@
+import { z } from 'zod';
 import type { Db } from '@/records/db';
 import { listGlazes } from '@/records/glazes';
-import { wallChoices, wallEntries, type WallChoice } from '@/records/wall';
+import { wallChoices, wallEntries } from '@/records/wall';
 import { chooseWall } from './choose';
+import { inOrder, ORDERS } from './order';
 
-/** Which wall an address asks for. */
-export async function choiceOf(base: Db, params: unknown): Promise<WallChoice> {
-  return chooseWall(params, await wallChoices(base));
-}
+const orderSchema = z.object({ order: z.enum(ORDERS).catch('own') });
 
-/** Everything a wall is drawn from, as its address asks for it. */
-export async function wallOf(base: Db, params: unknown) {
+/**
+ * Everything a wall is drawn from, as its address asks for it.
+ *
+ * @param choose what is shown where the address asks for what is not there
+ */
+export async function wallOf(base: Db, params: unknown, choose = chooseWall) {
   const [choices, glazes] = await Promise.all([wallChoices(base), listGlazes(base)]);
-  const choice = chooseWall(params, choices);
+  const choice = choose(params, choices);
+  const { order } = orderSchema.parse(params);
   const here = choices.filter((one) => one.cone === choice.cone && one.atmosphere === choice.atmosphere);
   const settings = [
     ...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values(),
@@ -20,11 +24,16 @@ export async function wallOf(base: Db, params: unknown) {
   const tried = new Set(entries.flatMap((entry) => [entry.baseId, entry.topId]));
   return {
     choice,
+    order,
     settings,
     entries,
     grounds: here.map(({ groundId, ground }) => ({ id: groundId, name: ground })),
-    /** Glazes with anything on this wall, in the studio's own order. */
-    glazes: glazes.filter(({ id }) => tried.has(id)).map(({ id, name, colour }) => ({ id, name, colour })),
+    /** Glazes with anything on this wall, in the order asked for. */
+    glazes: inOrder(
+      glazes.filter(({ id }) => tried.has(id)).map(({ id, name, colour }) => ({ id, name, colour })),
+      order,
+      entries,
+    ),
     /** All glazes that a third layer may be. */
     thirds: glazes.filter(({ kind }) => kind === 'glaze').map(({ id, name }) => ({ id, name })),
   };

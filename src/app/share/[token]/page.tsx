@@ -4,8 +4,7 @@ import { newestOnWall } from '@/records/shares';
 import { Kiosk } from '@/screens/share/Kiosk';
 import { Live } from '@/ui/Live';
 import { SharedWall, usualSize, type Size } from '@/screens/share/SharedWall';
-import { visit } from '@/screens/share/visit';
-import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+import { sharedWall, visit } from '@/screens/share/visit';
 import { z } from 'zod';
 
 const schema = z.object({
@@ -31,7 +30,7 @@ export default async function Page({ params, searchParams }: Props) {
   if (!share) notFound();
   const { size, kiosk } = schema.parse(await searchParams);
   const at = `/share/${token}`;
-  const wall = await wallOf(db(), paramsOf(share.search));
+  const wall = await sharedWall(share);
   return (
     <>
       <Live from={`${at}/live`} />

@@ -1,7 +1,6 @@
 import { db } from '@/records/db';
 import { markOf } from '@/records/marks';
-import { visit } from '@/screens/share/visit';
-import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+import { sharedWall, visit } from '@/screens/share/visit';
 
 /** The shared wall as data; its ETag is where the records stand, so that it is sent again only after a write. */
 export async function GET(
@@ -13,7 +12,7 @@ export async function GET(
   const etag = `"${(await markOf(db())).replace(' ', '-')}"`;
   const headers = { ETag: etag, 'Cache-Control': 'private, no-cache' };
   if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304, headers });
-  const { choice, glazes, grounds, entries } = await wallOf(db(), paramsOf(share.search));
+  const { choice, glazes, grounds, entries } = await sharedWall(share);
   return Response.json(
     {
       name: share.name,

@@ -14,5 +14,5 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   if (!mayDo(member.role, 'teacher')) redirect('/wall');
   const params = await searchParams;
   const [wall, links] = await Promise.all([wallOf(db(), params), listShares(db())]);
-  return <LinksView links={links} search={wallSearch(wall.choice, params.order)} words={wallWords(wall)} />;
+  return <LinksView links={links} search={wallSearch(wall)} words={wallWords(wall)} />;
 }

@@ -20,7 +20,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const [wall, headwords] = await Promise.all([wallOf(db(), params), provedHeadwords(db())]);
   return (
     <PrintView
-      search={wallSearch(wall.choice)}
+      search={wallSearch(wall)}
       words={wallWords(wall)}
       link={linkSchema.parse(params.link ?? null)}
       headwords={headwords.length}

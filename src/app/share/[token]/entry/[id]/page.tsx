@@ -7,8 +7,7 @@ import { makersOf } from '@/records/members';
 import { newestRecipes } from '@/records/recipes';
 import { Live } from '@/ui/Live';
 import { SharedEntry } from '@/screens/share/SharedEntry';
-import { visit } from '@/screens/share/visit';
-import { paramsOf, wallOf } from '@/screens/wall/wallOf';
+import { sharedWall, visit } from '@/screens/share/visit';
 
 export const metadata = { title: 'Entry' };
 
@@ -16,7 +15,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
   const { token, id } = await params;
   const share = await visit(token);
   if (!share) notFound();
-  const { choice, entries } = await wallOf(db(), paramsOf(share.search));
+  const { choice, entries } = await sharedWall(share);
   if (!entries.some(({ headwordId }) => headwordId === id)) notFound();
   const [whole, glazes] = await Promise.all([
     orNull(headwordPage(db(), id)),

@@ -1,8 +1,7 @@
 import { answerPicture, hashSchema } from '@/app/api/v1/picture';
 import { db } from '@/records/db';
 import { isOnWall } from '@/records/shares';
-import { visit } from '@/screens/share/visit';
-import { choiceOf, paramsOf } from '@/screens/wall/wallOf';
+import { sharedChoice, visit } from '@/screens/share/visit';
 
 /** A picture of the shared wall; every other picture is as if it were not there. */
 export async function GET(
@@ -12,7 +11,7 @@ export async function GET(
   const { token, hash } = await params;
   const share = await visit(token);
   if (!share || !hashSchema.safeParse(hash).success) return new Response(null, { status: 404 });
-  const choice = await choiceOf(db(), paramsOf(share.search));
+  const choice = await sharedChoice(share);
   if (!(await isOnWall(db(), choice, hash))) return new Response(null, { status: 404 });
   return answerPicture(request, hash);
 }
