@@ -5,6 +5,7 @@ import { headwordPage, provedHeadwords } from '@/records/dictionary';
 import { refreshEntries } from '@/records/entries';
 import { addCorrection, correctionsOf, saveTeacherNote, settleCorrection } from '@/records/entryNotes';
 import { Conflict, NotThere } from '@/records/faults';
+import { keptUntilWrite } from '@/records/marks';
 import { endWall, keepWall, listWalls } from '@/records/namedWalls';
 import { openingOf } from '@/records/openings';
 import { piecePage } from '@/records/piecePages';
@@ -215,4 +216,32 @@ test('pieces made after a model know it, and the model knows them', async () => 
   const [made] = await savePieces(base, member, tile(studio), [newId()], new Date(), model!.id);
   expect((await piecePage(base, made!.id)).modelId).toBe(model!.id);
   expect((await piecePage(base, model!.id)).followers).toEqual([made]);
+});
+
+test('what is kept until a write is reckoned once for two who ask, anew after a write, and not kept when it failed', async () => {
+  const { base } = studio;
+  let reckoned = 0;
+  let fails = false;
+  const reckon = async (_: unknown, key: string) => {
+    if (fails) throw new Error('no');
+    return `${key} ${++reckoned}`;
+  };
+  const kept = keptUntilWrite(reckon, 2);
+  const lagging = keptUntilWrite(reckon, 2, () => true);
+  const write = () => base('change').insert({ id: newId(), at: new Date(), what: 'test', row_id: newId() });
+  expect(await Promise.all([kept(base, 'a'), kept(base, 'a')])).toEqual(['a 1', 'a 1']);
+  expect(await lagging(base, 'b')).toBe('b 2');
+  await write();
+  expect(await lagging(base, 'b')).toBe('b 2');
+  expect(await lagging(base, 'b')).toBe('b 3');
+  expect(await kept(base, 'a')).toBe('a 4');
+  await write();
+  fails = true;
+  await expect(kept(base, 'a')).rejects.toThrow('no');
+  fails = false;
+  expect(await kept(base, 'a')).toBe('a 5');
+  // Two keys at a time: the one asked for longest ago is reckoned again.
+  await kept(base, 'c');
+  await kept(base, 'd');
+  expect(await kept(base, 'a')).toBe('a 8');
 });

@@ -133,9 +133,11 @@ function Nothing({ asked }: { asked: Asked }) {
   return (
     <div>
       <p>
-        {set.length
+        {set.length > 0
           ? 'Take something back, or ask for a test: '
-          : 'No fired zone has a colour near this one. '}
+          : asked.colour
+            ? 'No fired zone has a colour near this one. '
+            : 'Colours are measured in the photos of fired pieces, from their opening on. '}
       </p>
       <p className={css.row}>
         {set.map((key) => (
@@ -160,6 +162,7 @@ function Row({
   param: 'cone' | 'clay' | 'surface';
   asked: Asked;
 }) {
+  if (options.length === 0) return null;
   return (
     <p className={css.row}>
       <span className={css.name}>{name}</span>

@@ -33,8 +33,9 @@ export function PrintView({ search, words, link, headwords }: Props) {
     <>
       <GuideWords first="Print" />
       <h1>Print</h1>
+      {headwords === 0 && <p>Nothing is proved yet: poster and dictionary would be empty.</p>}
       <div className={css.parts}>
-        <section aria-label="Poster">
+        <section aria-label="Poster" hidden={headwords === 0}>
           <h2>Wall poster</h2>
           <p>
             <Link href={`/wall?${search}`}>{words}</Link>, with photos, legend and a QR code{' '}
@@ -76,7 +77,7 @@ export function PrintView({ search, words, link, headwords }: Props) {
             Make the poster
           </Button>
         </section>
-        <DictionaryPrint headwords={headwords} />
+        {headwords > 0 && <DictionaryPrint headwords={headwords} />}
         <section aria-label="Bucket cards">
           <h2>Bucket cards</h2>
           <p>One a glaze: how it behaves, how it comes out, what to mind.</p>

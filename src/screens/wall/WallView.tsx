@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { NamedWall } from '@/records/namedWalls';
 import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
 import { Live } from '@/ui/Live';
 import { useKept } from '@/ui/useKept';
 import { CellPanel } from './CellPanel';
@@ -77,6 +78,17 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       stand.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus({ preventScroll: true });
   }, [start]);
 
+  if (wall.settings.length === 0)
+    return (
+      <>
+        <Live from="/api/v1/live" />
+        <h1>Wall</h1>
+        <p>Nothing is proved yet. Log a piece, fire it and read it at the opening: its zones appear here.</p>
+        <LinkButton variant="contained" href="/pieces/new">
+          Log a piece
+        </LinkButton>
+      </>
+    );
   return (
     <>
       <Live from="/api/v1/live" />
@@ -95,10 +107,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       <div className={css.columns}>
         <div ref={stand} aria-busy={underWay}>
           {glazes.length === 0 ? (
-            <p>
-              Nothing is proved {choice.third ? 'with this glaze over two others' : 'yet'}. Log a piece, fire
-              it and read it at the opening: its zones appear here.
-            </p>
+            <p>Nothing is proved with this glaze over two others, on these grounds at this cone.</p>
           ) : (
             <Matrix
               glazes={glazes}

@@ -45,7 +45,9 @@ export type Wall = Awaited<ReturnType<typeof wallOf>>;
 export function wallWords({ choice, grounds, thirds }: Wall): string {
   const names = choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '?');
   const third = thirds.find(({ id }) => id === choice.third);
-  return `Cone ${choice.cone} ${choice.atmosphere}, ${names.join(' and ')}${third ? `, ${third.name} over both` : ''}`;
+  return [`Cone ${choice.cone} ${choice.atmosphere}`, names.join(' and '), third && `${third.name} over both`]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** The parameters of an address kept as text. */
