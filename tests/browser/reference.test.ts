@@ -124,7 +124,8 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await grid.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).click();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('region', { name: 'Chosen cell' })).toContainText('over Sleeper');
-  await page.getByRole('button', { name: 'Larger (+)' }).click();
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Larger (+)' }).click();
+  await expect(grid.getByRole('gridcell', { selected: true })).toBeInViewport({ ratio: 0.5 });
   await page.getByRole('button', { name: 'Whole' }).click();
   await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'false');
   await page.keyboard.press('f');

@@ -141,7 +141,7 @@ function drawPoster(
     .fontSize(13 * unit * MM);
   pdf.text(title, margin * MM, margin * MM, { lineBreak: false });
   pdf.font('plain').fontSize(4.2 * unit * MM);
-  pdf.text(`${wallWords(wall)}. ${legendOf(wall)}`, margin * MM, (margin + 17 * unit) * MM, {
+  pdf.text(`${wallWords(wall)}. ${legendOf(wall)}`, margin * MM, (margin + 20 * unit) * MM, {
     width: (wide - 2 * margin - 34 * unit) * MM,
   });
   pdf.image(code, (wide - margin - 30 * unit) * MM, margin * MM, { width: 30 * unit * MM });

@@ -1,8 +1,9 @@
 'use client';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { cellKey, quartersOf, type Cell } from './cells';
+import { HEAD, intoView, useView, useZoomGestures } from './panning';
 import css from './wall.module.css';
 import { useTiles } from './useTiles';
 import { inView, PICTURES_FROM, stepped, TALL, TILES_FROM } from './zoom';
@@ -24,7 +25,6 @@ interface Props {
   readonly onOpen: (cell: Cell | undefined) => void;
 }
 
-const HEAD = { width: 124, height: 96 } as const;
 const MOVES: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [-1, 0],
   ArrowDown: [1, 0],
@@ -37,7 +37,7 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
   const box = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const view = useView(box);
-  useZoomGestures(box, zoom, onZoom);
+  useZoomGestures(box, zoom, onZoom, at);
   const count = glazes.length;
   const high = Math.round(zoom * TALL);
   const [firstRow, lastRow] = inView(view.top, view.height - HEAD.height, high, count);
@@ -321,95 +321,4 @@ function range(first: number, last: number, also: number | null): number[] {
   if (also !== null && also < first) places.unshift(also);
   if (also !== null && also > last) places.push(also);
   return places;
-}
-
-/** Scrolls so that a cell is clear of the heads. */
-function intoView(box: HTMLDivElement, top: number, left: number, high: number, wide: number): void {
-  const room = { high: box.clientHeight - HEAD.height, wide: box.clientWidth - HEAD.width };
-  if (top < box.scrollTop) box.scrollTop = top;
-  else if (top + high > box.scrollTop + room.high) box.scrollTop = top + high - room.high;
-  if (left < box.scrollLeft) box.scrollLeft = left;
-  else if (left + wide > box.scrollLeft + room.wide) box.scrollLeft = left + wide - room.wide;
-}
-
-/** Scrolls so that what lay under a point lies there still at another zoom; without a point, under the middle. */
-function keepPlace(box: HTMLDivElement, ratio: number, focus: { x: number; y: number } | null): void {
-  const { x, y } = focus ?? { x: box.clientWidth / 2, y: box.clientHeight / 2 };
-  box.scrollLeft = (box.scrollLeft + x - HEAD.width) * ratio - x + HEAD.width;
-  box.scrollTop = (box.scrollTop + y - HEAD.height) * ratio - y + HEAD.height;
-}
-
-/** What part of a box is in view, px. */
-function useView(box: React.RefObject<HTMLDivElement | null>) {
-  const [view, setView] = useState({ top: 0, left: 0, width: 1180, height: 700 });
-  useLayoutEffect(() => {
-    const element = box.current!;
-    const look = () =>
-      setView({
-        top: element.scrollTop,
-        left: element.scrollLeft,
-        width: element.clientWidth,
-        height: element.clientHeight,
-      });
-    look();
-    const watcher = new ResizeObserver(look);
-    watcher.observe(element);
-    element.addEventListener('scroll', look, { passive: true });
-    return () => {
-      watcher.disconnect();
-      element.removeEventListener('scroll', look);
-    };
-  }, [box]);
-  return view;
-}
-
-/** Zooms by Ctrl and wheel or by two fingers, keeping what lies under them where it is. */
-function useZoomGestures(
-  box: React.RefObject<HTMLDivElement | null>,
-  zoom: number,
-  onZoom: (zoom: number) => void,
-) {
-  const now = useRef({ zoom, onZoom, focus: null as { x: number; y: number } | null });
-  // The place under the fingers is kept after the new zoom is drawn.
-  useLayoutEffect(() => {
-    const before = now.current;
-    const element = box.current!;
-    if (before.zoom !== zoom) {
-      keepPlace(element, zoom / before.zoom, before.focus);
-    }
-    now.current = { zoom, onZoom, focus: null };
-  }, [zoom, onZoom, box]);
-  useEffect(() => {
-    const element = box.current!;
-    const go = (by: 1 | -1, x: number, y: number) => {
-      const frame = element.getBoundingClientRect();
-      now.current.focus = { x: x - frame.left, y: y - frame.top };
-      now.current.onZoom(stepped(now.current.zoom, by));
-    };
-    const onWheel = (event: WheelEvent) => {
-      if (!event.ctrlKey) return;
-      event.preventDefault();
-      go(event.deltaY < 0 ? 1 : -1, event.clientX, event.clientY);
-    };
-    let apart = 0;
-    const spread = ([one, two]: TouchList | readonly Touch[]) =>
-      Math.hypot(one!.clientX - two!.clientX, one!.clientY - two!.clientY);
-    const onTouch = (event: TouchEvent) => {
-      if (event.touches.length !== 2) return void (apart = 0);
-      event.preventDefault();
-      const [one, two] = [event.touches[0]!, event.touches[1]!];
-      const wide = spread([one, two]);
-      if (apart === 0) return void (apart = wide);
-      if (wide > apart * 1.3 || wide < apart / 1.3) {
-        go(wide > apart ? 1 : -1, (one.clientX + two.clientX) / 2, (one.clientY + two.clientY) / 2);
-        apart = wide;
-      }
-    };
-    element.addEventListener('wheel', onWheel, { passive: false });
-    element.addEventListener('touchmove', onTouch, { passive: false });
-    return () => {
-      element.removeEventListener('wheel', onWheel);
-      element.removeEventListener('touchmove', onTouch);
-    };
-  }, [box]);
 }
