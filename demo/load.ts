@@ -111,6 +111,8 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
   return { programmes, members, bodies, glazes, batches, kilns, now, tests: new Map() };
 }
 
+const SLIPS = new Set(GLAZES.filter(({ kind }) => kind === 'slip').map(({ name }) => name));
+
 async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise<string> {
   const size = {
     tile: [100, 60],
@@ -141,6 +143,7 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
         from: coat.from,
         to: coat.to,
         dryBefore: i > 0 ? true : null,
+        clay: SLIPS.has(coat.glaze) ? (piece.slipOnDryClay ? 'dry' : 'leather-hard') : null,
         wiped: false,
         firingId: null,
       })),

@@ -1,7 +1,7 @@
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { groundOf, type Stack } from '@/core/coats';
-import { type DefectId, type DoneZone } from '@/core/evidence';
+import { groundOf } from '@/core/coats';
+import type { DefectId } from '@/core/evidence';
 import { narrowed, type About } from './about';
 import { fromJson, type Db } from './db';
 import { NotThere } from './faults';
@@ -9,84 +9,6 @@ import { studioBook } from './materials';
 import { piecePage, type FiredZone, type PiecePage } from './piecePages';
 import { newestRecipes } from './recipes';
 import { voiceOf, type Voice } from './voice';
-
-/** Read zones that are looked at at most, the newest. */
-const MOST_ZONES = 400_000;
-
-/** Every read zone of the studio with what was done to it, and whether it shows a defect plainly. */
-export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]> {
-  const [rows, glazes, batches] = await Promise.all([
-    base('zone as z')
-      .join(
-        'reading as r',
-        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
-      )
-      .join('entry as e', 'e.id', 'z.entry_id')
-      .join('ground as g', 'g.id', 'e.ground_id')
-      .join('body as b', 'b.id', 'g.body_id')
-      .join('firing as f', 'f.id', 'z.firing_id')
-      .join('kiln as k', 'k.id', 'f.kiln_id')
-      .join(
-        'firing_piece as fp',
-        (join) => void join.on('fp.firing_id', 'z.firing_id').andOn('fp.piece_id', 'z.piece_id'),
-      )
-      .leftJoin(
-        'reading_defect as d',
-        (join) =>
-          void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
-      )
-      .whereNull('z.ended_at')
-      .orderBy('r.at', 'desc')
-      .limit(MOST_ZONES)
-      .select(
-        'z.piece_id',
-        'e.stack',
-        'e.cone',
-        'e.atmosphere',
-        'g.slips',
-        'b.name as body',
-        'k.name as kiln',
-        'f.number',
-        'fp.shelf',
-        'd.reading_id as bad',
-      ),
-    base('glaze').select('id', 'name') as Promise<{ id: string; name: string }[]>,
-    base('coat as c')
-      .join('batch as b', 'b.id', 'c.batch_id')
-      .whereNull('c.ended_at')
-      .select('c.piece_id', 'c.glaze_id', 'b.code') as Promise<
-      { piece_id: string; glaze_id: string; code: string }[]
-    >,
-  ]);
-  const name = new Map(glazes.map((glaze) => [glaze.id, glaze.name]));
-  const codes = new Map(batches.map((row) => [`${row.piece_id} ${row.glaze_id}`, row.code]));
-  // One list of layers for all zones of a stack: what is said of it is then said once.
-  const stacks = new Map<string, DoneZone['layers']>();
-  const layersOf = (text: string, stack: Stack) => {
-    const known =
-      stacks.get(text) ?? stack.map(({ glaze, times }) => ({ glaze: name.get(glaze) ?? '?', times }));
-    stacks.set(text, known);
-    return known;
-  };
-  return rows.map((row): DoneZone => {
-    const stack = fromJson<Stack>(row.stack);
-    return {
-      pieceId: row.piece_id,
-      firing: `${row.kiln} ${row.number}`,
-      kiln: row.kiln,
-      cone: row.cone,
-      atmosphere: row.atmosphere,
-      shelf: `shelf ${row.shelf}`,
-      body: row.body,
-      slips: fromJson<string[]>(row.slips)
-        .map((id) => name.get(id) ?? '?')
-        .join(' > '),
-      layers: layersOf(JSON.stringify(stack), stack),
-      batches: stack.map((layer) => codes.get(`${row.piece_id} ${layer.glaze}`) ?? '').join(' '),
-      hasDefect: row.bad !== null,
-    };
-  });
-}
 
 /** What the records say of one piece's defect, and the piece. */
 export interface PieceCase {
@@ -134,7 +56,6 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
     }),
   );
   const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
-  const slip = piece.coats.some((coat) => coat.glazeKind === 'slip');
   const [voice, twins, reversed] = await Promise.all([
     voiceOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
     twinsWith(base, piece.id, worst, defect),
@@ -173,7 +94,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
         twins,
         otherOrder: reversed,
         ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
-        slipOnDry: slip && /dry/i.test(piece.note) ? true : null,
+        slipOn: piece.coats.find((coat) => coat.glazeKind === 'slip')?.clay ?? null,
       }),
       ...voice.evidence,
     },

@@ -1,4 +1,4 @@
-import { wayOf, type Coat, type GlazeKind, type Method, type Side } from '@/core/coats';
+import { wayOf, type ClayState, type Coat, type GlazeKind, type Method, type Side } from '@/core/coats';
 import type { Db } from './db';
 
 /** One coat as it is written down. `from` and `to`: 0 = foot, 1 = rim. */
@@ -11,7 +11,10 @@ export interface CoatDraft {
   readonly side: Side;
   readonly from: number;
   readonly to: number;
+  /** Whether the coat below was dry to the touch; null when nobody said. */
   readonly dryBefore: boolean | null;
+  /** What the clay was like under a slip; null when nobody said. */
+  readonly clay: ClayState | null;
   readonly wiped: boolean;
   /** The firing it went into; null for one that has not been fired. */
   readonly firingId: string | null;
@@ -51,6 +54,7 @@ export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Ma
       from: row.low,
       to: row.high,
       dryBefore: row.dry_before === null ? null : Boolean(row.dry_before),
+      clay: row.clay,
       wiped: Boolean(row.wiped),
       firingId: row.firing_id,
     });

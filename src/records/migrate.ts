@@ -10,6 +10,7 @@ import * as opening from './migrations/007_opening';
 import * as cases from './migrations/008_cases';
 import * as about from './migrations/009_about';
 import * as reference from './migrations/010_reference';
+import * as clay from './migrations/011_clay';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -22,6 +23,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '008_cases': cases,
   '009_about': about,
   '010_reference': reference,
+  '011_clay': clay,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -6,8 +6,8 @@ import {
   type NaturalExperiment,
   type Steps,
 } from '@/core/evidence';
-import { doneZones } from './clinic';
 import type { Db } from './db';
+import { doneZones } from './doneZones';
 import { keptUntilWrite } from './marks';
 
 /** What the studio's pieces say of a defect. */

@@ -110,6 +110,7 @@ async function coatRows(trx: Db, coats: readonly CoatDraft[]) {
       low: coat.from,
       high: coat.to,
       dry_before: coat.dryBefore,
+      clay: coat.clay,
       wiped: coat.wiped,
       firing_id: coat.firingId,
     };
@@ -186,6 +187,7 @@ function sameCoats(rows: readonly Record<string, unknown>[], coats: readonly Coa
       coat.firing_id,
       Number(coat.wiped),
       coat.dry_before === null ? null : Number(coat.dry_before),
+      coat.clay,
     ]);
   return rows.length === coats.length && rows.every((row, i) => plain(row) === plain({ ...coats[i] }));
 }

@@ -429,6 +429,7 @@ export async function glazeCells(base: Db, memberId: string, cellIds: readonly s
         from: OFF_THE_FOOT,
         to: 1,
         dryBefore: i > 0 ? true : null,
+        clay: null,
         wiped: false,
         firingId: null,
       }));

@@ -52,7 +52,12 @@ function experiments(): void {
   const next = random('experiments');
   const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
   const glazes = Array.from({ length: 60 }, (_, i) => `glaze ${i}`);
-  const firings = Array.from({ length: 2000 }, (_, i) => `firing ${i}`);
+  const firings = Array.from({ length: 2000 }, (_, i) => ({
+    firing: `firing ${i}`,
+    reached: any(['under', 'at', 'over'] as const),
+    cooling: any(['free', 'slowed', 'held', null] as const),
+    atmosphere: any(['oxidation', 'reduction']),
+  }));
   const stacks = new Map<string, DoneZone['layers']>();
   const stackOf = (below: string | null, top: string, times: number) => {
     const key = `${below} ${top} ${times}`;
@@ -66,14 +71,15 @@ function experiments(): void {
   const zones = Array.from({ length: 200_000 }, (_, i) => {
     const piece = {
       pieceId: `p${i}`,
-      firing: any(firings),
+      ...any(firings),
       kiln: 'Number Two',
       cone: '6',
-      atmosphere: 'oxidation',
       shelf: `shelf ${1 + (i % 4)}`,
       body: any(['white', 'buff', 'red']),
       slips: '',
       batches: any(['one', 'two']),
+      dried: any([true, false]),
+      clay: null,
     };
     return [1, 2].map((times) => ({
       ...piece,

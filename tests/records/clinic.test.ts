@@ -1,4 +1,5 @@
-import { pieceCase, doneZones, piecesWith } from '@/records/clinic';
+import { pieceCase, piecesWith } from '@/records/clinic';
+import { doneZones } from '@/records/doneZones';
 import { naturalExperiments } from '@/core/evidence';
 import { studioRecord } from '@/records/natural';
 import { rank } from '@/core/clinic';
@@ -70,6 +71,49 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
   expect(unmarked).toMatchObject({ isMarked: false, evidence: { targetCone: '6', bodyCoarse: true } });
   expect(unmarked.evidence.location).toBeUndefined();
   await expect(pieceCase(base, 'SW-9999', 'crazing')).rejects.toThrow(NotThere);
+});
+
+test('how the firing came out and what the slip went onto is known of every zone, and answers the question', async () => {
+  const { base, member, glazes } = studio;
+  const slipped = (clay: 'dry' | 'leather-hard' | null) =>
+    tile(studio, [
+      dip(glazes.Whitestrip, 0, 1, { clay }),
+      dip(glazes.Sleeper, 0, 1, { dryBefore: true }),
+      dip(glazes.Limewash, 0.1, 0.9, { dryBefore: clay === null ? null : clay === 'leather-hard' }),
+    ]);
+  const { firingId } = await fired(studio, [slipped('dry'), slipped('leather-hard'), slipped(null)]);
+  const segments = [
+    { rate: 100, target: 1200, hold: 10 },
+    { rate: 80, target: 1000, hold: 0 },
+  ];
+  await base('firing')
+    .where({ id: firingId })
+    .update({ achieved_cone: 5.2, segments: JSON.stringify(segments) });
+  const { pieces } = await openingOf(base, firingId);
+  const lifts = [{ defect: 'slip-lifting' as const, severity: 2 as const, place: 'everywhere' as const }];
+  for (const [i, piece] of pieces.entries()) {
+    const readings = piece.zones.map((zone) => reading(zone.id, { defects: i === 0 ? lifts : [] }));
+    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+  }
+  const zones = (await doneZones(base, 'slip-lifting')).filter(({ slips }) => slips === 'Whitestrip');
+  const told = pieces.map(({ id }) => {
+    const own = zones.filter(({ pieceId, layers }) => pieceId === id && layers.length === 2);
+    return own.map(({ reached, cooling, dried, clay, hasDefect }) => [
+      reached,
+      cooling,
+      dried,
+      clay,
+      hasDefect,
+    ]);
+  });
+  expect(told).toEqual([
+    [['under', 'slowed', false, 'dry', true]],
+    [['under', 'slowed', true, 'leather-hard', false]],
+    [['under', 'slowed', null, null, false]],
+  ]);
+  const { evidence } = await pieceCase(base, pieces[0]!.label, 'slip-lifting');
+  expect(evidence).toMatchObject({ slipAppliedTo: 'dry' });
+  expect(rank('slip-lifting', evidence).causes[0]!.cause.id).toBe('slip-on-dry-clay');
 });
 
 test('the other order is looked up on the same ground', async () => {

@@ -99,6 +99,7 @@ export function dip(glazeId: string, from: number, to: number, more: Partial<Coa
     from,
     to,
     dryBefore: null,
+    clay: null,
     wiped: false,
     firingId: null,
     ...more,

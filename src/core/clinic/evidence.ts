@@ -1,3 +1,4 @@
+import { CLAY_STATES } from '../coats';
 import type { Cone } from '../firing';
 
 const ATMOSPHERES = ['oxidation', 'neutral', 'reduction'] as const;
@@ -39,7 +40,7 @@ export const WORDS = {
   specificGravityOff: ['thick', 'thin'],
   bodyIron: ['none', 'low', 'high'],
   glazedSides: ['one', 'both'],
-  slipAppliedTo: ['wet', 'leather-hard', 'dry', 'bisque'],
+  slipAppliedTo: CLAY_STATES,
   slipShrinkage: ['low', 'high'],
   surface: SURFACES,
   wantedSurface: SURFACES,

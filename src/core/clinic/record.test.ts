@@ -30,7 +30,7 @@ const facts = (zones: readonly RecordZone[], more: Partial<RecordFacts> = {}): R
   twins: { having: 0, without: 0 },
   otherOrder: null,
   ageDays: 0,
-  slipOnDry: null,
+  slipOn: null,
   ...more,
 });
 const bad = { place: 'thick' };

@@ -1,6 +1,7 @@
 import type { Line } from '../chemistry';
+import type { ClayState } from '../coats';
 import type { DefectId } from '../evidence';
-import { CONES, coneIndex, type Cone } from '../firing';
+import { coneIndex, CONES, coolingOf, DROP, HOLD, type Cone } from '../firing';
 import type { Evidence, Ingredient } from './evidence';
 
 /** One read zone of the piece in question. */
@@ -43,8 +44,8 @@ export interface RecordFacts {
   readonly otherOrder: { readonly having: number; readonly without: number } | null;
   /** Days between the opening and the look that found it. */
   readonly ageDays: number;
-  /** Whether slip went onto nearly dry clay; null when nobody said. */
-  readonly slipOnDry: boolean | null;
+  /** What the slip went onto; null without one, or when nobody said. */
+  readonly slipOn: ClayState | null;
 }
 
 const BY_NAME: readonly (readonly [Ingredient, RegExp, number])[] = [
@@ -91,10 +92,6 @@ export function ingredientsOf(lines: readonly Line[]): Ingredient[] {
   return materialsOf(lines).map(({ ingredient }) => ingredient);
 }
 
-/** A rise that ends this fast at the top is a fast firing, minutes of hold that count as one. */
-const HOLD = 5;
-/** A fall and hold this far below the top is a drop and hold, °C. */
-const DROP = 40;
 /** A defect found later than this came later, days. */
 const LATER = 30;
 /** Proofs the other way round that say it is clean. */
@@ -124,7 +121,7 @@ export function evidenceOf(facts: RecordFacts): Evidence {
     ...(places.size === 1 && { location: [...places][0] as Evidence['location'] }),
     ...(worst && worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
     ...(worst && worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
-    ...(facts.slipOnDry !== null && { slipAppliedTo: facts.slipOnDry ? 'dry' : 'leather-hard' }),
+    ...(facts.slipOn !== null && { slipAppliedTo: facts.slipOn }),
     ...(worst && { appearsLate: facts.ageDays > LATER }),
   };
 }
@@ -162,7 +159,6 @@ function layersOf(facts: RecordFacts, bad: readonly RecordZone[], worst: RecordZ
 function heatOf(firing: RecordFacts['firing']): Partial<Evidence> {
   const top = Math.max(0, ...firing.segments.map(({ target }) => target));
   const held = firing.segments.filter(({ target, hold }) => target >= top - DROP && hold >= HOLD);
-  const peak = firing.segments.findIndex(({ target }) => target === top);
   const achieved = nearestCone(firing.achievedCone);
   return {
     ...(isCone(firing.cone) && { targetCone: firing.cone }),
@@ -171,9 +167,7 @@ function heatOf(firing: RecordFacts['firing']): Partial<Evidence> {
     ...(firing.kind === 'once-fired' && { firingKind: 'once-fired' as const }),
     ...(firing.segments.length > 0 && {
       holdMinutes: held.reduce((sum, { hold }) => sum + hold, 0),
-      dropHold: firing.segments.some(
-        ({ target, hold }, i) => i > peak && target <= top - DROP && hold >= HOLD,
-      ),
+      dropHold: coolingOf(firing.segments) === 'held',
     }),
   };
 }

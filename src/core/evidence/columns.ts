@@ -1,3 +1,6 @@
+import type { ClayState } from '../coats';
+import type { Cooling } from '../firing';
+
 /** A read zone with everything that was done to it. */
 export interface DoneZone {
   readonly pieceId: string;
@@ -12,6 +15,13 @@ export interface DoneZone {
   /** Glazes, bottom first. */
   readonly layers: readonly { readonly glaze: string; readonly times: number }[];
   readonly batches: string;
+  /** How the firing came out against its cone, and how it came down; null when not known. */
+  readonly reached: 'under' | 'at' | 'over' | null;
+  readonly cooling: Cooling | null;
+  /** Whether every layer was dry before the next; null when nobody said or there is one layer. */
+  readonly dried: boolean | null;
+  /** What the clay was like under the slip; null without one, or when nobody said. */
+  readonly clay: ClayState | null;
   readonly hasDefect: boolean;
 }
 
@@ -89,6 +99,8 @@ function timesWords(layers: Layers): string {
 const coatWords = ({ glaze, times }: Layers[number]) => `${glaze}*${times}`;
 const glazeOf = ({ glaze }: Layers[number]) => glaze;
 
+const COOLED = { free: 'cooled by itself', slowed: 'slowed on the way down', held: 'held on the way down' };
+
 /** What is said of a zone as a whole. */
 const OF_ZONE = {
   piece: (zone) => zone.pieceId,
@@ -100,6 +112,11 @@ const OF_ZONE = {
   slips: (zone) => zone.slips || 'bare clay',
   shelf: (zone) => zone.shelf,
   batches: (zone) => zone.batches || null,
+  reached: ({ reached }) => reached && `${reached} the cone`,
+  cooling: ({ cooling }) => cooling && COOLED[cooling],
+  drying: ({ dried }) => (dried === null ? null : dried ? 'layers dry between' : 'layers wet on wet'),
+  clay: ({ clay }) =>
+    clay && `slip on ${clay === 'dry' ? 'nearly dry' : clay}${clay === 'bisque' ? '' : ' clay'}`,
 } as const satisfies Record<string, (zone: DoneZone) => string | null>;
 
 /** What is said of its layers. */

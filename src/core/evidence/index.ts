@@ -19,11 +19,11 @@ export { shareOf, shareWords, type Share } from './share';
 export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type DoneZone } from './columns';
+export { type Factor } from './factors';
 export {
   benjaminiHochberg,
   experimentsInSteps,
   naturalExperiments,
-  type Factor,
   type NaturalExperiment,
   type Steps,
 } from './natural';

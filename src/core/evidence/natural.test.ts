@@ -19,6 +19,10 @@ const zone = (more: Partial<DoneZone>): DoneZone => ({
   slips: '',
   layers: [{ glaze: 'Sleeper', times: 1 }],
   batches: 'S1',
+  reached: null,
+  cooling: null,
+  dried: null,
+  clay: null,
   hasDefect: false,
   ...more,
 });
@@ -113,6 +117,90 @@ test('order of layers is told apart from their number, and one piece is one, how
     [6, 0],
     [0, 6],
   ]);
+});
+
+/** Firings of six pieces each on two clays, half of them on thick tiles; what each was like, and its chance. */
+function heats(seed: number, firings: readonly (Partial<DoneZone> & { chance: number })[]): DoneZone[] {
+  const next = seeded(seed);
+  return firings.flatMap(({ chance, ...heat }, f) =>
+    Array.from({ length: 6 }, (_, i) =>
+      zone({
+        ...heat,
+        pieceId: `${f} ${i}`,
+        firing: `two ${f}`,
+        body: i % 2 ? 'Buffer White' : 'Cutting Red',
+        layers: [{ glaze: 'Sleeper', times: 1 + (i % 3) }],
+        hasDefect: next() < chance,
+      }),
+    ),
+  );
+}
+
+test.each([
+  ['atmosphere', { atmosphere: 'reduction' }, { atmosphere: 'oxidation' }, ['reduction', 'oxidation']],
+  ['reached', { reached: 'under' }, { reached: 'at' }, ['under the cone', 'at the cone']],
+  ['cooling', { cooling: 'free' }, { cooling: 'held' }, ['cooled by itself', 'held on the way down']],
+] as const)(
+  '%s belongs to the firing: each firing counts once, and is found',
+  (factor, bad, sound, levels) => {
+    const zones = heats(11, [
+      ...Array.from({ length: 5 }, () => ({ ...bad, chance: 0.7 })),
+      ...Array.from({ length: 6 }, () => ({ ...sound, chance: 0.05 })),
+    ]);
+    const found = naturalExperiments(zones).find((one) => one.factor === factor)!;
+    expect(found).toMatchObject({
+      about: 'Sleeper',
+      levels,
+      byFiring: [
+        [5, 0],
+        [0, 6],
+      ],
+      confounded: [],
+    });
+    // Fisher: one of the C(11, 5) ways to choose them.
+    expect(found.p).toBeCloseTo(1 / 462, 12);
+    // The pieces say which way it goes, they are not what is tested.
+    expect(found.table[0][0] + found.table[0][1]).toBe(30);
+  },
+);
+
+test('one bad firing is one, however many pieces it spoiled; what is not known is not compared', () => {
+  const zones = heats(3, [
+    { reached: 'under', chance: 1 },
+    ...Array.from({ length: 4 }, () => ({ reached: 'at' as const, chance: 0.02 })),
+    ...Array.from({ length: 4 }, () => ({ chance: 0.5 })),
+  ]);
+  const found = naturalExperiments(zones).filter(({ factor }) => factor === 'reached');
+  expect(found.map(({ p }) => p)).toEqual([expect.closeTo(1 / 5, 12)]);
+});
+
+test('where firings scatter for themselves, what they were like is not taken for the reason', () => {
+  let finds = 0;
+  for (let seed = 1; seed <= 120; seed++) {
+    const next = seeded(seed * 104729);
+    const reached = () => (next() < 0.5 ? ('under' as const) : ('at' as const));
+    const firings = Array.from({ length: 12 }, () => ({ reached: reached(), chance: next() ** 3 }));
+    const own = naturalExperiments(heats(seed, firings)).filter(({ factor }) => factor === 'reached');
+    if (own.some(({ p }) => p < 0.05)) finds++;
+  }
+  expect(finds / 120).toBeLessThanOrEqual(0.05);
+});
+
+test('wet layers and slip on dry clay are told from the same work done in time', () => {
+  const layers = ['Sleeper', 'Fogman'].map((glaze) => ({ glaze, times: 1 }));
+  const zones = Array.from({ length: 7 }, (_, i) => [
+    zone({ pieceId: `w${i}`, layers, dried: false, hasDefect: true }),
+    zone({ pieceId: `d${i}`, layers, dried: true }),
+    zone({ pieceId: `s${i}`, slips: 'Sootline', clay: 'dry', hasDefect: true }),
+    zone({ pieceId: `l${i}`, slips: 'Sootline', clay: 'leather-hard' }),
+  ]).flat();
+  const found = naturalExperiments(zones);
+  const of = (name: string) => found.find(({ factor }) => factor === name);
+  expect(of('drying')).toMatchObject({ levels: ['layers wet on wet', 'layers dry between'], sets: 1 });
+  expect(of('clay')).toMatchObject({
+    about: 'Sootline',
+    levels: ['slip on nearly dry clay', 'slip on leather-hard clay'],
+  });
 });
 
 test('nothing, one piece, all sound or all spoiled: no experiment, no NaN', () => {

@@ -7,11 +7,8 @@ import {
   type DoneZone,
   type NamedColumn,
 } from './columns';
+import { BESIDE, FACTORS, SPLITS, type Factor } from './factors';
 import { mantelHaenszel, stratifiedTails, together, type Table } from './contrast';
-
-/** What may differ between two zones that are otherwise the same. */
-export const FACTORS = ['coats', 'order', 'alone', 'body', 'ground', 'batch', 'shelf', 'firing'] as const;
-export type Factor = (typeof FACTORS)[number];
 
 /** Groups of zones that differ in one thing only. */
 export interface NaturalExperiment {
@@ -22,10 +19,15 @@ export interface NaturalExperiment {
   readonly levels: readonly [string, string];
   /** Pieces with and without the defect, all matched sets together, in the order of the levels. */
   readonly table: Table;
+  /**
+   * Firings that showed it more than their matched sets do together, and the others, in the order of the levels,
+   * where the factor belongs to a firing; null where it belongs to a piece.
+   */
+  readonly byFiring: Table | null;
   /** Matched sets that hold both levels. */
   readonly sets: number;
   readonly firings: number;
-  /** Exact chance of a difference as great, were the levels alike. */
+  /** Exact chance of a difference as great, were the levels alike; the unit is the firing where it is the factor's. */
   readonly p: number;
   /** The same chance less strictly, see the mid-p of `Tails`. */
   readonly midP: number;
@@ -36,36 +38,6 @@ export interface NaturalExperiment {
   readonly confounded: readonly string[];
 }
 
-/** How a factor splits zones: what is held the same, the level, and what it is about. */
-interface Split {
-  readonly same: readonly ColumnName[];
-  readonly level: ColumnName;
-  readonly about: readonly ColumnName[];
-}
-
-const SPLITS: Readonly<Record<Factor, Split>> = {
-  coats: { same: ['glazes', 'body', 'slips', 'firing'], level: 'times', about: ['said'] },
-  order: { same: ['twoCoats', 'body', 'slips', 'firing'], level: 'said', about: ['twoGlazes'] },
-  alone: { same: ['topCoat', 'body', 'slips', 'firing'], level: 'alone', about: ['top'] },
-  // Bare clay takes no part: its glazes do not apply.
-  body: { same: ['glazes', 'stack', 'slips', 'firing'], level: 'body', about: ['said'] },
-  ground: { same: ['stack', 'body', 'firing'], level: 'slips', about: ['said'] },
-  batch: { same: ['stack', 'body', 'slips', 'atmosphere', 'cone'], level: 'batches', about: ['said'] },
-  shelf: { same: ['stack', 'body', 'slips', 'firing'], level: 'shelf', about: ['kiln'] },
-  firing: {
-    same: ['stack', 'body', 'slips', 'atmosphere', 'cone'],
-    level: 'firing',
-    about: ['kiln', 'cone', 'atmosphere'],
-  },
-};
-
-/** What may be confounded with a factor. */
-const BESIDE = [
-  ['batch', 'batches'],
-  ['shelf', 'shelf'],
-  ['firing', 'firing'],
-] as const satisfies readonly (readonly [Factor, ColumnName])[];
-
 /**
  * Finds the natural experiments in what was fired: sets of zones that are the same but for one thing, with the
  * defect on one side more than on the other.
@@ -73,9 +45,11 @@ const BESIDE = [
  * Zones are matched by everything but the factor (the firing included, unless it is the question). A piece
  * counts once a set and level, for its zones are not independent. Each pair of levels, or each firing against
  * the others, is tested by the exact conditional test over its matched sets, which for pairs is McNemar's and
- * for one set Fisher's; all tests looked at are corrected together after Benjamini and Hochberg.
+ * for one set Fisher's. Pieces of one firing are not independent of what the firing was like: there each firing
+ * counts once, by whether it showed the defect more than its matched sets do together, and Fisher's exact test is
+ * over firings. All tests looked at are corrected together after Benjamini and Hochberg.
  *
- * @param least matched pieces that a contrast must have to be looked at
+ * @param least matched pieces, or firings, that a contrast must have to be looked at
  */
 export function naturalExperiments(zones: readonly DoneZone[], least = 4): NaturalExperiment[] {
   const steps = experimentsInSteps(zones, least);
@@ -148,6 +122,8 @@ interface Pair {
   readonly levels: readonly [string, string];
   readonly strata: Table[];
   readonly firings: Set<number>;
+  /** For each level, by firing: pieces with the defect beyond those that its matched sets let expect. */
+  readonly excess: readonly [Map<number, number>, Map<number, number>];
   /** Whether something else differed too in every set so far, in the order of BESIDE. */
   readonly apart: boolean[];
 }
@@ -164,6 +140,7 @@ function* experimentsOn(factor: Factor, studio: Studio, least: number): Steps<Na
 }
 
 function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
+  const { unit } = SPLITS[factor];
   const level = studio.column(SPLITS[factor].level);
   const [about, aboutWords] = subjectOf(factor, studio);
   const firing = studio.column('firing').ids;
@@ -183,17 +160,39 @@ function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
             levels: [level.words[one.level]!, level.words[two.level]!],
             strata: [],
             firings: new Set(),
+            excess: [new Map(), new Map()],
             apart: BESIDE.map(() => true),
           };
           pairs.set(key, pair);
         }
         pair.strata.push([one.counts, two.counts]);
+        if (unit === 'firing') addExcess(pair.excess, [one, two], studio);
         for (const row of one.rows) pair.firings.add(firing[row]!);
         for (const row of two.rows) pair.firings.add(firing[row]!);
         for (let n = 0; n < beside.length; n++) pair.apart[n] &&= apart(one.rows, two.rows, beside[n]!);
       }
   });
   return [...pairs.values()];
+}
+
+/** Adds to each firing's excess what it showed in one matched set beyond the share of both levels together. */
+function addExcess(excess: Pair['excess'], cells: readonly [Cell, Cell], studio: Studio): void {
+  const [[a, b], [c, d]] = [cells[0].counts, cells[1].counts];
+  const usual = (a + c) / (a + b + c + d);
+  const { ids } = studio.column('firing');
+  for (const [level, { rows }] of cells.entries()) {
+    const own = new Map<number, number[]>();
+    for (const row of rows) {
+      const known = own.get(ids[row]!);
+      if (known) known.push(row);
+      else own.set(ids[row]!, [row]);
+    }
+    for (const [firing, some] of own) {
+      const [bad, sound] = countsOf(some, studio);
+      const before = excess[level]!.get(firing) ?? 0;
+      excess[level]!.set(firing, before + bad - (bad + sound) * usual);
+    }
+  }
 }
 
 /** What an experiment is about: a column to tell subjects apart, and the words for that of a row. */
@@ -223,6 +222,7 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
           levels: [firing.words[level]!, 'other firings'],
           strata: [],
           firings: new Set([level]),
+          excess: [new Map(), new Map()],
           apart: BESIDE.map(() => false),
         };
         pairs.set(key, pair);
@@ -238,7 +238,10 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
 const MOST_NAMED = 50;
 
 /** Pieces with the defect and without. */
-function countsOf(rows: Int32Array, { column, hasDefect }: Studio): readonly [number, number] {
+function countsOf(
+  rows: ArrayLike<number> & Iterable<number>,
+  { column, hasDefect }: Studio,
+): readonly [number, number] {
   if (rows.length === 1) return hasDefect[rows[0]!] ? [1, 0] : [0, 1];
   const { ids } = column('piece');
   const having = new Set<number>();
@@ -257,32 +260,52 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
   if (having + other === 0 || without + otherWithout === 0) return null;
   const turned = having * (other + otherWithout) < other * (having + without);
   const ordered = turned ? strata.map(([one, two]): Table => [two, one]) : strata;
+  const [first, second] = pair.excess.map(firingsOf) as [Row, Row];
+  const byFiring: Table | null =
+    SPLITS[factor].unit === 'piece' ? null : turned ? [second, first] : [first, second];
+  if (byFiring && first[0] + first[1] + second[0] + second[1] < least) return null;
   return {
     factor,
     about,
     levels: turned ? [levels[1], levels[0]] : levels,
     table: together(ordered),
+    byFiring,
     sets: strata.length,
     firings: pair.firings.size,
-    ...stratifiedTails(strata),
+    ...stratifiedTails(byFiring ? [byFiring] : strata),
     q: 1,
     oddsRatio: mantelHaenszel(ordered),
     confounded: BESIDE.filter(
-      ([beside], n) =>
-        beside !== factor &&
+      ([beside, column], n) =>
+        column !== SPLITS[factor].level &&
         // A layer more is a batch more: that is the question, not beside it.
         !(factor === 'alone' && beside === 'batch') &&
+        // What belongs to a firing differs from firing to firing.
+        !(byFiring && beside === 'firing') &&
         pair.apart[n],
     ).map(([beside]) => beside),
   };
 }
 
-/** Whether no zone of one level has this in common with a zone of the other. */
+type Row = Table[number];
+
+/** Sums of shares come near zero, not always to it. */
+const NEXT_TO_NOTHING = 1e-9;
+
+/** Firings that showed it more than usual, and the others. */
+function firingsOf(excess: ReadonlyMap<number, number>): Row {
+  const more = [...excess.values()].filter((one) => one > NEXT_TO_NOTHING).length;
+  return [more, excess.size - more];
+}
+
+/** Whether no zone of one level has this in common with a zone of the other; what is not known may be. */
 function apart(one: Int32Array, two: Int32Array, ids: Int32Array): boolean {
+  const known = (row: number) => ids[row]! >= 0;
+  if (!one.every(known) || !two.every(known)) return false;
   if (one.length * two.length <= FEW) return one.every((a) => two.every((b) => ids[a] !== ids[b]));
-  const known = new Set<number>();
-  for (const row of one) known.add(ids[row]!);
-  return two.every((row) => !known.has(ids[row]!));
+  const own = new Set<number>();
+  for (const row of one) own.add(ids[row]!);
+  return two.every((row) => !own.has(ids[row]!));
 }
 
 /** Pairs of zones that are quicker compared one by one. */

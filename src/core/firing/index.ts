@@ -12,7 +12,7 @@ export {
   type Reduction,
 } from './kinds';
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
-export { CONES, coneIndex, hitTarget, type Cone } from './names';
+export { CONES, coneIndex, hitTarget, sideOfTarget, type Cone } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';
 export {
   climbAt,
@@ -48,8 +48,11 @@ export {
 } from './witness';
 export {
   energyOf,
+  coolingOf,
+  DROP,
   fastestClimbs,
   faultsIn,
+  HOLD,
   plannedAt,
   plannedCurve,
   predict,
@@ -57,6 +60,7 @@ export {
   saySegments,
   type Behind,
   type ClimbLimit,
+  type Cooling,
   type Prediction,
   type Segment,
   type SegmentFault,

@@ -30,6 +30,20 @@ export function coneIndex(cone: string): number | null {
  * @example hitTarget('6', 5.5) // true
  */
 export function hitTarget(target: string, achieved: number | null): boolean {
+  return (sideOfTarget(target, achieved) ?? 'at') === 'at';
+}
+
+/**
+ * On which side of its target a firing came out; at it within half a cone.
+ *
+ * @param target cone name
+ * @param achieved cone index as read from the witness cones, or null
+ * @returns null where either is not known
+ * @example sideOfTarget('6', 5.3) // 'under'
+ */
+export function sideOfTarget(target: string, achieved: number | null): 'under' | 'at' | 'over' | null {
   const aim = coneIndex(target);
-  return aim === null || achieved === null || Math.abs(achieved - aim) <= 0.5;
+  if (aim === null || achieved === null) return null;
+  if (Math.abs(achieved - aim) <= 0.5) return 'at';
+  return achieved < aim ? 'under' : 'over';
 }

@@ -164,6 +164,28 @@ export function energyOf(curve: readonly Point[], litres: number): number {
   return KEPT * litres * (peak - ROOM) + lost;
 }
 
+/** How a programme comes down from its peak. */
+export type Cooling = 'free' | 'slowed' | 'held';
+
+/** A hold shorter than this is none, minutes; one that lies less below the top belongs to the top, °C. */
+export const HOLD = 5;
+export const DROP = 40;
+
+/**
+ * How a programme comes down: by itself, slowed by a segment of its own, or held on the way.
+ *
+ * @returns null for a firing without a programme
+ * @example coolingOf([{ target: 1200, hold: 10 }, { target: 1100, hold: 30 }]) // 'held'
+ */
+export function coolingOf(segments: readonly Pick<Segment, 'target' | 'hold'>[]): Cooling | null {
+  if (segments.length === 0) return null;
+  const top = Math.max(...segments.map(({ target }) => target));
+  const peak = segments.findLastIndex(({ target }) => target === top);
+  const down = segments.slice(peak + 1).filter(({ target }) => target <= top - DROP);
+  if (down.some(({ hold }) => hold >= HOLD)) return 'held';
+  return down.length > 0 ? 'slowed' : 'free';
+}
+
 /** Where a programme stands at a minute, °C; its last target after its end. */
 export function plannedAt(curve: readonly Point[], minute: number): number {
   const after = curve.findIndex((point) => point.minutes >= minute);

@@ -11,6 +11,7 @@ const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment =>
     [9, 4],
     [1, 13],
   ],
+  byFiring: null,
   sets: 2,
   firings: 2,
   p: 1 / 300,
@@ -38,6 +39,14 @@ test('a natural experiment is said with its numbers, its worth and what else dif
   expect(worthWords(experiment({ q: 0.2, sets: 1, firings: 1, confounded: ['batch'] }))).toBe(
     'may be chance, among all that was looked at; 1 matched set in 1 firing; the batch differs with it',
   );
+  const byFiring = [
+    [4, 0],
+    [0, 9],
+  ] as const;
+  expect(worthWords(experiment({ byFiring, firings: 13 }))).toBe(
+    'unlikely to be chance (1 in 300); firing by firing, more than usual in 4 of 4 and 0 of 9; 2 matched sets in 13 firings',
+  );
+  expect(reachedWords(experiment({ byFiring }))).toContain('over firings');
   expect(worthWords(experiment({ p: 1e-9 }))).toContain('less than 1 in 10000');
   expect(reachedWords(experiment())).toBe(
     'Exact test, matched set by matched set: p 0.0033 (mid-p 0.0020). Corrected for all that was looked at: 0.010. Odds ratio 29.',

@@ -13,21 +13,26 @@ export function experimentWords({ about, levels, table }: NaturalExperiment): st
 }
 
 /** How much it is worth: by the corrected chance, the sets it rests on, and what else differs. */
-export function worthWords({ p, q, sets, firings, confounded }: NaturalExperiment): string {
+export function worthWords({ p, q, sets, firings, byFiring, confounded }: NaturalExperiment): string {
   const chance =
     q < FALSE_FINDS
       ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
       : 'may be chance, among all that was looked at';
   const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
   const but = confounded.length ? `; the ${confounded.join(' and the ')} differs with it` : '';
-  return `${chance}; ${base}${but}`;
+  const rows = byFiring?.map(([more, others]) => `${more} of ${more + others}`);
+  const each = rows ? `; firing by firing, more than usual in ${rows[0]} and ${rows[1]}` : '';
+  return `${chance}${each}; ${base}${but}`;
 }
 
 /** How its worth was reached, figure by figure. */
-export function reachedWords({ p, midP, q, oddsRatio }: NaturalExperiment): string {
+export function reachedWords({ p, midP, q, oddsRatio, byFiring }: NaturalExperiment): string {
   const odds =
     oddsRatio === null ? 'no odds ratio: one side has none' : `odds ratio ${oddsRatio.toPrecision(2)}`;
-  return `Exact test, matched set by matched set: p ${smallWords(p)} (mid-p ${smallWords(midP)}). Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
+  const test = byFiring
+    ? 'Exact test over firings, each counted once by whether it showed more than its matched sets do together'
+    : 'Exact test, matched set by matched set';
+  return `${test}: p ${smallWords(p)} (mid-p ${smallWords(midP)}). Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
 }
 
 function smallWords(chance: number): string {

@@ -7,7 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { METHODS, timesWords } from '@/core/coats';
+import { CLAY_STATES, METHODS, timesWords } from '@/core/coats';
 import type { CoatDraft } from '@/records/coats';
 import type { PieceDraft } from '@/records/pieces';
 import { NumberField } from '@/ui/NumberField';
@@ -190,6 +190,21 @@ function CoatFields({
           {glaze.batches.map((batch) => (
             <MenuItem key={batch.id} value={batch.id}>
               {batch.code}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {glaze?.kind === 'slip' && (
+        <TextField
+          select
+          label="Clay when it went on"
+          value={coat.clay ?? ''}
+          onChange={(event) => onChange({ clay: (event.target.value || null) as CoatDraft['clay'] })}
+        >
+          <MenuItem value="">not known</MenuItem>
+          {CLAY_STATES.map((state) => (
+            <MenuItem key={state} value={state}>
+              {state === 'dry' ? 'nearly dry' : state}
             </MenuItem>
           ))}
         </TextField>

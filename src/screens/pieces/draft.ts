@@ -59,6 +59,7 @@ export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
     from,
     to,
     dryBefore: draft.coats.length > 0 ? true : null,
+    clay: glaze.kind === 'slip' ? 'leather-hard' : null,
     wiped: false,
     firingId: null,
   };

@@ -3,8 +3,8 @@ import type { PieceRow } from '@/records/piecePages';
 import type { PieceDraft } from '@/records/pieces';
 
 function coatDraft(coat: StoredCoat): CoatDraft {
-  const { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, wiped, firingId } = coat;
-  return { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, wiped, firingId };
+  const { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId } = coat;
+  return { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId };
 }
 
 /** A piece as a draft that corrects it. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { EDGE_TOLERANCE, FORMS, METHODS, SIDES } from '@/core/coats';
+import { CLAY_STATES, EDGE_TOLERANCE, FORMS, METHODS, SIDES } from '@/core/coats';
 
 /** A row id made by the client. */
 export const idSchema = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'is not an id');
@@ -20,6 +20,7 @@ export const coatSchema = z
     from: fraction,
     to: fraction,
     dryBefore: z.boolean().nullable(),
+    clay: z.enum(CLAY_STATES).nullable().default(null),
     wiped: z.boolean(),
     firingId: idSchema.nullable(),
   })
