@@ -180,5 +180,9 @@ export async function piecesWith(
     .groupBy('p.id', 'p.label', 'ph.hash')
     .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
     .limit(limit)
-    .select('p.label', 'ph.hash as photoHash', base.raw('min(h.text) as headword'));
+    .select(
+      'p.label',
+      'ph.hash as photoHash',
+      base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),
+    );
 }

@@ -30,7 +30,7 @@ export interface ClockTime {
   readonly at: Date;
   readonly from: Date;
   readonly to: Date;
-  /** It is so already. */
+  /** It is so already: read, or by the latest estimate where the log has ended. */
   readonly reached: boolean;
 }
 
@@ -120,7 +120,9 @@ function onTheClock(
     ? { at: (source.heardAt ?? now).getTime(), minute: lastMinute }
     : { at: (startedAt ?? now).getTime(), minute: 0 };
   const at = (minute: number) => new Date(anchor.at + ((minute - anchor.minute) * 60_000) / speed);
-  return { at: at(minutes), from: at(low), to: at(high), reached: minutes <= lastMinute && low === high };
+  const isRead = minutes <= lastMinute && low === high;
+  const isPast = !source?.live && at(high) <= now;
+  return { at: at(minutes), from: at(low), to: at(high), reached: isRead || isPast };
 }
 
 /** At most so many of a list, its ends among them. */

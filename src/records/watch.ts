@@ -1,6 +1,7 @@
 import { benjaminiHochberg, watch, type DefectId, type Sample, type Watched } from '@/core/evidence';
 import type { About } from './about';
 import type { Db } from './db';
+import { keptUntilWrite } from './marks';
 
 /** A defect of one glaze, clay or kiln over its firings, or of a glaze over its batches. */
 export interface Series {
@@ -105,6 +106,20 @@ export async function watchAll(base: Db, random: () => number): Promise<Series[]
       (b.watched.usual.share ?? 0) - (a.watched.usual.share ?? 0),
   );
 }
+
+/**
+ * The same, reckoned once until something is written. A rise takes weeks: while it is reckoned anew, what was
+ * known before answers.
+ */
+export async function watchNow(base: Db): Promise<Series[]> {
+  return kept(base, '');
+}
+
+const kept = keptUntilWrite(
+  (base) => watchAll(base, Math.random),
+  1,
+  () => true,
+);
 
 function seriesOf(
   { kind, by }: Grouping,

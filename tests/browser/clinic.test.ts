@@ -79,7 +79,7 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
 
 test('a count that rose is watched since its firing, and makes a case about the clay', async ({ page }) => {
   await signIn(page, 'teacher', 'signal-box-two');
-  await page.goto('/clinic/watch');
+  await page.getByRole('region', { name: 'On the rise' }).getByRole('link', { name: /^\d+$/ }).click();
   const risen = page.getByRole('region', { name: 'Cutting Red: pinholing' });
   await expect(risen).toContainText(/Since Number Two \d+: \d+ of \d+ .*; before 0 of/);
   await risen.getByRole('link', { name: 'Find out why' }).click();

@@ -158,6 +158,37 @@ test('a very long log is thinned on its way without losing its peak', async () =
   expect(log.last!.minutes).toBe(20_999);
 });
 
+test('a kiln whose log ended hot is called cool enough only when its slowest cooling has had its time', async () => {
+  const { base, member, kilnId } = studio;
+  const id = await emptyFiring(studio);
+  await advanceFiring(base, member, id, 'cooling');
+  const start = new Date('2026-03-02T18:00:00Z');
+  await base('firing').where({ id }).update({ started_at: start, ended_at: start });
+  const fall = (minutes: number) => 20 + 1180 * Math.exp(-minutes / 300);
+  const lines = Array.from({ length: 60 }, (_, i) => ({
+    seq: i + 1,
+    minutes: 10 * i,
+    celsius: fall(10 * i),
+  }));
+  const rest = { target: null, oxygen: null };
+  await importLog(base, member, { id: newId(), firingId: id, name: 'fall' }, [
+    lines.map((line) => ({ ...line, ...rest })),
+  ]);
+  const at = async (hours: number) => {
+    const now = new Date(start.getTime() + hours * 3_600_000);
+    return (await logOf(base, await firingById(base, id), await kilnById(base, kilnId), now)).open!;
+  };
+  const { from, to } = await at(10);
+  // 1180 e^(−t/300) falls to the kiln's own limit in closed form.
+  const exact =
+    start.getTime() + 300 * Math.log(1180 / ((await kilnById(base, kilnId)).openBelow - 20)) * 60_000;
+  expect(from.getTime()).toBeLessThanOrEqual(exact);
+  expect(to.getTime()).toBeGreaterThanOrEqual(exact);
+  const hoursTo = (to.getTime() - start.getTime()) / 3_600_000;
+  expect((await at(hoursTo - 0.1)).reached).toBe(false);
+  expect((await at(hoursTo + 0.1)).reached).toBe(true);
+});
+
 test('witness cones say what was reached; put down anew, the old ones stay as history', async () => {
   const { base, member, kilnId } = studio;
   const day = (n: number) =>

@@ -1,11 +1,10 @@
 import Link from 'next/link';
 import { defectName, shareWords, type Rise } from '@/core/evidence';
-import { aboutText } from '@/records/about';
 import type { Series } from '@/records/watch';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { addressOf } from './address';
+import { riseAddress } from './riseAddress';
 import css from './clinic.module.css';
 import { RiseChart } from './RiseChart';
 import { riseWords } from './words';
@@ -49,7 +48,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
                   {one.by === 'batch' && <span className="quiet">, by batch</span>}
                 </td>
                 <td>
-                  <Link href={caseAddress(one)}>{defectName(one.defect)}</Link>
+                  <Link href={riseAddress(one)}>{defectName(one.defect)}</Link>
                 </td>
                 <td className="figures">{shareWords(one.watched.usual)}</td>
                 <td>
@@ -69,9 +68,6 @@ export function WatchView({ series }: { series: readonly Series[] }) {
 
 const keyOf = ({ defect, about, by }: Series) => `${defect} ${about.kind} ${about.id} ${by}`;
 
-const caseAddress = ({ defect, about }: Series) =>
-  addressOf({ path: `/clinic/${defect}`, about: aboutText(about) });
-
 function Risen({ series, rise }: { series: Series; rise: Rise }) {
   const { defect, about, watched } = series;
   return (
@@ -83,7 +79,7 @@ function Risen({ series, rise }: { series: Series; rise: Rise }) {
         </h2>
         <p>{riseWords(series, rise)}</p>
         <RiseChart watched={watched} />
-        <LinkButton variant="contained" href={caseAddress(series)}>
+        <LinkButton variant="contained" href={riseAddress(series)}>
           Find out why
         </LinkButton>
       </div>

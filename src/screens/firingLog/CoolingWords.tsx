@@ -23,7 +23,10 @@ export function CoolingWords({
         </>
       )}
       {cracked ? 'Below 200 °C: may be cracked.' : `Safe to crack (200 °C) ${clockWords(crack, now)}.`}{' '}
-      {open && (opened ? 'Cool enough to open.' : `Cool enough to open ${clockWords(open, now)}.`)}
+      {open &&
+        (opened
+          ? `Cool enough to open${inside ? ' by now: read the pyrometer first' : ''}.`
+          : `Cool enough to open ${clockWords(open, now)}.`)}
     </p>
   );
 }

@@ -197,7 +197,7 @@ function CoatFields({
       {glaze?.kind === 'slip' && (
         <TextField
           select
-          label="Clay when it went on"
+          label="Clay was"
           value={coat.clay ?? ''}
           onChange={(event) => onChange({ clay: (event.target.value || null) as CoatDraft['clay'] })}
         >
@@ -209,17 +209,19 @@ function CoatFields({
           ))}
         </TextField>
       )}
-      <FormControlLabel
-        className={css.wide}
-        control={
-          <Checkbox
-            size="small"
-            checked={coat.dryBefore ?? false}
-            onChange={(event) => onChange({ dryBefore: event.target.checked })}
-          />
-        }
-        label="Dry to the touch before it"
-      />
+      {index > 0 && (
+        <FormControlLabel
+          className={css.wide}
+          control={
+            <Checkbox
+              size="small"
+              checked={coat.dryBefore ?? false}
+              onChange={(event) => onChange({ dryBefore: event.target.checked })}
+            />
+          }
+          label="Dry to the touch before it"
+        />
+      )}
       {(glaze?.kind === 'wash' || coat.wiped) && (
         <FormControlLabel
           className={css.wide}

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { Suspense, type ReactNode } from 'react';
 import { LinkButton } from '@/ui/LinkButton';
 import { defectName } from '@/core/evidence';
 import type { AskedFor } from '@/records/asked';
@@ -31,11 +32,14 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
 export function Today({
   data,
+  rises,
   wishes,
   now,
   member: { id: memberId, name },
 }: {
   data: TodayData;
+  /** What is on the rise; may come later than the rest. */
+  rises: ReactNode;
   /** What was asked for: of everybody for staff, the own for students. */
   wishes: readonly AskedFor[];
   now: Date;
@@ -124,6 +128,7 @@ export function Today({
               </li>
             ))}
           </ul>
+          <Suspense>{rises}</Suspense>
           <Asked wishes={wishes} memberId={memberId} />
           <h2 className={css.heading}>Least certain</h2>
           {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
@@ -201,7 +206,8 @@ function KilnCard({
                   <br />
                   <b className="heat">{Math.round((log.inside ?? log.last).celsius)} °C</b>
                   {log.cone && ` cone ${log.cone}`}
-                  {log.open && (cool ? ', cool enough to open' : `, opens ${clockWords(log.open, now)}`)}
+                  {log.open &&
+                    (cool ? ', by now cool enough to open' : `, opens ${clockWords(log.open, now)}`)}
                   {log.alarms.map((alarm) => (
                     <b key={alarm} className="heat">
                       , {alarm}

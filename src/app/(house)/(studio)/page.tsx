@@ -3,7 +3,14 @@ import { listAsked } from '@/records/asked';
 import { db } from '@/records/db';
 import { mayDo } from '@/records/members';
 import { todayIn } from '@/records/today';
+import { watchNow } from '@/records/watch';
+import { OnTheRise } from '@/screens/today/OnTheRise';
 import { Today } from '@/screens/today/Today';
+
+/** Comes when it is reckoned; the page does not wait for it. */
+async function Rises() {
+  return <OnTheRise series={await watchNow(db())} />;
+}
 
 export const metadata = { title: 'Today' };
 
@@ -14,5 +21,5 @@ export default async function Page() {
     todayIn(db(), now),
     listAsked(db(), mayDo(member.role, 'teacher') ? null : member.id),
   ]);
-  return <Today data={data} wishes={wishes} now={now} member={member} />;
+  return <Today data={data} rises={<Rises />} wishes={wishes} now={now} member={member} />;
 }
