@@ -3,6 +3,8 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   serverExternalPackages: ['knex', 'mysql2', 'sharp', '@node-rs/argon2', 'pino', 'pdfkit'],
   poweredByHeader: false,
+  // The server before it packs what is sent.
+  compress: false,
   devIndicators: false,
   experimental: { serverActions: { bodySizeLimit: '2mb' } },
   headers: async () => [

@@ -2,6 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
+import { constants } from 'node:zlib';
+import compression from 'compression';
 import next from 'next';
 
 const host = process.env.HOST ?? '127.0.0.1';
@@ -12,10 +14,18 @@ const app = next({ dev: false, hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
+/** Files of the build are packed well, for they are kept; answers are packed fast, for somebody waits. */
+const packed = compression();
+const packedFast = compression({
+  level: 1,
+  brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } },
+});
+
 /** Tells the application who is calling; what a caller says about that itself is dropped. */
 function answer(request, response) {
   request.headers['x-jiten-address'] = request.socket.remoteAddress ?? 'unknown';
-  void handle(request, response);
+  const pack = request.url.startsWith('/_next/static/') ? packed : packedFast;
+  pack(request, response, () => void handle(request, response));
 }
 
 const server =

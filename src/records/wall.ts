@@ -1,4 +1,5 @@
 import type { Atmosphere } from '@/core/coats';
+import { packed } from '@/core/rows';
 import { fromJson, type Db } from './db';
 import { keptUntilWrite } from './marks';
 
@@ -91,12 +92,39 @@ export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEnt
   }));
 }
 
+/** Walls kept at a time; each of 60 × 60 glazes takes a megabyte or two. */
+const WALLS_KEPT = 8;
+
+/** What is on a wall, and the same packed to be sent, see `packed`. */
+export interface WallContent {
+  readonly entries: readonly WallEntry[];
+  readonly text: string;
+}
+
+const keptContent = keptUntilWrite(async (base, key): Promise<WallContent> => {
+  const entries = await wallEntries(base, JSON.parse(key) as WallChoice);
+  return { entries, text: packed(entries) };
+}, WALLS_KEPT);
+
+/** What is on a wall, read once until something is written. */
+export async function wallNow(base: Db, choice: WallChoice): Promise<WallContent> {
+  const { grounds, cone, atmosphere, third } = choice;
+  return keptContent(base, JSON.stringify({ grounds, cone, atmosphere, third }));
+}
+
 /** What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first. */
 export async function wallChoices(base: Db) {
   return keptChoices(base, '');
 }
 
-const keptChoices = keptUntilWrite(readChoices, 1);
+/** Proofs from which on counting them takes long enough that the last count answers while they are counted anew. */
+const MANY = 20_000;
+
+const keptChoices = keptUntilWrite(
+  readChoices,
+  1,
+  (choices) => choices.reduce((sum, { proofs }) => sum + proofs, 0) > MANY,
+);
 
 async function readChoices(base: Db) {
   const rows = await base('entry as e')

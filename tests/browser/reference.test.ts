@@ -51,6 +51,9 @@ test('a visitor’s link shows its wall and nothing else, and ends for open page
   await visitor.getByRole('link', { name: /^Limewash over Sleeper:/ }).click();
   await expect(visitor.getByRole('heading', { name: 'Limewash over Sleeper' })).toBeVisible();
   await expect(visitor.locator('main')).not.toContainText(/Okafor|Lindqvist|Adeyemi|Whiting/);
+  await visitor.goto(`${address}?size=small`);
+  await visitor.getByRole('link', { name: /^Sleeper over Limewash:/ }).click();
+  await expect(visitor.getByRole('heading', { name: 'Sleeper over Limewash' })).toBeVisible();
   const off = await visitor.request.get(`${new URL(address).pathname}/photos/${'x'.repeat(43)}`);
   expect(off.status()).toBe(404);
   const data = await visitor.request.get(`${new URL(address).pathname}/wall`);
@@ -138,6 +141,24 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('link', { name: 'By name' })).toBeVisible();
 
+  // Small enough, a row is one picture; a cell of it is chosen all the same, and stands in the address.
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Smaller (−)' }).click();
+  const names = await grid.getByRole('rowheader').allTextContents();
+  const drawn = grid.locator('canvas').nth(2);
+  const wide = (await drawn.boundingBox())!.width / names.length;
+  await drawn.click({ position: { x: 4.5 * wide, y: 5 } });
+  const chosen = page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').first();
+  await expect(chosen).toHaveText(`${names[4]} over ${names[2]}`);
+  await page.keyboard.press('ArrowRight');
+  await expect(chosen).toHaveText(`${names[5]} over ${names[2]}`);
+  await expect(page).toHaveURL(/[?&]at=/);
+  await page.reload();
+  await expect(chosen).toHaveText(`${names[5]} over ${names[2]}`);
+  const wall = async (more: Record<string, string> = {}) =>
+    page.request.get('/api/v1/wall', { headers: more });
+  const asked = { 'if-none-match': (await wall()).headers().etag! };
+  expect((await wall(asked)).status()).toBe(304);
+
   const gaps = grid.getByRole('gridcell', { name: /^Fogman over .*not tried/ });
   await gaps.nth(0).click();
   await page.getByRole('button', { name: 'On the list for a round' }).click();
@@ -146,6 +167,7 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   const words = await page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').textContent();
   await page.getByRole('button', { name: 'Ask the studio for it' }).click();
   await expect(page.getByText('Asked for. Today tells you when it is done.')).toBeVisible();
+  expect((await wall(asked)).status()).toBe(200);
   await page.getByRole('link', { name: 'Plan the 2 on the list' }).click();
   await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();
   await page.goto('/');

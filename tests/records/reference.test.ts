@@ -5,16 +5,17 @@ import { headwordPage, provedHeadwords } from '@/records/dictionary';
 import { refreshEntries } from '@/records/entries';
 import { addCorrection, correctionsOf, saveTeacherNote, settleCorrection } from '@/records/entryNotes';
 import { Conflict, NotThere } from '@/records/faults';
-import { keptUntilWrite } from '@/records/marks';
+import { keptUntilWrite, markOf } from '@/records/marks';
 import { endWall, keepWall, listWalls } from '@/records/namedWalls';
 import { openingOf } from '@/records/openings';
 import { piecePage } from '@/records/piecePages';
 import { correctPiece, savePieces } from '@/records/pieces';
 import { recordPiece } from '@/records/readings';
 import { addShare, endShare, isOnWall, listShares, newestOnWall, shareBy } from '@/records/shares';
-import { wallChoices, wallEntries } from '@/records/wall';
+import { wallChoices, wallEntries, wallNow } from '@/records/wall';
 import { listWanted } from '@/records/wanted';
 import { deltaE00, labOf } from '@/core/colour';
+import { unpacked } from '@/core/rows';
 import { random } from '../../demo/random';
 import { draftLike } from '@/screens/pieces/fromPiece';
 import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
@@ -216,6 +217,44 @@ test('pieces made after a model know it, and the model knows them', async () => 
   const [made] = await savePieces(base, member, tile(studio), [newId()], new Date(), model!.id);
   expect((await piecePage(base, made!.id)).modelId).toBe(model!.id);
   expect((await piecePage(base, model!.id)).followers).toEqual([made]);
+});
+
+test('where the records stand moves with every write, also with one that commits late', async () => {
+  const { base } = studio;
+  const row = (id = newId()) => ({ id, at: new Date(), what: 'test', row_id: newId() });
+  const write = (id?: string) => base('change').insert(row(id));
+  const early = newId();
+  await base('change').insert(Array.from({ length: 1200 }, () => row()));
+  const seen = new Set([await markOf(base)]);
+  await write();
+  seen.add(await markOf(base));
+  expect(seen.size).toBe(2);
+  // Beyond a thousand later writes nothing is that late; within them it is seen.
+  const [{ id }] = (await base('change').orderBy('id', 'desc').offset(500).limit(1).select('id')) as [
+    { id: string },
+  ];
+  const between = `${id.slice(0, -1)}${id.endsWith('Z') ? 'Y' : 'Z'}`;
+  await write(between);
+  seen.add(await markOf(base));
+  expect(seen.size).toBe(3);
+  await write(early);
+  expect(seen.has(await markOf(base))).toBe(true);
+});
+
+test('a wall that is kept shows a reading at once', async () => {
+  const { base, member } = studio;
+  const { groundId, cone, atmosphere } = (await wallChoices(base))[0]!;
+  const choice = { grounds: [groundId], cone, atmosphere };
+  const before = await wallNow(base, choice);
+  expect(await wallNow(base, choice)).toBe(before);
+  expect(unpacked(before.text)).toEqual(before.entries);
+  const { firingId } = await fired(studio, [tile(studio)]);
+  const [piece] = (await openingOf(base, firingId)).pieces;
+  const readings = piece!.zones.map((zone) => reading(zone.id));
+  await recordPiece(base, member, { pieceId: piece!.id, firingId, state: 'read', fate: 'keep', readings });
+  const after = await wallNow(base, choice);
+  const proofs = ({ entries }: typeof after) => entries.reduce((sum, entry) => sum + entry.proofs, 0);
+  expect(proofs(after)).toBe(proofs(before) + 3);
 });
 
 test('what is kept until a write is reckoned once for two who ask, anew after a write, and not kept when it failed', async () => {

@@ -1,5 +1,6 @@
 import { ciede2000, seventh } from './ciede2000';
 import type { Lab } from './lab';
+import { huesOf, MOST_TURN, mostTurn, type Arc } from './turn';
 
 /** Colours laid out for {@link nearestGroups}: those in one box of Lab lie together. */
 export interface ColourIndex {
@@ -19,6 +20,7 @@ interface Box {
   readonly low: Lab;
   readonly high: Lab;
   readonly mostChroma: number;
+  readonly hues: Arc | null;
 }
 
 /** A group by its nearest colour. */
@@ -74,7 +76,11 @@ function boxAround(index: Omit<ColourIndex, 'boxes'>, start: number, end: number
   };
   const [[l, l2], [a, a2], [b, b2]] = [span(index.l), span(index.a), span(index.b)];
   const mostChroma = Math.hypot(Math.max(-a, a2), Math.max(-b, b2));
-  return { start, end, low: { l, a, b }, high: { l: l2, a: a2, b: b2 }, mostChroma };
+  const [low, high] = [
+    { l, a, b },
+    { l: l2, a: a2, b: b2 },
+  ];
+  return { start, end, low, high, mostChroma, hues: huesOf(low, high) };
 }
 
 /**
@@ -94,25 +100,29 @@ export function nearestGroups(
 ): Near[] {
   const found = new Map<number, number>();
   let limit = within;
-  const look = (at: number) => {
+  const look = (at: number, turn: number) => {
     const group = index.group[at]!;
     if (allows && !allows[group]) return;
     const [l, a, b] = [index.l[at]!, index.a[at]!, index.b[at]!];
     const known = found.get(group) ?? Infinity;
-    if (leastDifference(asked.l, asked.a, asked.b, l, a, b) > Math.min(limit, known)) return;
+    if (leastDifference(asked.l, asked.a, asked.b, l, a, b, turn) > Math.min(limit, known)) return;
     const difference = ciede2000(asked.l, asked.a, asked.b, l, a, b);
     if (difference > limit || difference >= known) return;
     found.set(group, difference);
     if (found.size > most) found.delete(farthest(found)[0]);
     if (found.size === most) limit = Math.min(limit, farthest(found)[1]);
   };
+  const hues = huesOf(asked, asked);
   const inReach = index.boxes
-    .map((box) => ({ box, least: leastInBox(asked, box) }))
+    .map((box) => {
+      const turn = mostTurn(hues, box.hues);
+      return { box, turn, least: leastInBox(asked, box, turn) };
+    })
     .filter(({ least }) => least <= within)
     .sort((one, two) => one.least - two.least);
-  for (const { box, least } of inReach) {
+  for (const { box, turn, least } of inReach) {
     if (least > limit) break;
-    for (let at = box.start; at < box.end; at++) look(at);
+    for (let at = box.start; at < box.end; at++) look(at, turn);
   }
   return [...found]
     .map(([group, difference]) => ({ group, difference }))
@@ -128,12 +138,9 @@ function lightnessBound(one: number, two: number): number {
 /** The hue weight T of CIEDE2000 at its most. */
 const MOST_T = 1.93;
 
-/**
- * Share of chroma and hue that the rotation leaves at least: |R_T| ≤ 2 sin 60° R_C. Two colours that are not on the
- * blue side have a mean hue at least 95° from the 275° that it turns about, where it is nothing.
- */
-function keptAt(chroma: number, isBlue: boolean): number {
-  return isBlue ? 1 - (Math.sqrt(3) / 2) * seventh(chroma) : 1 - 1e-5;
+/** Share of chroma and hue that the rotation leaves at least: |R_T| ≤ 2 R_C sin 2θ. */
+function keptAt(chroma: number, turn: number): number {
+  return 1 - turn * seventh(chroma);
 }
 
 /**
@@ -141,6 +148,8 @@ function keptAt(chroma: number, isBlue: boolean): number {
  * far as it can go.
  *
  * Source: the terms as in Sharma, Wu and Dalal, Color Res. Appl. 30 (2005), equations 2 to 22.
+ *
+ * @param turn the most that chroma is turned against hue, see {@link mostTurn}
  */
 export function leastDifference(
   l1: number,
@@ -149,6 +158,7 @@ export function leastDifference(
   l2: number,
   a2: number,
   b2: number,
+  turn: number = MOST_TURN,
 ): number {
   const mean = (Math.sqrt(a1 * a1 + b1 * b1) + Math.sqrt(a2 * a2 + b2 * b2)) / 2;
   const stretch = 1.5 - 0.5 * seventh(mean);
@@ -157,22 +167,19 @@ export function leastDifference(
   const chroma = (c1 + c2) / 2;
   const hue2 = Math.max(0, 2 * (c1 * c2 - p1 * p2 - b1 * b2));
   const plane = ((c1 - c2) / (1 + 0.045 * chroma)) ** 2 + hue2 / (1 + 0.015 * MOST_T * chroma) ** 2;
-  return Math.sqrt(lightnessBound(l1, l2) ** 2 + keptAt(chroma, b1 < 0 || b2 < 0) * plane) - ROUNDING;
+  return Math.sqrt(lightnessBound(l1, l2) ** 2 + keptAt(chroma, turn) * plane) - ROUNDING;
 }
 
 /**
  * How near a colour in a box could be at best: the same bound with each term at its least. S_C is the largest of
  * the weights of chroma and hue, and a' is never nearer together than a.
  */
-function leastInBox({ l, a, b }: Lab, { low, high, mostChroma }: Box): number {
+function leastInBox({ l, a, b }: Lab, { low, high, mostChroma }: Box, turn: number): number {
   const nearest = (value: number, from: number, to: number) => Math.min(to, Math.max(from, value));
   const chroma = (1.5 * (Math.hypot(a, b) + mostChroma)) / 2;
   const plane = (a - nearest(a, low.a, high.a)) ** 2 + (b - nearest(b, low.b, high.b)) ** 2;
   const light = lightnessBound(l, nearest(l, low.l, high.l));
-  return (
-    Math.sqrt(light ** 2 + (keptAt(chroma, b < 0 || low.b < 0) * plane) / (1 + 0.045 * chroma) ** 2) -
-    ROUNDING
-  );
+  return Math.sqrt(light ** 2 + (keptAt(chroma, turn) * plane) / (1 + 0.045 * chroma) ** 2) - ROUNDING;
 }
 
 /** What rounding may add to a bound. */

@@ -1,11 +1,12 @@
-import { colourWords, defectName } from '@/core/evidence';
 import type { Share } from '@/records/shares';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { shortDay } from '@/ui/dates';
-import { cellKey, cellsOf, quartersOf, type Cell } from '../wall/cells';
+import { cellKey, cellsOf, type Cell } from '../wall/cells';
 import type { Wall } from '../wall/wallOf';
+import { smallRows } from './smallRows';
+import { cellName, cellWords } from './words';
 import css from './share.module.css';
 
 /** Widths of a column, px, by the word in the address. */
@@ -61,42 +62,43 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
               ))}
             </tr>
           </thead>
-          <tbody>
-            {wall.glazes.map((below) => (
-              <tr key={below.id}>
-                <th scope="row">{below.name}</th>
-                {wall.glazes.map((over) => {
-                  const cell = cells.get(cellKey(below.id, over.id));
-                  const name = below.id === over.id ? below.name : `${over.name} over ${below.name}`;
-                  return (
-                    <td key={over.id}>
-                      {cell?.headwordId ? (
-                        <a
-                          href={`${at}/entry/${cell.headwordId}`}
-                          aria-label={`${name}: ${wordsOf(cell)}`}
-                          {...(size === 'small' && { style: { background: quartersOf(cell) } })}
-                        >
-                          {size !== 'small' && <Picture cell={cell} at={at} />}
-                          {size !== 'small' && (
+          {size === 'small' ? (
+            <tbody dangerouslySetInnerHTML={{ __html: smallRows(wall, cells, at) }} />
+          ) : (
+            <tbody>
+              {wall.glazes.map((below) => (
+                <tr key={below.id}>
+                  <th scope="row">{below.name}</th>
+                  {wall.glazes.map((over) => {
+                    const cell = cells.get(cellKey(below.id, over.id));
+                    const name = cellName(below, over);
+                    return (
+                      <td key={over.id}>
+                        {cell?.headwordId ? (
+                          <a
+                            href={`${at}/entry/${cell.headwordId}`}
+                            aria-label={`${name}: ${cellWords(cell)}`}
+                          >
+                            <Picture cell={cell} at={at} />
                             <span className={css.marks}>
                               <ProofMarks proofs={cell.proofs} agreeing={cell.agreeing} height={9} most={5} />
                             </span>
-                          )}
-                          {cell.worst?.worstDefect && size !== 'small' && (
-                            <span className={css.glyph}>
-                              <DefectGlyph id={cell.worst.worstDefect} size={15} />
-                            </span>
-                          )}
-                        </a>
-                      ) : (
-                        <span className={css.bare} role="img" aria-label={`${name}: not tried`} />
-                      )}
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
-          </tbody>
+                            {cell.worst?.worstDefect && (
+                              <span className={css.glyph}>
+                                <DefectGlyph id={cell.worst.worstDefect} size={15} />
+                              </span>
+                            )}
+                          </a>
+                        ) : (
+                          <span className={css.bare} role="img" aria-label={`${name}: not tried`} />
+                        )}
+                      </td>
+                    );
+                  })}
+                </tr>
+              ))}
+            </tbody>
+          )}
         </table>
       </div>
       <footer className={css.foot}>
@@ -105,13 +107,6 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
       </footer>
     </main>
   );
-}
-
-function wordsOf(cell: Cell): string {
-  const entry = cell.quarters.flatMap(({ once, twice }) => [once, twice]).find((one) => one?.colour);
-  const look = [entry?.surface, entry?.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
-  const defect = cell.worst?.worstDefect ? `, ${defectName(cell.worst.worstDefect)}` : '';
-  return `${look || 'not described'}${defect}`;
 }
 
 function Picture({ cell, at }: { cell: Cell; at: string }) {

@@ -3,6 +3,7 @@ import { memo, useMemo, useRef, useState } from 'react';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { cellKey, quartersOf, type Cell } from './cells';
+import { FlatCells, placeOnFlat } from './FlatCells';
 import { HEAD, intoView, useView, useZoomGestures } from './panning';
 import css from './wall.module.css';
 import { useTiles } from './useTiles';
@@ -90,11 +91,11 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
         style={{ width: HEAD.width + zoom * count + 60, height: HEAD.height + high * count + 6 }}
         onKeyDown={onKey}
         onClick={(event) => {
-          const place = placeOf(event.target);
+          const place = placeOf(event, zoom);
           if (place) focusAt(...place);
         }}
-        onDoubleClick={(event) => onOpen(cellAt(placeOf(event.target)))}
-        onMouseOver={(event) => setHovered(keyOf(placeOf(event.target)))}
+        onDoubleClick={(event) => onOpen(cellAt(placeOf(event, zoom)))}
+        onMouseMove={(event) => setHovered(keyOf(placeOf(event, zoom)))}
       >
         <div role="row" aria-rowindex={1} className={css.headRow} style={{ height: HEAD.height }}>
           <div role="columnheader" className={css.corner} style={{ width: HEAD.width }}>
@@ -157,6 +158,11 @@ const Row = memo(function Row({
 }: RowProps) {
   const high = Math.round(zoom * TALL);
   const below = glazes[row]!;
+  const here = useMemo(
+    () => columns.map((c) => cells.get(cellKey(below.id, glazes[c]!.id))),
+    [columns, cells, below.id, glazes],
+  );
+  const isFlat = zoom < PICTURES_FROM && columns.at(-1)! - columns[0]! === columns.length - 1;
   return (
     <div
       role="row"
@@ -171,10 +177,22 @@ const Row = memo(function Row({
       >
         {below.name}
       </div>
-      {columns.map((c) => {
+      {isFlat && (
+        <FlatCells
+          row={row}
+          first={columns[0]!}
+          cells={here}
+          zoom={zoom}
+          high={high}
+          left={HEAD.width + columns[0]! * zoom}
+        />
+      )}
+      {columns.map((c, i) => {
         const over = glazes[c]!;
         const key = cellKey(below.id, over.id);
-        const cell = cells.get(key);
+        const cell = here[i];
+        // On a drawn row only the cells that stand out are more than drawn.
+        if (isFlat && c !== chosen && key !== mirror && !picked.has(key)) return null;
         return (
           <OneCell
             key={key}
@@ -241,12 +259,12 @@ const OneCell = memo(function OneCell({
   );
 });
 
-function placeOf(target: EventTarget): readonly [number, number] | null {
+function placeOf({ target, clientX }: React.MouseEvent, zoom: number): readonly [number, number] | null {
   const place = (target as Element)
     .closest<HTMLElement>('[data-place]')
     ?.dataset.place?.split('.')
     .map(Number);
-  return place ? [place[0]!, place[1]!] : null;
+  return place ? [place[0]!, place[1]!] : placeOnFlat(target, clientX, zoom);
 }
 
 /** Left half on the light ground, right half on the dark; the top glaze once below, twice above. */

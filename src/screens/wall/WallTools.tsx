@@ -11,11 +11,11 @@ import { NameWall } from './NameWall';
 import { ORDERS, type Order } from './order';
 import css from './wall.module.css';
 import type { FlickState } from './useFlick';
-import type { Wall } from './wallOf';
+import type { BlankWall } from './wallOf';
 import { stepped } from './zoom';
 
 interface Props {
-  readonly wall: Wall;
+  readonly wall: BlankWall;
   readonly walls: readonly NamedWall[];
   readonly onGo: (changes: Readonly<Record<string, string>>) => void;
   readonly zoom: number;

@@ -2,6 +2,7 @@
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { unpacked } from '@/core/rows';
 import type { NamedWall } from '@/records/namedWalls';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
@@ -10,14 +11,15 @@ import { useKept } from '@/ui/useKept';
 import { CellPanel } from './CellPanel';
 import { cellKey, cellsOf, type Cell } from './cells';
 import { useFlick } from './useFlick';
+import { useWalked } from './useWalked';
 import { Matrix } from './Matrix';
 import { WallTools } from './WallTools';
 import css from './wall.module.css';
-import type { Wall } from './wallOf';
+import type { BlankWall } from './wallOf';
 import { fitting, TALL } from './zoom';
 
 interface Props {
-  readonly wall: Wall;
+  readonly wall: BlankWall;
   readonly walls: readonly NamedWall[];
   /** The cell to begin at, "base.top". */
   readonly start: string | null;
@@ -26,12 +28,12 @@ interface Props {
 
 /** The reference chart: what lies below in rows, what lies over it in columns, each cell from its proofs. */
 export function WallView({ wall, walls, start, mayShare }: Props) {
-  const { entries, choice, grounds } = wall;
+  const { choice, grounds, text } = wall;
   const router = useRouter();
   const path = usePathname();
   const params = useSearchParams();
   const { glazes } = wall;
-  const own = useMemo(() => cellsOf(entries, choice.grounds), [entries, choice.grounds]);
+  const own = useMemo(() => cellsOf(unpacked(text), choice.grounds), [text, choice.grounds]);
   const flick = useFlick(own, choice.grounds);
   // Kept by name: the place of a cell changes with the order, and when a glaze joins the wall.
   const [chosen, setChosen] = useState(start);
@@ -45,8 +47,11 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   // Another wall may still be on its way: what is asked for next must not call it back.
   const [underWay, startGoing] = useTransition();
   const asked = useRef('');
+  const walked = useWalked();
   const wanted = (changes: Readonly<Record<string, string>>) => {
     const next = new URLSearchParams(underWay ? asked.current : params);
+    const at = walked.unsaid();
+    if (at) next.set('at', at);
     for (const [key, value] of Object.entries(changes)) {
       if (value) next.set(key, value);
       else next.delete(key);
@@ -59,13 +64,16 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
     startGoing(() => router.replace(address, { scroll: false }));
   };
   const choose = (r: number, c: number) => {
-    const at = { at: cellKey(glazes[r]!.id, glazes[c]!.id) };
-    setChosen(at.at);
-    if (underWay) go(at);
-    else window.history.replaceState(null, '', wanted(at));
+    const at = cellKey(glazes[r]!.id, glazes[c]!.id);
+    setChosen(at);
+    if (underWay) go({ at });
+    else walked.to(at);
   };
-  const open = (cell: Cell | undefined) =>
-    void (cell?.headwordId && router.push(`/entry/${cell.headwordId}`));
+  const open = (cell: Cell | undefined) => {
+    if (!cell?.headwordId) return;
+    walked.say();
+    router.push(`/entry/${cell.headwordId}`);
+  };
   useHotkeys('f', () => flick.turn());
   // A large wall begins whole.
   const whole = (usual: number) => setZoom(fitting(glazes.length, roomFor(stand.current!), usual));

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { WallEntry } from '@/records/wall';
+import { unpacked } from '@/core/rows';
 import { cellsOf, type Cell } from './cells';
 import { flicked, FLICKS, type Flick } from './flick';
 
@@ -16,10 +16,10 @@ export function useFlick(own: ReadonlyMap<string, Cell>, ownGrounds: readonly st
     const stop = new AbortController();
     fetch(`/api/v1/wall?${to}`, { signal: stop.signal })
       .then((response) => response.json())
-      .then((found: { entries: WallEntry[]; choice: { grounds: string[] } }) =>
+      .then((found: { entries: string; choice: { grounds: string[] } }) =>
         setOther({
           search: to,
-          cells: cellsOf(found.entries, groundsLike(ownGrounds, found.choice.grounds)),
+          cells: cellsOf(unpacked(found.entries), groundsLike(ownGrounds, found.choice.grounds)),
         }),
       )
       .catch(() => undefined);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Db } from '@/records/db';
 import { listGlazes } from '@/records/glazes';
-import { wallChoices, wallEntries } from '@/records/wall';
+import { wallChoices, wallNow } from '@/records/wall';
 import { chooseWall } from './choose';
 import { inOrder, ORDERS } from './order';
 
@@ -13,20 +13,22 @@ const orderSchema = z.object({ order: z.enum(ORDERS).catch('own') });
  * @param choose what is shown where the address asks for what is not there
  */
 export async function wallOf(base: Db, params: unknown, choose = chooseWall) {
-  const [choices, glazes] = await Promise.all([wallChoices(base), listGlazes(base)]);
+  const choices = await wallChoices(base);
   const choice = choose(params, choices);
   const { order } = orderSchema.parse(params);
   const here = choices.filter((one) => one.cone === choice.cone && one.atmosphere === choice.atmosphere);
   const settings = [
     ...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values(),
   ];
-  const entries = await wallEntries(base, choice);
+  const [{ entries, text }, glazes] = await Promise.all([wallNow(base, choice), listGlazes(base)]);
   const tried = new Set(entries.flatMap((entry) => [entry.baseId, entry.topId]));
   return {
     choice,
     order,
     settings,
     entries,
+    /** The same, packed. */
+    text,
     grounds: here.map(({ groundId, ground }) => ({ id: groundId, name: ground })),
     /** Glazes with anything on this wall, in the order asked for. */
     glazes: inOrder(
@@ -40,6 +42,8 @@ export async function wallOf(base: Db, params: unknown, choose = chooseWall) {
 }
 
 export type Wall = Awaited<ReturnType<typeof wallOf>>;
+/** A wall with what is on it packed only. */
+export type BlankWall = Omit<Wall, 'entries'>;
 
 /** A wall in words: "Cone 6 oxidation, Buffer White and Cutting Red". */
 export function wallWords({ choice, grounds, thirds }: Wall): string {

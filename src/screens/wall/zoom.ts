@@ -1,6 +1,6 @@
 /** Widths of a cell, px: from the whole matrix to the pixels of one tile. */
 export const ZOOMS = [12, 18, 28, 42, 64, 96, 150, 240, 380, 640] as const;
-/** From this width cells show pictures; below, their colours. */
+/** From this width cells show pictures; below, a row is drawn as one, in their colours. */
 export const PICTURES_FROM = 42;
 /** From this width cells show the whole tile. */
 export const TILES_FROM = 240;

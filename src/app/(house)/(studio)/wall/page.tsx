@@ -10,7 +10,7 @@ export const metadata = { title: 'Wall' };
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const member = await memberOfPage();
   const params = await searchParams;
-  const [wall, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);
+  const [{ entries: _, ...wall }, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);
   const { choice } = wall;
   return (
     <WallView

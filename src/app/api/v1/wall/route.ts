@@ -1,10 +1,12 @@
-import { currentMember } from '@/door';
+import { currentMember, unlessAsBefore } from '@/door';
 import { db } from '@/records/db';
 import { wallOf } from '@/screens/wall/wallOf';
 
-/** The entries of a wall as its address asks for it. */
+/** The entries of a wall as its address asks for it, sent again only after a write. */
 export async function GET(request: Request): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const { choice, entries } = await wallOf(db(), Object.fromEntries(new URL(request.url).searchParams));
-  return Response.json({ choice, entries });
+  return unlessAsBefore(db(), request, async () => {
+    const { choice, text } = await wallOf(db(), Object.fromEntries(new URL(request.url).searchParams));
+    return { choice, entries: text };
+  });
 }

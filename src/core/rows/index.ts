@@ -1,0 +1,1 @@
+export { packed, unpacked } from './packed';
