@@ -1,12 +1,12 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { useEffect, useState } from 'react';
 import type { Point } from '@/core/photo';
 import { PhotoPicker } from '@/ui/PhotoPicker';
 import { photoWorker } from '@/ui/photoWorker';
 import { useObjectUrl } from '@/ui/useObjectUrl';
+import { useAsking } from './Asking';
 import css from './find.module.css';
-import { findAddress, type Asked } from './query';
+import type { Asked } from './query';
 
 /** Cone and clay that were asked for last on this device. */
 const KEPT = 'jiten.find';
@@ -20,11 +20,10 @@ export function AskColour({
   asked: Asked;
   chips: readonly { readonly name: string; readonly colour: string }[];
 }) {
-  const router = useRouter();
   const [photo, setPhoto] = useState<File | null>(null);
   const [at, setAt] = useState<Point>(MIDDLE);
   const [said, setSaid] = useState('');
-  const [underWay, start] = useTransition();
+  const { ask, underWay } = useAsking();
   const url = useObjectUrl(photo);
   const { cone, clay } = asked;
 
@@ -33,11 +32,9 @@ export function AskColour({
     if (cone || clay) return localStorage.setItem(KEPT, JSON.stringify({ cone, clay }));
     if (window.location.search) return localStorage.removeItem(KEPT);
     const kept = keptWishes();
-    if (kept) router.replace(findAddress(kept), { scroll: false });
-  }, [cone, clay, router]);
+    if (kept) ask(kept);
+  }, [cone, clay, ask]);
 
-  const ask = (colour: string) =>
-    start(() => router.replace(findAddress(asked, { colour }), { scroll: false }));
   const take = async (file: File, point: Point) => {
     setPhoto(file);
     setAt(point);
@@ -45,7 +42,7 @@ export function AskColour({
     try {
       const { colour } = await photoWorker().spot(file, point);
       setSaid('Tap another place of the photo to measure it there.');
-      ask(colour);
+      ask({ colour });
     } catch {
       setSaid('That picture cannot be read here. Choose a JPEG, PNG or WebP.');
     }
@@ -89,7 +86,7 @@ export function AskColour({
             onChange={(event) => {
               setPhoto(null);
               setSaid('');
-              ask(event.target.value);
+              ask({ colour: event.target.value });
             }}
           />
           Wheel
@@ -107,7 +104,7 @@ export function AskColour({
             onClick={() => {
               setPhoto(null);
               setSaid('');
-              ask(colour);
+              ask({ colour });
             }}
           />
         ))}
@@ -118,7 +115,7 @@ export function AskColour({
           className={css.plain}
           onClick={() => {
             setPhoto(null);
-            router.replace(findAddress(asked, { colour: undefined }), { scroll: false });
+            ask({ colour: undefined });
           }}
         >
           Any colour

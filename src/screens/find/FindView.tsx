@@ -6,8 +6,9 @@ import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import { AskColour } from './AskColour';
+import { Asking, Chip } from './Asking';
 import css from './find.module.css';
-import { findAddress, nearWords, type Asked } from './query';
+import { nearWords, type Asked } from './query';
 
 interface Named {
   readonly id: string;
@@ -29,7 +30,7 @@ interface Props {
 export function FindView({ asked, found, cones, clays, chips, but }: Props) {
   const wishes = wishesOf(asked);
   return (
-    <>
+    <Asking asked={asked}>
       <GuideWords first="Find by colour" />
       <h1>{but ? `Like ${but}, but not it` : 'Find by colour'}</h1>
       <div className={css.columns}>
@@ -49,7 +50,8 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
               {wishes.map(({ key, words }) => (
                 <Chip
                   key={key}
-                  href={findAddress(asked, { [key]: asked[key] ? undefined : '1' })}
+                  asked={asked}
+                  change={{ [key]: asked[key] ? undefined : '1' }}
                   on={Boolean(asked[key])}
                 >
                   {words}
@@ -95,7 +97,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
           </ul>
         </div>
       </div>
-    </>
+    </Asking>
   );
 }
 
@@ -141,7 +143,7 @@ function Nothing({ asked }: { asked: Asked }) {
       </p>
       <p className={css.row}>
         {set.map((key) => (
-          <Chip key={key} href={findAddress(asked, { [key]: undefined })} on>
+          <Chip key={key} asked={asked} change={{ [key]: undefined }} on>
             without “{words[key]}”
           </Chip>
         ))}
@@ -169,19 +171,11 @@ function Row({
       {options.map(([value, words]) => {
         const on = asked[param] === value;
         return (
-          <Chip key={value} href={findAddress(asked, { [param]: on ? undefined : value })} on={on}>
+          <Chip key={value} asked={asked} change={{ [param]: on ? undefined : value }} on={on}>
             {words}
           </Chip>
         );
       })}
     </p>
-  );
-}
-
-function Chip({ href, on, children }: { href: string; on: boolean; children: React.ReactNode }) {
-  return (
-    <Link href={href} replace scroll={false} className={css.chip} aria-current={on || undefined}>
-      {children}
-    </Link>
   );
 }
