@@ -1,4 +1,4 @@
-import { CONES, coneIndex, hitTarget } from '.';
+import { CONES, coneIndex, coolingOf, hitTarget, sideOfTarget } from '.';
 
 test('the index rises along the series and lands on its fixed points', () => {
   const indices = CONES.map((cone) => coneIndex(cone)!);
@@ -17,4 +17,69 @@ test('a firing proves its cone within half a cone; one whose cones were not read
   expect([5, 7].map((cone) => hitTarget('6', cone))).toEqual([false, false]);
   expect(hitTarget('6', null)).toBe(true);
   expect(hitTarget('05½', -5)).toBe(true);
+});
+
+test('a firing is under its cone or over it beyond half a cone, and nothing is said of one not read', () => {
+  expect([5, 5.4, 5.5, 6.5, 6.6].map((cone) => sideOfTarget('6', cone))).toEqual([
+    'under',
+    'under',
+    'at',
+    'at',
+    'over',
+  ]);
+  expect([sideOfTarget('6', null), sideOfTarget('six', 6)]).toEqual([null, null]);
+  // Cones with a nought are the other way round: 04 is hotter than 06.
+  expect([sideOfTarget('04', -5), sideOfTarget('06', -3)]).toEqual(['under', 'over']);
+});
+
+test.each([
+  [null, []],
+  [
+    'free',
+    [
+      [1100, 0],
+      [1205, 15],
+    ],
+  ],
+  // A hold a little below the top belongs to it.
+  [
+    'free',
+    [
+      [1205, 5],
+      [1180, 30],
+    ],
+  ],
+  [
+    'slowed',
+    [
+      [1205, 15],
+      [1000, 0],
+    ],
+  ],
+  [
+    'held',
+    [
+      [1200, 10],
+      [1100, 30],
+    ],
+  ],
+  [
+    'held',
+    [
+      [1200, 10],
+      [1000, 0],
+      [760, 60],
+    ],
+  ],
+  // Up again to the same top: what counts comes after the last time.
+  [
+    'free',
+    [
+      [1200, 0],
+      [1000, 60],
+      [1200, 10],
+    ],
+  ],
+] as const)('a programme that cools %s', (cooling, steps) => {
+  expect(coolingOf(steps.map(([target, hold]) => ({ target, hold })))).toBe(cooling);
 });
