@@ -1,6 +1,5 @@
 'use client';
 import Alert from '@mui/material/Alert';
-import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { wrap, type Remote } from 'comlink';
 import { analyse, materialBook, type Line } from '@/core/chemistry';
@@ -10,6 +9,7 @@ import type { BlendWorker } from '@/workers/blend.worker';
 import { Choice } from '@/ui/Choice';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
+import { useAddress } from '@/ui/useAddress';
 import { ExpansionBand } from '../glaze/ExpansionBand';
 import { UnityTable } from '../glaze/UnityTable';
 import { SHOWN, shadeOf, type Shown } from './shade';
@@ -29,9 +29,7 @@ const STEPS = ['6', '11', '21', '61'] as const;
 
 /** Three recipes and everything between them: every cell of the triaxial reckoned, walked by mouse or arrows. */
 export function BlendView({ recipes, materials }: Props) {
-  const router = useRouter();
-  const path = usePathname();
-  const asked = useSearchParams();
+  const { params: asked, change } = useAddress();
   const names = recipes.map((recipe) => recipe.name);
   const corner = (key: string, fallback: number) => {
     const name = asked.get(key);
@@ -42,11 +40,7 @@ export function BlendView({ recipes, materials }: Props) {
   const shown = (SHOWN as readonly string[]).includes(asked.get('show') ?? '')
     ? (asked.get('show') as Shown)
     : 'expansion';
-  const set = (key: string, value: string | null) => {
-    const next = new URLSearchParams(asked);
-    if (value) next.set(key, value);
-    router.replace(`${path}?${next}`, { scroll: false });
-  };
+  const set = (key: string, value: string | null) => change((next) => value && next.set(key, value));
   const chosenKey = chosen.join('|');
   const corners = useMemo(
     () => chosenKey.split('|').map((name) => recipes.find((recipe) => recipe.name === name)?.lines ?? []),

@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
-import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { Frame } from '@/core/photo';
+import { useAddress } from '@/ui/useAddress';
 import css from './compare.module.css';
 
 /** One picture that is compared. */
@@ -36,9 +36,7 @@ const MOST = 14;
 
 /** Pieces side by side on neutral grey at one scale; zooming or moving one moves all of them. */
 export function Panes({ panes }: { panes: readonly Pane[] }) {
-  const router = useRouter();
-  const path = usePathname();
-  const params = useSearchParams();
+  const { change } = useAddress();
   const [view, setView] = useState<View>(WHOLE);
   const row = useRef<HTMLDivElement>(null);
   const tallest = Math.max(1, ...panes.map(({ heightMm }) => heightMm));
@@ -66,14 +64,13 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
       y: y + movementY / (perMm * scale),
     }));
   };
-  const choose = (pane: Pane, id: string) => {
-    const next = new URLSearchParams(params);
-    const others = (next.get('zones') ?? '')
-      .split(',')
-      .filter((one) => one && !pane.zones.some((zone) => zone.id === one));
-    next.set('zones', [...others, id].join(','));
-    router.replace(`${path}?${next}`, { scroll: false });
-  };
+  const choose = (pane: Pane, id: string) =>
+    change((next) => {
+      const others = (next.get('zones') ?? '')
+        .split(',')
+        .filter((one) => one && !pane.zones.some((zone) => zone.id === one));
+      next.set('zones', [...others, id].join(','));
+    });
   return (
     <>
       <p className={css.zoom}>

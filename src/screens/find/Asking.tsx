@@ -1,16 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import {
-  createContext,
-  use,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useTransition,
-  type ReactNode,
-} from 'react';
+import { createContext, use, useCallback, useMemo, type ReactNode } from 'react';
+import { setAll, useAddress } from '@/ui/useAddress';
 import css from './find.module.css';
 import { findAddress, type Asked } from './query';
 
@@ -21,25 +12,10 @@ const Context = createContext<{ readonly ask: (change: Change) => void; readonly
   underWay: false,
 });
 
-/**
- * Changes what is asked for. An answer may still be on its way: what is tapped next goes on from what was asked
- * last, not from what the page shows.
- */
-export function Asking({ asked, children }: { asked: Asked; children: ReactNode }) {
-  const router = useRouter();
-  const [underWay, start] = useTransition();
-  const latest = useRef(asked);
-  useEffect(() => {
-    if (!underWay) latest.current = asked;
-  }, [asked, underWay]);
-  const ask = useCallback(
-    (change: Change) => {
-      latest.current = { ...latest.current, ...change };
-      const address = findAddress(latest.current);
-      start(() => router.replace(address, { scroll: false }));
-    },
-    [router],
-  );
+/** Lets everything within change what is asked for. */
+export function Asking({ children }: { children: ReactNode }) {
+  const { change, underWay } = useAddress();
+  const ask = useCallback((changes: Change) => change((next) => setAll(next, changes)), [change]);
   const value = useMemo(() => ({ ask, underWay }), [ask, underWay]);
   return <Context value={value}>{children}</Context>;
 }

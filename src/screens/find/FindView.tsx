@@ -30,7 +30,7 @@ interface Props {
 export function FindView({ asked, found, cones, clays, chips, but }: Props) {
   const wishes = wishesOf(asked);
   return (
-    <Asking asked={asked}>
+    <Asking>
       <GuideWords first="Find by colour" />
       <h1>{but ? `Like ${but}, but not it` : 'Find by colour'}</h1>
       <div className={css.columns}>

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { DataGrid, type GridColDef, type GridSortModel } from '@mui/x-data-grid';
 import Link from 'next/link';
-import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { useRouter } from 'next/navigation';
 import { headwordOf } from '@/core/coats';
 import type { PieceRow } from '@/records/piecePages';
 import { shortDay } from '@/ui/dates';
@@ -13,6 +13,7 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useNonce } from '@/ui/Providers';
 import { Silhouette } from '@/ui/Silhouette';
+import { setAll, useAddress } from '@/ui/useAddress';
 import css from './pieces.module.css';
 
 const STAGES = ['made', 'glazed', 'loaded', 'fired', 'read'];
@@ -86,14 +87,9 @@ const COLUMNS: GridColDef<PieceRow>[] = [
 export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }: Props) {
   const router = useRouter();
   const nonce = useNonce();
-  const path = usePathname();
-  const params = useSearchParams();
-  const go = (changes: Readonly<Record<string, string | null>>) => {
-    const next = new URLSearchParams(params);
-    next.delete('page');
-    for (const [key, value] of Object.entries(changes)) value ? next.set(key, value) : next.delete(key);
-    router.replace(`${path}?${next}`, { scroll: false });
-  };
+  const { params, change } = useAddress();
+  const go = (changes: Readonly<Record<string, string | null>>) =>
+    change((next) => setAll(next, { page: null, ...changes }));
   const filter = (key: string, label: string, options: readonly { value: string; name: string }[]) => (
     <TextField
       select

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import TextField from '@mui/material/TextField';
-import { usePathname, useRouter } from 'next/navigation';
+import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { formShape } from '@/core/coats';
@@ -16,6 +16,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Bands } from './TrayCell';
 import { Swatch } from '@/ui/Swatch';
 import { useAct } from '@/ui/useAct';
+import { useAddress } from '@/ui/useAddress';
 import { WordField } from '@/ui/WordField';
 import { layOutRound } from './actions';
 import type { Asked } from './asked';
@@ -31,7 +32,7 @@ interface Props {
 /** So many free places: which tests are worth the clay, each with its reason; change the list and accept it. */
 export function SuggestView({ asked, suggestions, bodies }: Props) {
   const router = useRouter();
-  const path = usePathname();
+  const { change } = useAddress();
   const [out, setOut] = useState<readonly string[]>([]);
   const [name, setName] = useState('');
   const [dueOn, setDueOn] = useState('');
@@ -39,10 +40,12 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
   const { act, busy, faults } = useAct();
   const chosen = suggestions.filter((one) => !out.includes(one.key));
   const ask = (part: Partial<Asked>) => {
-    const { places, bodyId, cone, atmosphere } = { ...asked, ...part };
-    router.replace(
-      `${path}?${new URLSearchParams({ places: String(places), clay: bodyId, cone, atmosphere })}`,
-    );
+    const inAddress = ({ places, bodyId, ...rest }: Partial<Asked>) =>
+      Object.entries({ places: places && String(places), clay: bodyId, ...rest });
+    change((next) => {
+      for (const [key, value] of inAddress(asked)) if (value && !next.has(key)) next.set(key, value);
+      for (const [key, value] of inAddress(part)) if (value) next.set(key, value);
+    });
   };
   const accept = async () => {
     const plan = freeRound(chosen.map((one) => ({ stack: one.stack })));

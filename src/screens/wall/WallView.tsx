@@ -1,12 +1,13 @@
 'use client';
-import { usePathname, useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { unpacked } from '@/core/rows';
 import type { NamedWall } from '@/records/namedWalls';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Live } from '@/ui/Live';
+import { setAll, useAddress } from '@/ui/useAddress';
 import { useKept } from '@/ui/useKept';
 import { CellPanel } from './CellPanel';
 import { cellKey, cellsOf, type Cell } from './cells';
@@ -30,8 +31,6 @@ interface Props {
 export function WallView({ wall, walls, start, mayShare }: Props) {
   const { choice, grounds, text } = wall;
   const router = useRouter();
-  const path = usePathname();
-  const params = useSearchParams();
   const { glazes } = wall;
   const own = useMemo(() => cellsOf(unpacked(text), choice.grounds), [text, choice.grounds]);
   const flick = useFlick(own, choice.grounds);
@@ -44,25 +43,13 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   const stand = useRef<HTMLDivElement>(null);
   const [base, top] = [glazes[row], glazes[column]];
 
-  // Another wall may still be on its way: what is asked for next must not call it back.
-  const [underWay, startGoing] = useTransition();
-  const asked = useRef('');
+  const { change, underWay } = useAddress();
   const walked = useWalked();
-  const wanted = (changes: Readonly<Record<string, string>>) => {
-    const next = new URLSearchParams(underWay ? asked.current : params);
-    const at = walked.unsaid();
-    if (at) next.set('at', at);
-    for (const [key, value] of Object.entries(changes)) {
-      if (value) next.set(key, value);
-      else next.delete(key);
-    }
-    asked.current = next.toString();
-    return `${path}?${next}`;
-  };
-  const go = (changes: Readonly<Record<string, string>>) => {
-    const address = wanted(changes);
-    startGoing(() => router.replace(address, { scroll: false }));
-  };
+  const go = (changes: Readonly<Record<string, string>>) =>
+    change((next) => {
+      const at = walked.unsaid();
+      setAll(next, at ? { at, ...changes } : changes);
+    });
   const choose = (r: number, c: number) => {
     const at = cellKey(glazes[r]!.id, glazes[c]!.id);
     setChosen(at);
