@@ -18,31 +18,42 @@ export async function markOf(base: Db): Promise<string> {
   return [row.last, row.first, row.count].join('-');
 }
 
+interface Kept<T> {
+  readonly mark: string;
+  readonly value: Promise<T>;
+  /** The last value that was reckoned to its end; null for none. */
+  before: T | null;
+  isUnderWay: boolean;
+}
+
 /**
  * Keeps what is reckoned from the records until something is written: two who ask at a time share one reckoning.
  *
  * @param reckon what is kept, by key
  * @param most keys kept at a time
- * @param mayLag whether the last value may answer while a newer one is reckoned; never by default
+ * @param mayLag whether the last value may answer while a newer one is reckoned, one at a time; never by default
  */
 export function keptUntilWrite<T>(
   reckon: (base: Db, key: string) => Promise<T>,
   most: number,
   mayLag: (value: T) => boolean = () => false,
 ): (base: Db, key: string) => Promise<T> {
-  const kept = new WeakMap<Db, Map<string, { mark: string; value: Promise<T>; before: T | null }>>();
+  const kept = new WeakMap<Db, Map<string, Kept<T>>>();
   return async (base, key) => {
     const mark = await markOf(base);
-    const own = kept.get(base) ?? new Map();
+    const own = kept.get(base) ?? new Map<string, Kept<T>>();
     kept.set(base, own);
     const known = own.get(key);
-    if (known?.mark !== mark) {
-      const one = { mark, value: reckon(base, key), before: known?.before ?? null };
+    const isAnswered = known && known.before !== null && mayLag(known.before);
+    // Writes that come faster than they are reckoned wait for the one under way.
+    if (known?.mark !== mark && !(isAnswered && known.isUnderWay)) {
+      const before = known?.before ?? null;
+      const one: Kept<T> = { mark, value: reckon(base, key), before, isUnderWay: true };
       own.delete(key);
       own.set(key, one);
       for (const old of [...own.keys()].slice(0, -most)) own.delete(old);
       one.value.then(
-        (value) => (one.before = value),
+        (value) => Object.assign(one, { before: value, isUnderWay: false }),
         () => own.get(key) === one && own.delete(key),
       );
     }

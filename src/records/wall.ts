@@ -117,14 +117,7 @@ export async function wallChoices(base: Db) {
   return keptChoices(base, '');
 }
 
-/** Proofs from which on counting them takes long enough that the last count answers while they are counted anew. */
-const MANY = 20_000;
-
-const keptChoices = keptUntilWrite(
-  readChoices,
-  1,
-  (choices) => choices.reduce((sum, { proofs }) => sum + proofs, 0) > MANY,
-);
+const keptChoices = keptUntilWrite(readChoices, 1);
 
 async function readChoices(base: Db) {
   const rows = await base('entry as e')

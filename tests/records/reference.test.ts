@@ -279,6 +279,29 @@ test('what is kept until a write is reckoned once for two who ask, anew after a 
   await expect(kept(base, 'a')).rejects.toThrow('no');
   fails = false;
   expect(await kept(base, 'a')).toBe('a 5');
+  // Writes that come faster than they are reckoned do not pile reckonings up.
+  let ends: () => void = () => undefined;
+  let begun = 0;
+  const slow = keptUntilWrite(
+    async () => {
+      if (++begun === 1) return 'first';
+      await new Promise<void>((done) => (ends = done));
+      return `later ${begun}`;
+    },
+    1,
+    () => true,
+  );
+  expect(await slow(base, 's')).toBe('first');
+  for (let i = 0; i < 3; i++) {
+    await write();
+    expect(await slow(base, 's')).toBe('first');
+  }
+  expect(begun).toBe(2);
+  ends();
+  await write();
+  expect([await slow(base, 's'), begun]).toEqual(['later 2', 3]);
+  ends();
+  expect(await slow(base, 's')).toBe('later 3');
   // Two keys at a time: the one asked for longest ago is reckoned again.
   await kept(base, 'c');
   await kept(base, 'd');

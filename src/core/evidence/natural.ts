@@ -116,14 +116,19 @@ function* eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cel
   }
 }
 
+type Excess = readonly [Map<number, number>, Map<number, number>];
+
 /** Two levels with their matched sets, before they are judged. */
 interface Pair {
   readonly about: string;
   readonly levels: readonly [string, string];
   readonly strata: Table[];
   readonly firings: Set<number>;
-  /** For each level, by firing: pieces with the defect beyond those that its matched sets let expect. */
-  readonly excess: readonly [Map<number, number>, Map<number, number>];
+  /**
+   * For each level, by firing: pieces with the defect beyond those that its matched sets let expect; null where
+   * the factor belongs to a piece.
+   */
+  readonly excess: Excess | null;
   /** Whether something else differed too in every set so far, in the order of BESIDE. */
   readonly apart: boolean[];
 }
@@ -160,13 +165,13 @@ function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
             levels: [level.words[one.level]!, level.words[two.level]!],
             strata: [],
             firings: new Set(),
-            excess: [new Map(), new Map()],
+            excess: unit === 'firing' ? [new Map(), new Map()] : null,
             apart: BESIDE.map(() => true),
           };
           pairs.set(key, pair);
         }
         pair.strata.push([one.counts, two.counts]);
-        if (unit === 'firing') addExcess(pair.excess, [one, two], studio);
+        if (pair.excess) addExcess(pair.excess, [one, two], studio);
         for (const row of one.rows) pair.firings.add(firing[row]!);
         for (const row of two.rows) pair.firings.add(firing[row]!);
         for (let n = 0; n < beside.length; n++) pair.apart[n] &&= apart(one.rows, two.rows, beside[n]!);
@@ -176,7 +181,7 @@ function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
 }
 
 /** Adds to each firing's excess what it showed in one matched set beyond the share of both levels together. */
-function addExcess(excess: Pair['excess'], cells: readonly [Cell, Cell], studio: Studio): void {
+function addExcess(excess: Excess, cells: readonly [Cell, Cell], studio: Studio): void {
   const [[a, b], [c, d]] = [cells[0].counts, cells[1].counts];
   const usual = (a + c) / (a + b + c + d);
   const { ids } = studio.column('firing');
@@ -222,7 +227,7 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
           levels: [firing.words[level]!, 'other firings'],
           strata: [],
           firings: new Set([level]),
-          excess: [new Map(), new Map()],
+          excess: null,
           apart: BESIDE.map(() => false),
         };
         pairs.set(key, pair);
@@ -260,10 +265,8 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
   if (having + other === 0 || without + otherWithout === 0) return null;
   const turned = having * (other + otherWithout) < other * (having + without);
   const ordered = turned ? strata.map(([one, two]): Table => [two, one]) : strata;
-  const [first, second] = pair.excess.map(firingsOf) as [Row, Row];
-  const byFiring: Table | null =
-    SPLITS[factor].unit === 'piece' ? null : turned ? [second, first] : [first, second];
-  if (byFiring && first[0] + first[1] + second[0] + second[1] < least) return null;
+  const byFiring = pair.excess && firingsOf(pair.excess, turned);
+  if (byFiring && byFiring.flat().reduce((sum, n) => sum + n) < least) return null;
   return {
     factor,
     about,
@@ -287,15 +290,17 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
   };
 }
 
-type Row = Table[number];
-
 /** Sums of shares come near zero, not always to it. */
 const NEXT_TO_NOTHING = 1e-9;
 
-/** Firings that showed it more than usual, and the others. */
-function firingsOf(excess: ReadonlyMap<number, number>): Row {
-  const more = [...excess.values()].filter((one) => one > NEXT_TO_NOTHING).length;
-  return [more, excess.size - more];
+/** Firings that showed it more than usual, and the others, by level. */
+function firingsOf(excess: Excess, turned: boolean): Table {
+  const row = (level: ReadonlyMap<number, number>): Table[number] => {
+    const more = [...level.values()].filter((one) => one > NEXT_TO_NOTHING).length;
+    return [more, level.size - more];
+  };
+  const [first, second] = excess.map(row) as [Table[number], Table[number]];
+  return turned ? [second, first] : [first, second];
 }
 
 /** Whether no zone of one level has this in common with a zone of the other; what is not known may be. */

@@ -19,7 +19,9 @@ export function worthWords({ p, q, sets, firings, byFiring, confounded }: Natura
       ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
       : 'may be chance, among all that was looked at';
   const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
-  const but = confounded.length ? `; the ${confounded.join(' and the ')} differs with it` : '';
+  const but = confounded.length
+    ? `; the ${confounded.join(' and the ')} ${confounded.length > 1 ? 'differ' : 'differs'} with it`
+    : '';
   const rows = byFiring?.map(([more, others]) => `${more} of ${more + others}`);
   const each = rows ? `; firing by firing, more than usual in ${rows[0]} and ${rows[1]}` : '';
   return `${chance}${each}; ${base}${but}`;

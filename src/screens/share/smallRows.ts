@@ -4,8 +4,8 @@ import { cellKey, quartersOf, type Cell } from '../wall/cells';
 import { cellName, cellWords } from './words';
 
 /**
- * The rows of a wall of many glazes as HTML: every cell a link in its colours. As text it is sent once and put
- * into the page as it is; as elements, thousands of them would be sent twice and gone through one by one.
+ * The rows of a wall of many glazes as HTML: every cell a link in its colours. As text they are put into the page
+ * as they are; as elements, thousands of them would be gone through one by one there.
  *
  * @param at address of the share
  */
