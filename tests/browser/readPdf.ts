@@ -4,14 +4,14 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 /** What a PDF says: its text, where its links lead, and what every QR code in it decodes to, page by page. */
 export async function readPdf(
   bytes: Buffer,
-): Promise<{ pages: number; text: string; codes: string[]; links: string[] }> {
+): Promise<{ pages: number; text: string; texts: string[]; codes: string[]; links: string[] }> {
   const file = await getDocument({ data: new Uint8Array(bytes) }).promise;
-  let text = '';
+  const texts: string[] = [];
   const codes: string[] = [];
   const links: string[] = [];
   for (let n = 1; n <= file.numPages; n++) {
     const page = await file.getPage(n);
-    text += (await page.getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    texts.push((await page.getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' '));
     for (const { subtype, dest } of await page.getAnnotations())
       if (subtype === 'Link' && (await file.getDestination(dest))) links.push(dest);
     const { fnArray, argsArray } = await page.getOperatorList();
@@ -23,7 +23,7 @@ export async function readPdf(
   }
   const pages = file.numPages;
   await file.destroy();
-  return { pages, text, codes, links };
+  return { pages, text: texts.join(''), texts, codes, links };
 }
 
 interface Image {

@@ -55,15 +55,13 @@ test('two people writing the same recipe are told, and neither recipe is lost', 
   await expect(saveRecipe(base, member, mine)).rejects.toThrow(Conflict);
   const error = await saveRecipe(base, member, mine).catch((caught: Conflict) => caught);
   expect((error as Conflict).theirs).toMatchObject({ lines: LINES.slice(0, 3), by: 'Ines Varga' });
-  const [a, b] = await Promise.allSettled([
-    saveRecipe(base, member, await draft(glazes.Whitestrip, { wasWritten: true, note: 'a' })),
-    saveRecipe(
-      base,
-      member,
-      await draft(glazes.Whitestrip, { wasWritten: true, note: 'b', lines: LINES.slice(1) }),
-    ),
-  ]);
-  expect([a.status, b.status].sort()).toEqual(['fulfilled', 'rejected']);
+  // Both have the same version before them when they write.
+  const drafts = [
+    await draft(glazes.Whitestrip, { wasWritten: true, note: 'a' }),
+    await draft(glazes.Whitestrip, { wasWritten: true, note: 'b', lines: LINES.slice(1) }),
+  ];
+  const [a, b] = await Promise.allSettled(drafts.map((one) => saveRecipe(base, member, one)));
+  expect([a!.status, b!.status].sort()).toEqual(['fulfilled', 'rejected']);
 });
 
 test('a new version sets earlier proofs apart in every entry at once; the wall still shows them, as older', async () => {

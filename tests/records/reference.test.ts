@@ -18,6 +18,8 @@ import { deltaE00, labOf } from '@/core/colour';
 import { unpacked } from '@/core/rows';
 import { random } from '../../demo/random';
 import { draftLike } from '@/screens/pieces/fromPiece';
+import { onlyWall } from '@/screens/wall/choose';
+import { wallOf, wallWords } from '@/screens/wall/wallOf';
 import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;
@@ -255,6 +257,26 @@ test('a wall that is kept shows a reading at once', async () => {
   const after = await wallNow(base, choice);
   const proofs = ({ entries }: typeof after) => entries.reduce((sum, entry) => sum + entry.proofs, 0);
   expect(proofs(after)).toBe(proofs(before) + 3);
+});
+
+test('a wall holds what is proved there, in the order asked for; a link shows its own wall or nothing', async () => {
+  const { base } = studio;
+  const wall = await wallOf(base, { order: 'name' });
+  const names = wall.glazes.map(({ name }) => name);
+  expect(names).toEqual([...names].sort());
+  expect(names).toEqual(expect.arrayContaining(['Limewash', 'Sleeper']));
+  const on = new Set(wall.entries.flatMap(({ baseId, topId }) => [baseId, topId]));
+  expect(new Set(wall.glazes.map(({ id }) => id))).toEqual(on);
+  expect(unpacked(wall.text)).toEqual(wall.entries);
+  expect(wallWords(wall)).toBe(`Cone 6 oxidation, ${wall.grounds[0]!.name}`);
+  // Nothing is proved in reduction: a member is shown another wall, a visitor none.
+  const elsewhere = { cone: '10', atmosphere: 'reduction' };
+  expect((await wallOf(base, elsewhere)).entries).toEqual(wall.entries);
+  const visited = await wallOf(base, elsewhere, onlyWall);
+  expect([visited.entries, visited.glazes, visited.choice.cone]).toEqual([[], [], '10']);
+  const third = wall.glazes[0]!;
+  const over = await wallOf(base, { third: third.id });
+  expect(wallWords(over)).toContain(`${third.name} over both`);
 });
 
 test('what is kept until a write is reckoned once for two who ask, anew after a write, and not kept when it failed', async () => {

@@ -52,7 +52,9 @@ export function onlyWall(params: unknown, choices: Choices): WallChoice {
     (!cone || cone === choice.cone) &&
     (!atmosphere || atmosphere === choice.atmosphere) &&
     [left, right].every((id) => !id || choice.grounds.includes(id));
-  return isAsked ? choice : { ...choice, grounds: [] };
+  return isAsked
+    ? choice
+    : { ...choice, ...(cone && { cone }), ...(atmosphere && { atmosphere }), grounds: [] };
 }
 
 /** A slipped ground counts as lighter than its body: white slip on red is the usual pair. */
