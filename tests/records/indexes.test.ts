@@ -7,7 +7,8 @@ import { freshStudio, type Studio } from './studio';
 let studio: Studio;
 beforeAll(async () => {
   studio = await freshStudio('indexes');
-  await fillStudio(studio, Object.values(studio.glazes).slice(0, 2), 6000);
+  // So many glazes that no entry holds a large part of the zones: the plan must not hang on the sampling.
+  await fillStudio(studio, Object.values(studio.glazes), 6000);
   await spreadEntries(studio.base);
 });
 afterAll(() => studio.base.destroy());
@@ -18,7 +19,7 @@ async function spreadEntries(base: Db): Promise<void> {
   const cones = ['1', '2', '3', '4', '5', '7', '8', '9', '10', '04', '05', '06'];
   const copies = cones.flatMap((cone, c) =>
     rows.flatMap((row) =>
-      Array.from({ length: 20 }, (_, i) => ({
+      Array.from({ length: 3 }, (_, i) => ({
         ...row,
         stack: '[]',
         id: `${row.id.slice(0, 20)}${String(c * 1000 + i).padStart(6, '0')}`,
@@ -59,7 +60,6 @@ test('the wall reads one range of the entry index, and a headword by its key', a
 
 test('the proofs of an entry, a load, a list and a number are found by index', async () => {
   const { base } = studio;
-  // The least proved: in a studio of two glazes the best proved entry is a large part of all zones.
   const entry = await base('entry').where('proofs', '>', 0).orderBy('proofs').first('id');
   const proofs = await planOf(base, proofRows(base, [entry.id]));
   expect(proofs.z).toBe('zone_entry_id_ended_at_index');
