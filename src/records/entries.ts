@@ -51,15 +51,25 @@ async function ensureHeadword(trx: Db, stack: Stack): Promise<string> {
     const ids = stack.map((layer) => layer.glaze);
     const nameOf = await glazeNames(trx, ids);
     const layers = stack.map(({ glaze, mark }) => ({ glaze, ...(mark && { mark }) }));
-    const plain = stack.every((layer) => !layer.mark);
+    const plain = isPlain(stack);
     return {
       text: headwordOf(stack, nameOf),
       layers: JSON.stringify(layers),
-      depth: ids.filter((id, i) => id !== ids[i - 1]).length,
-      base_glaze_id: plain ? (ids[0] ?? null) : null,
-      top_glaze_id: plain ? (ids.at(-1) ?? null) : null,
+      depth: depthOf(stack),
+      base_glaze_id: plain ? ids[0] : null,
+      top_glaze_id: plain ? ids.at(-1) : null,
     };
   });
+}
+
+/** Whether glazes lie there as they were dipped or brushed, none of them resisted or wiped. */
+function isPlain(stack: Stack): boolean {
+  return stack.length > 0 && stack.every((layer) => !layer.mark);
+}
+
+/** Different glazes one over another. */
+function depthOf(stack: Stack): number {
+  return stack.filter(({ glaze }, i) => glaze !== stack[i - 1]?.glaze).length;
 }
 
 /**
@@ -82,6 +92,7 @@ export async function ensureEntry(
     stack: JSON.stringify(stack),
     base_times: stack[0]?.times ?? 0,
     top_times: stack.at(-1)?.times ?? 0,
+    wall_layers: isPlain(stack) ? depthOf(stack) : null,
     teacher_note: '',
   }));
 }

@@ -32,15 +32,16 @@ interface Kept<T> {
  * @param reckon what is kept, by key
  * @param most keys kept at a time
  * @param mayLag whether the last value may answer while a newer one is reckoned, one at a time; never by default
+ * @returns what is kept, by key; who has just asked where the records stand gives the mark along
  */
 export function keptUntilWrite<T>(
   reckon: (base: Db, key: string) => Promise<T>,
   most: number,
   mayLag: (value: T) => boolean = () => false,
-): (base: Db, key: string) => Promise<T> {
+): (base: Db, key: string, mark?: string) => Promise<T> {
   const kept = new WeakMap<Db, Map<string, Kept<T>>>();
-  return async (base, key) => {
-    const mark = await markOf(base);
+  return async (base, key, given) => {
+    const mark = given ?? (await markOf(base));
     const own = kept.get(base) ?? new Map<string, Kept<T>>();
     kept.set(base, own);
     const known = own.get(key);

@@ -11,6 +11,7 @@ import * as cases from './migrations/008_cases';
 import * as about from './migrations/009_about';
 import * as reference from './migrations/010_reference';
 import * as clay from './migrations/011_clay';
+import * as wallLayers from './migrations/012_wall_layers';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -24,6 +25,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '009_about': about,
   '010_reference': reference,
   '011_clay': clay,
+  '012_wall_layers': wallLayers,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -41,11 +41,10 @@ export function wallEntriesQuery(base: Db, { grounds, cone, atmosphere, third }:
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereIn('e.ground_id', grounds)
     .where({ 'e.cone': cone, 'e.atmosphere': atmosphere, 'e.firings': 1 })
-    .whereNotNull('e.first_at')
-    .whereNotNull('h.base_glaze_id');
+    .whereNotNull('e.first_at');
   return third
-    ? query.where({ 'h.depth': 3, 'h.top_glaze_id': third })
-    : query.whereBetween('h.depth', [1, 2]);
+    ? query.where({ 'e.wall_layers': 3, 'h.top_glaze_id': third })
+    : query.whereBetween('e.wall_layers', [1, 2]);
 }
 
 /** What the wall shows of its entries, see {@link wallEntriesQuery}. */
@@ -106,28 +105,42 @@ const keptContent = keptUntilWrite(async (base, key): Promise<WallContent> => {
   return { entries, text: packed(entries) };
 }, WALLS_KEPT);
 
-/** What is on a wall, read once until something is written. */
-export async function wallNow(base: Db, choice: WallChoice): Promise<WallContent> {
+/**
+ * What is on a wall, read once until something is written.
+ *
+ * @param mark where the records stand, if that was just asked, see `markOf`
+ */
+export async function wallNow(base: Db, choice: WallChoice, mark?: string): Promise<WallContent> {
   const { grounds, cone, atmosphere, third } = choice;
-  return keptContent(base, JSON.stringify({ grounds, cone, atmosphere, third }));
+  return keptContent(base, JSON.stringify({ grounds, cone, atmosphere, third }), mark);
 }
 
-/** What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first. */
-export async function wallChoices(base: Db) {
-  return keptChoices(base, '');
+/**
+ * What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first.
+ *
+ * @param mark where the records stand, if that was just asked, see `markOf`
+ */
+export async function wallChoices(base: Db, mark?: string) {
+  return keptChoices(base, '', mark);
 }
 
 const keptChoices = keptUntilWrite(readChoices, 1);
 
+/** How much stands on which wall, out of one index. */
+export function wallCounts(base: Db) {
+  return base('entry')
+    .where({ firings: 1 })
+    .whereNotNull('wall_layers')
+    .whereNotNull('first_at')
+    .groupBy('ground_id', 'cone', 'atmosphere')
+    .select('ground_id', 'cone', 'atmosphere', base.raw('cast(sum(proofs) as signed) as proofs'));
+}
+
 async function readChoices(base: Db) {
-  const rows = await base('entry as e')
+  const rows = await base(wallCounts(base).as('e'))
     .join('ground as g', 'g.id', 'e.ground_id')
-    .join('headword as h', 'h.id', 'e.headword_id')
     .join('body as b', 'b.id', 'g.body_id')
-    .whereNotNull('e.first_at')
-    .whereNotNull('h.base_glaze_id')
-    .groupBy('g.id', 'g.name', 'g.slips', 'b.colour_oxidation', 'e.cone', 'e.atmosphere')
-    .orderBy('proofs', 'desc')
+    .orderBy('e.proofs', 'desc')
     .select(
       'g.id',
       'g.name',
@@ -135,7 +148,7 @@ async function readChoices(base: Db) {
       'b.colour_oxidation as colour',
       'e.cone',
       'e.atmosphere',
-      base.raw('cast(sum(e.proofs) as signed) as proofs'),
+      'e.proofs',
     );
   return rows.map((row) => ({
     groundId: row.id as string,

@@ -1,5 +1,5 @@
 import { proofRows } from '@/records/entries';
-import { wallQuery } from '@/records/wall';
+import { wallCounts, wallQuery } from '@/records/wall';
 import type { Db } from '@/records/db';
 import { fillStudio } from '../load/fill';
 import { freshStudio, type Studio } from './studio';
@@ -55,7 +55,9 @@ test('the wall reads one range of the entry index, and a headword by its key', a
     base,
     wallQuery(base, { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' }),
   );
-  expect(plan.e).toBe('entry_ground_id_cone_atmosphere_firings_index');
+  expect(plan.e).toBe('entry_wall_index');
+  const [[counts]] = await base.raw(`explain ${wallCounts(base).toQuery()}`);
+  expect(counts).toMatchObject({ key: 'entry_wall_index', Extra: 'Using where; Using index' });
 });
 
 test('the proofs of an entry, a load, a list and a number are found by index', async () => {

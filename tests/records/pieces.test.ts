@@ -39,7 +39,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect(await migrate(base)).toHaveLength(11);
+  expect(await migrate(base)).toHaveLength(12);
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });

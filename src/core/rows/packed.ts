@@ -17,12 +17,18 @@ export function packed<T extends object>(rows: readonly T[]): string {
 
 function fieldOf<T>(values: readonly T[]): Field<T> {
   const places = new Map<T, number>();
-  const at = values.map((value) => {
-    const place = places.get(value) ?? places.size;
-    places.set(value, place);
-    return place;
-  });
-  return places.size * 2 > values.length ? { of: values } : { words: [...places.keys()], at };
+  const at = new Array<number>(values.length);
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i]!;
+    let place = places.get(value);
+    if (place === undefined) {
+      place = places.size;
+      if (place * 2 >= values.length) return { of: values };
+      places.set(value, place);
+    }
+    at[i] = place;
+  }
+  return { words: [...places.keys()], at };
 }
 
 /** The rows again, see {@link packed}. */

@@ -7,6 +7,7 @@ import { FlatCells, placeOnFlat } from './FlatCells';
 import { HEAD, intoView, useView, useZoomGestures } from './panning';
 import css from './wall.module.css';
 import { useTiles } from './useTiles';
+import { useUnfolded } from './useUnfolded';
 import { inView, PICTURES_FROM, stepped, TALL, TILES_FROM } from './zoom';
 
 interface Named {
@@ -46,6 +47,7 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
   const rows = range(firstRow, lastRow, at[0]);
   const beyond = at[1] < firstColumn || at[1] > lastColumn ? at[1] : null;
   const columns = useMemo(() => range(firstColumn, lastColumn, beyond), [firstColumn, lastColumn, beyond]);
+  const unfolded = useUnfolded(zoom, rows.length, columns.length);
   const chosen = glazes[at[0]] && glazes[at[1]] ? cellKey(glazes[at[0]]!.id, glazes[at[1]]!.id) : null;
   const lit = hovered ?? chosen;
   const mirror = lit?.split('.').reverse().join('.') ?? null;
@@ -115,7 +117,7 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
               </div>
             ))}
         </div>
-        {rows.map((r) => (
+        {rows.map((r, i) => (
           <Row
             key={glazes[r]!.id}
             row={r}
@@ -123,6 +125,7 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
             columns={columns}
             cells={cells}
             zoom={zoom}
+            isUnfolded={i < unfolded}
             chosen={at[0] === r ? at[1] : -1}
             mirror={lit && mirror !== lit && mirror?.startsWith(glazes[r]!.id) ? mirror : null}
             picked={picked}
@@ -137,6 +140,8 @@ export function Matrix({ glazes, cells, zoom, onZoom, at, picked, onChoose, onOp
 interface RowProps extends Pick<Props, 'glazes' | 'cells' | 'zoom' | 'picked'> {
   readonly row: number;
   readonly columns: readonly number[];
+  /** Whether its cells may show more than colours yet. */
+  readonly isUnfolded: boolean;
   /** Column of the chosen cell, −1 when it is in another row. */
   readonly chosen: number;
   /** The cell of this row that is the other order of the lit one. */
@@ -151,6 +156,7 @@ const Row = memo(function Row({
   columns,
   cells,
   zoom,
+  isUnfolded,
   chosen,
   mirror,
   picked,
@@ -162,7 +168,8 @@ const Row = memo(function Row({
     () => columns.map((c) => cells.get(cellKey(below.id, glazes[c]!.id))),
     [columns, cells, below.id, glazes],
   );
-  const isFlat = zoom < PICTURES_FROM && columns.at(-1)! - columns[0]! === columns.length - 1;
+  const isInOnePiece = columns.at(-1)! - columns[0]! === columns.length - 1;
+  const isFlat = (zoom < PICTURES_FROM || !isUnfolded) && isInOnePiece;
   return (
     <div
       role="row"

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { unpacked } from '@/core/rows';
 import type { NamedWall } from '@/records/namedWalls';
@@ -38,6 +38,8 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   const [chosen, setChosen] = useState(start);
   const [row, column] = placeOf(chosen, glazes);
   const [zoom, setZoom] = useState(64);
+  // Buttons answer at once; the matrix is drawn in slices after that.
+  const drawnZoom = useDeferredValue(zoom);
   const [list, setList] = useKept<readonly string[]>('jiten.wall.list', []);
   const picked = useMemo(() => new Set(list), [list]);
   const stand = useRef<HTMLDivElement>(null);
@@ -107,7 +109,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
             <Matrix
               glazes={glazes}
               cells={flick.cells}
-              zoom={zoom}
+              zoom={drawnZoom}
               onZoom={setZoom}
               at={[row, column]}
               picked={picked}

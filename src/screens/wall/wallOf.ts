@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Db } from '@/records/db';
 import { listGlazes } from '@/records/glazes';
+import { markOf } from '@/records/marks';
 import { wallChoices, wallNow } from '@/records/wall';
 import { chooseWall } from './choose';
 import { inOrder, ORDERS } from './order';
@@ -8,19 +9,29 @@ import { inOrder, ORDERS } from './order';
 const orderSchema = z.object({ order: z.enum(ORDERS).catch('own') });
 
 /**
- * Everything a wall is drawn from, as its address asks for it.
+ * What is on the wall that an address asks for.
  *
  * @param choose what is shown where the address asks for what is not there
+ * @param asOf where the records stand, if that was just asked, see `markOf`
  */
-export async function wallOf(base: Db, params: unknown, choose = chooseWall) {
-  const choices = await wallChoices(base);
+export async function contentOf(base: Db, params: unknown, choose = chooseWall, asOf?: string) {
+  const mark = asOf ?? (await markOf(base));
+  const choices = await wallChoices(base, mark);
   const choice = choose(params, choices);
+  return { choices, choice, ...(await wallNow(base, choice, mark)) };
+}
+
+/** Everything a wall is drawn from, as its address asks for it; see {@link contentOf}. */
+export async function wallOf(base: Db, params: unknown, choose = chooseWall) {
+  const [{ choices, choice, entries, text }, glazes] = await Promise.all([
+    contentOf(base, params, choose),
+    listGlazes(base),
+  ]);
   const { order } = orderSchema.parse(params);
   const here = choices.filter((one) => one.cone === choice.cone && one.atmosphere === choice.atmosphere);
   const settings = [
     ...new Map(choices.map(({ cone, atmosphere }) => [cone + atmosphere, { cone, atmosphere }])).values(),
   ];
-  const [{ entries, text }, glazes] = await Promise.all([wallNow(base, choice), listGlazes(base)]);
   const tried = new Set(entries.flatMap((entry) => [entry.baseId, entry.topId]));
   return {
     choice,
