@@ -104,8 +104,10 @@ export function nearestGroups(
     const group = index.group[at]!;
     if (allows && !allows[group]) return;
     const [l, a, b] = [index.l[at]!, index.a[at]!, index.b[at]!];
+    const least = leastDifference(asked.l, asked.a, asked.b, l, a, b, turn);
+    if (least > limit) return;
     const known = found.get(group) ?? Infinity;
-    if (leastDifference(asked.l, asked.a, asked.b, l, a, b, turn) > Math.min(limit, known)) return;
+    if (least > known) return;
     const difference = ciede2000(asked.l, asked.a, asked.b, l, a, b);
     if (difference > limit || difference >= known) return;
     found.set(group, difference);
@@ -114,6 +116,8 @@ export function nearestGroups(
   };
   const hues = huesOf(asked, asked);
   const inReach = index.boxes
+    // Most are too far whatever their hues are.
+    .filter((box) => leastInBox(asked, box, MOST_TURN) <= within)
     .map((box) => {
       const turn = mostTurn(hues, box.hues);
       return { box, turn, least: leastInBox(asked, box, turn) };
