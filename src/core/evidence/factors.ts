@@ -3,7 +3,7 @@ import type { ColumnName } from './columns';
 /** What may differ between two zones that are otherwise the same. */
 export const FACTORS = [
   ...(['coats', 'order', 'alone', 'body', 'ground', 'drying', 'clay', 'batch', 'shelf'] as const),
-  ...(['atmosphere', 'reached', 'cooling', 'firing'] as const),
+  ...(['batchAcross', 'atmosphere', 'reached', 'cooling', 'firing'] as const),
 ] as const;
 export type Factor = (typeof FACTORS)[number];
 
@@ -28,7 +28,9 @@ export const SPLITS: Readonly<Record<Factor, Split>> = {
   ground: { unit: 'piece', same: ['stack', 'body', 'firing'], level: 'slips', about: ['said'] },
   drying: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'drying', about: ['said'] },
   clay: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'clay', about: ['slips'] },
-  batch: { unit: 'piece', same: ['stack', ...GROUND, ...HEAT], level: 'batches', about: ['said'] },
+  // Side by side in one firing; and from firing to firing, where one cannot be told from what it was fired in.
+  batch: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'batches', about: ['said'] },
+  batchAcross: { unit: 'firing', same: ['stack', ...GROUND, ...HEAT], level: 'batches', about: ['said'] },
   shelf: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'shelf', about: ['kiln'] },
   atmosphere: { unit: 'firing', same: ['stack', ...GROUND, 'cone'], level: 'atmosphere', about: ['said'] },
   reached: { unit: 'firing', same: ['stack', ...GROUND, ...HEAT], level: 'reached', about: ['said'] },

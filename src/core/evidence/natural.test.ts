@@ -87,11 +87,38 @@ test('equals a search of every pair by hand', () => {
   }
 });
 
-test('what differs together is said: all of one level in another batch', () => {
-  const zones = studio(5, 80, ({ firing }) => (firing === 'two 3' ? 0.9 : 0.05));
-  const batch = naturalExperiments(zones).find(({ factor }) => factor === 'batch')!;
-  expect(batch.levels).toEqual(['S2', 'S1']);
-  expect(batch.confounded).toEqual(['firing']);
+test('what differs together is said: all of one shelf from another batch', () => {
+  const zones = studio(5, 80, ({ shelf }) => (shelf === '2' ? 0.9 : 0.05));
+  const [found] = naturalExperiments(zones.map((one) => ({ ...one, batches: `S${one.shelf}` })));
+  expect(found!.levels).toEqual(['2', '1']);
+  expect(found!.confounded).toEqual(['batch']);
+});
+
+test('a batch is judged beside another in one firing, or by as many firings as it was in', () => {
+  const found = (zones: readonly DoneZone[], factor: string) =>
+    naturalExperiments(zones)
+      .filter((one) => one.factor === factor && one.levels.join() === 'S2,S1')
+      .sort((a, b) => a.p - b.p)[0];
+  const mixed = studio(5, 80, () => 0)
+    .map((one, i) => ({ ...one, batches: i % 4 < 2 ? 'S1' : 'S2' }))
+    .map((one) => ({ ...one, hasDefect: one.batches === 'S2' }));
+  expect(found(mixed, 'batch')!.p).toBeLessThan(1e-4);
+  // The only firing with the new batch: all its pieces say no more than that one firing was bad.
+  const once = studio(5, 80, ({ firing }) => (firing === 'two 3' ? 0.9 : 0.05));
+  expect(found(once, 'batch')).toBeUndefined();
+  expect(found(once, 'batchAcross')).toBeUndefined();
+  const often = Array.from({ length: 16 }, (_, firing) =>
+    studio(firing + 1, 6, () => (firing < 8 ? 0.05 : 0.9)).map((one) => ({
+      ...one,
+      pieceId: `${firing} ${one.pieceId}`,
+      firing: `two ${firing}`,
+      batches: firing < 8 ? 'S1' : 'S2',
+    })),
+  ).flat();
+  const across = found(often, 'batchAcross')!;
+  expect(across.byFiring!.flat().reduce((sum, n) => sum + n)).toBeLessThanOrEqual(16);
+  expect(across.p).toBeGreaterThan(1e-4);
+  expect(across.p).toBeLessThan(0.01);
 });
 
 test('where nothing is planted, no more finds survive than the rate that is stated', () => {
