@@ -223,15 +223,19 @@ export async function headwordText(base: Db, id: string): Promise<string | null>
   return (await base('headword').where({ id }).first('text'))?.text ?? null;
 }
 
-/** The newest photo of a piece that proves each entry, by entry id; entries without one are left out. */
+/**
+ * A photo of a piece that proves each entry, by entry id: where it takes most of the piece, and of those the newest.
+ * Entries without one are left out.
+ */
 export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Map<string, string>> {
   const rows: { entry_id: string; hash: string }[] = await base('zone as z')
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('photo as ph', 'ph.id', 'p.photo_id')
     .whereIn('z.entry_id', entryIds)
     .whereNull('z.ended_at')
-    .orderBy('ph.at')
+    .orderByRaw('z.high - z.low, ph.at')
     .select('z.entry_id', 'ph.hash');
+  // The last of each stays.
   return new Map(rows.map(({ entry_id, hash }) => [entry_id, hash]));
 }
 

@@ -2,7 +2,7 @@ import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { headwordPage } from '@/records/dictionary';
+import { headwordPage, tilesOf } from '@/records/dictionary';
 import { newId } from '@/records/db';
 import { Refusal } from '@/records/faults';
 import { advanceFiring } from '@/records/firings';
@@ -71,6 +71,28 @@ test('a photo loses its metadata, gives each zone its swatch and colour, and is 
   expect((await sharp(small!).metadata()).width).toBe(96);
   expect(await pictureAt(store, 'x'.repeat(43), 96)).toBeNull();
   expect((await readdir(folder, { recursive: true })).some((name) => name.endsWith('.half'))).toBe(false);
+});
+
+test('an entry is shown by the tile that it takes most of', async () => {
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [
+    tile(studio, [dip(glazes.Whitestrip, 0, 1), dip(glazes.Sleeper, 0.1, 1)]),
+    tile(studio, [dip(glazes.Whitestrip, 0, 1), dip(glazes.Sleeper, 0.1, 0.3)]),
+  ]);
+  const photos = await Promise.all(
+    ids.map(async (pieceId, i) => {
+      const bytes = await sharp(await snapshot())
+        .extend({ top: i, background: '#c9c9c9' })
+        .toBuffer();
+      return addPhoto(base, store, member, { id: newId(), pieceId, firingId, bytes });
+    }),
+  );
+  const zones = await base('zone').whereIn('piece_id', ids).whereNull('ended_at').select('entry_id', 'low');
+  const bottom = zones.find(({ low }) => low === 0).entry_id;
+  const covered = zones.find(({ low }) => low === 0.1).entry_id;
+  const tiles = await tilesOf(base, [bottom, covered]);
+  expect(tiles.get(covered)).toBe(photos[0]!.hash);
+  expect(tiles.get(bottom)).toBe(photos[1]!.hash);
 });
 
 test.each([

@@ -274,43 +274,47 @@ function placeOf({ target, clientX }: React.MouseEvent, zoom: number): readonly 
   return place ? [place[0]!, place[1]!] : placeOnFlat(target, clientX, zoom);
 }
 
+/** From this width a quarter shows its whole swatch. */
+const FULL_FROM = 150;
+
+function smallOf(swatchHash: string): string {
+  return `/api/v1/photos/${swatchHash}?width=96`;
+}
+
 /** Left half on the light ground, right half on the dark; the top glaze once below, twice above. */
 function CellPicture({ cell, zoom, tile }: { cell: Cell; zoom: number; tile: string | null }) {
   return (
     <>
-      {tile ? (
-        <img
-          className={css.tile}
-          src={`/api/v1/photos/${tile}${zoom < 600 ? '?width=720' : ''}`}
-          alt=""
-          draggable={false}
-        />
-      ) : (
-        <span className={css.picture}>
-          {cell.quarters.map(({ once, twice }, i) => (
-            <span key={i} className={css.half}>
-              {[twice, once].map((entry, level) =>
-                entry?.swatchHash ? (
-                  <img
-                    key={level}
-                    src={`/api/v1/photos/${entry.swatchHash}${zoom < 150 ? '?width=96' : ''}`}
-                    alt=""
-                    loading="lazy"
-                    decoding="async"
-                    draggable={false}
-                  />
-                ) : (
-                  <span
-                    key={level}
-                    className={entry ? undefined : css.bare}
-                    style={entry?.colour ? { background: entry.colour } : undefined}
-                  />
-                ),
-              )}
-            </span>
-          ))}
-        </span>
-      )}
+      <span className={css.picture}>
+        {cell.quarters.map(({ once, twice }, i) => (
+          <span key={i} className={css.half}>
+            {[twice, once].map((entry, level) =>
+              entry?.swatchHash ? (
+                <img
+                  key={level}
+                  src={zoom < FULL_FROM ? smallOf(entry.swatchHash) : `/api/v1/photos/${entry.swatchHash}`}
+                  // What is known already stands in until the picture has come.
+                  style={{
+                    backgroundColor: entry.colour ?? undefined,
+                    backgroundImage: zoom < FULL_FROM ? undefined : `url(${smallOf(entry.swatchHash)})`,
+                  }}
+                  alt=""
+                  loading="lazy"
+                  decoding="async"
+                  draggable={false}
+                />
+              ) : (
+                <span
+                  key={level}
+                  className={entry ? undefined : css.bare}
+                  style={entry?.colour ? { background: entry.colour } : undefined}
+                />
+              ),
+            )}
+          </span>
+        ))}
+      </span>
+      {tile && <Tile key={tile} hash={tile} zoom={zoom} />}
       <span className={css.marks}>
         {cell.proofs === 0 ? (
           'older'
@@ -324,6 +328,21 @@ function CellPicture({ cell, zoom, tile }: { cell: Cell; zoom: number; tile: str
         </span>
       )}
     </>
+  );
+}
+
+/** The whole tile, laid over its swatches once it has come. */
+function Tile({ hash, zoom }: { readonly hash: string; readonly zoom: number }) {
+  const [hasCome, setHasCome] = useState(false);
+  return (
+    <img
+      className={css.tile}
+      hidden={!hasCome}
+      onLoad={() => setHasCome(true)}
+      src={`/api/v1/photos/${hash}${zoom < 600 ? '?width=720' : ''}`}
+      alt=""
+      draggable={false}
+    />
   );
 }
 
