@@ -27,6 +27,8 @@ const STUDENTS = [
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = ['keepKiln', 'keepPart', 'strikePart'];
+/** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
+const OPEN_ROUTES = ['health', 'calendar.ics'];
 /** Anybody ends a session of their own; the door itself is tried below. */
 const OPEN = ['endOwnSession', 'signIn', 'makeFirst', 'signOut'];
 
@@ -34,6 +36,28 @@ const SCREENS = join(process.cwd(), 'src/screens');
 const files = readdirSync(SCREENS, { recursive: true, encoding: 'utf8' }).filter((file) =>
   file.endsWith('actions.ts'),
 );
+
+const API = join(process.cwd(), 'src/app/api/v1');
+const routes = readdirSync(API, { recursive: true, encoding: 'utf8' }).filter((file) =>
+  file.endsWith('route.ts'),
+);
+
+/** What a route answers to a method, with the same text for every part of its address that it leaves open. */
+async function answered(file: string, method: string, part: string, query = ''): Promise<Response | null> {
+  const handler = (await import(join(API, file)))[method];
+  if (!handler) return null;
+  const names = [...file.matchAll(/\[(\w+)\]/g)].map(([, name]) => [name!, part]);
+  const body = method === 'GET' ? undefined : query || '{}';
+  const address = `http://127.0.0.1/api/v1/${file.replace('/route.ts', '').replace(/\[\w+\]/g, part)}?${query}`;
+  const headers = { 'content-type': 'application/json' };
+  return handler(new Request(address, { method, headers, body }), {
+    params: Promise.resolve(Object.fromEntries(names)),
+  });
+}
+
+/** One that never ends, and one that draws for seconds; browser tests try them. */
+const LONG_ROUTES = ['live/route.ts', 'wall/poster/route.ts'];
+const METHODS = ['GET', 'POST', 'PUT', 'DELETE'];
 
 let studio: Studio;
 const sessions = {} as Record<Role, string>;
@@ -105,6 +129,37 @@ test('what makes no sense is refused with the names of the fields, and nothing i
       }
     }
   expect(await base('change').count('* as count')).toEqual(before);
+});
+
+test('no route answers who is signed out', async () => {
+  delete mockSealed.sessionId;
+  let asked = 0;
+  for (const file of routes.filter((one) => !OPEN_ROUTES.some((open) => one.startsWith(open))))
+    for (const method of METHODS) {
+      const answer = await answered(file, method, newId());
+      if (!answer) continue;
+      asked++;
+      const isRefused = answer.status === 401 || (await answer.text()).includes(SIGNED_OUT);
+      expect([file, method, isRefused]).toEqual([file, method, true]);
+    }
+  expect(asked).toBeGreaterThan(20);
+});
+
+test.each([
+  ['an id of nothing', newId(), ''],
+  ['no id', 'x', ''],
+  ['text that is SQL', "' or 1=1 --", "of=' or 1=1 --&of=2"],
+  ['a way out of the folder', '../../../../etc/passwd', 'of=../../etc/passwd&width=96'],
+  ['figures of no size', newId(), 'width=1e99&from=-1&to=NaN&cone=999999&atmosphere=air&paper=A99&set=x'],
+  ['a long text', 'x'.repeat(3000), `q=${'x'.repeat(5000)}&of=${'y,'.repeat(2000)}`],
+])('a route never falls over %s', async (_, part, query) => {
+  mockSealed.sessionId = sessions.technician;
+  for (const file of routes.filter((one) => !LONG_ROUTES.includes(one)))
+    for (const method of METHODS) {
+      const answer = await answered(file, method, part, query);
+      if (answer) expect([file, method, query, answer.status < 500]).toEqual([file, method, query, true]);
+      await answer?.body?.cancel();
+    }
 });
 
 test('a student logs a piece and corrects it, but no piece of somebody else', async () => {
