@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import type { Atmosphere } from '@/core/coats';
 import { FIRING_STATES, type FiringKind, type FiringState, type Segment } from '@/core/firing';
 import { noteChange } from './changes';
@@ -45,19 +46,17 @@ export interface Firing extends FiringDraft {
   readonly version: number;
 }
 
-function firingRows(base: Db) {
-  const counted = base('firing_piece')
-    .groupBy('firing_id')
-    .select('firing_id', base.raw('count(*) as pieces'), base.raw("sum(state = 'loaded') as waiting"))
-    .as('n');
-  return base('firing as f')
+/** Some firings with their kilns and what is in them. */
+function firingRows(base: Db, some: Knex.QueryBuilder) {
+  // Counted firing by firing: a studio has far more pieces than any list has firings.
+  const inIt = () => base('firing_piece').whereRaw('firing_piece.firing_id = f.id').count('*');
+  return base(some.as('f'))
     .join('kiln as k', 'k.id', 'f.kiln_id')
-    .leftJoin(counted, 'n.firing_id', 'f.id')
     .select(
       'f.*',
       'k.name as kiln_name',
-      'n.pieces',
-      'n.waiting',
+      inIt().as('pieces'),
+      inIt().where({ state: 'loaded' }).as('waiting'),
       base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"),
     );
 }
@@ -98,18 +97,19 @@ export async function listFirings(
   base: Db,
   { states, kilnId, limit = 60 }: { states?: readonly FiringState[]; kilnId?: string; limit?: number } = {},
 ) {
-  const query = firingRows(base).orderBy([
-    { column: 'f.planned_on', order: 'desc' },
-    { column: 'f.number', order: 'desc' },
-  ]);
-  if (states) void query.whereIn('f.state', states);
-  if (kilnId) void query.where('f.kiln_id', kilnId);
-  return (await query.limit(limit)).map(firingOf);
+  const newest = [
+    { column: 'planned_on', order: 'desc' },
+    { column: 'number', order: 'desc' },
+  ];
+  const some = base('firing').orderBy(newest).limit(limit);
+  if (states) void some.whereIn('state', states);
+  if (kilnId) void some.where('kiln_id', kilnId);
+  return (await firingRows(base, some).orderBy(newest)).map(firingOf);
 }
 
 /** One firing. @throws NotThere */
 export async function firingById(base: Db, id: string): Promise<Firing> {
-  const row = await firingRows(base).where('f.id', id).first();
+  const row = await firingRows(base, base('firing').where({ id })).first();
   if (!row) throw new NotThere('This firing');
   return firingOf(row);
 }
