@@ -1,5 +1,6 @@
 import type { Atmosphere, Side, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
+import type { Frame } from '@/core/photo';
 import { fromJson, type Db } from './db';
 import { defectsOf, proofCounts, proofRows } from './entries';
 import { NotThere } from './faults';
@@ -16,7 +17,7 @@ export interface Proof {
   readonly firingId: string;
   readonly firing: string;
   readonly achievedCone: number | null;
-  readonly photoHash: string | null;
+  readonly photo: ProofPhoto | null;
   readonly swatchHash: string | null;
   readonly colour: string | null;
   readonly surface: string | null;
@@ -29,6 +30,21 @@ export interface Proof {
   readonly made: string;
   readonly at: Date;
   readonly agrees: boolean;
+}
+
+/** The photo of a piece, and where it stands in it. */
+export interface ProofPhoto {
+  readonly hash: string;
+  readonly width: number;
+  readonly height: number;
+  readonly frame: Frame;
+}
+
+/** The proof that shows a sense best: one that agrees and has a photo, largest on its piece, and of those the newest. */
+export function bestProof(proofs: readonly Proof[]): Proof | undefined {
+  const worth = ({ photo, counts, agrees, from, to }: Proof) =>
+    (photo ? 4 : 0) + (counts && agrees ? 2 : 0) + (to - from);
+  return [...proofs].sort((one, two) => worth(two) - worth(one))[0];
 }
 
 /** One numbered sense of a headword: an entry. */
@@ -134,6 +150,9 @@ async function proofsOf(
       'z.piece_id',
       'p.label',
       'ph.hash as photo_hash',
+      'ph.width as photo_width',
+      'ph.height as photo_height',
+      'ph.frame as photo_frame',
       'f.id as firing_id',
       'k.name as kiln',
       'f.number',
@@ -160,7 +179,12 @@ async function proofsOf(
       firingId: row.firing_id,
       firing: `${row.kiln} ${row.number}`,
       achievedCone: row.achieved_cone,
-      photoHash: row.photo_hash,
+      photo: row.photo_hash && {
+        hash: row.photo_hash,
+        width: row.photo_width,
+        height: row.photo_height,
+        frame: fromJson<Frame>(row.photo_frame),
+      },
       swatchHash: row.swatch_hash,
       colour: row.colour ?? row.zone_colour,
       surface: row.surface,

@@ -2,7 +2,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
-import type { Point } from '@/core/photo';
+import { Strokes, type Drawn } from './Strokes';
 
 // The zoom package would put these in a style element, which the content security policy refuses.
 const WRAPPER = { position: 'relative', overflow: 'hidden', width: '100vw', height: '100dvh' } as const;
@@ -12,13 +12,6 @@ const CONTENT = {
   height: 'fit-content',
   transformOrigin: '0% 0%',
 } as const;
-
-/** What was drawn on a photo, and how large the photo is, px. */
-export interface Drawn {
-  readonly width: number;
-  readonly height: number;
-  readonly strokes: readonly (readonly Point[])[];
-}
 
 /** A photo on neutral grey, with what was drawn on it; a click opens it to be zoomed to its pixels. */
 export function Photo({
@@ -97,31 +90,5 @@ export function Photo({
         </TransformWrapper>
       </Dialog>
     </>
-  );
-}
-
-/** Lines drawn to point at something, over a photo that is shown whole. */
-function Strokes({ width, height, strokes }: Drawn) {
-  if (strokes.length === 0) return null;
-  return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      preserveAspectRatio="xMidYMid meet"
-      aria-hidden
-      style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
-    >
-      {strokes.map((line, i) => (
-        <polyline
-          key={i}
-          points={line.map(({ x, y }) => `${x * width},${y * height}`).join(' ')}
-          fill="none"
-          stroke="#ffd400"
-          strokeWidth={4}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
-    </svg>
   );
 }

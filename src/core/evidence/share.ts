@@ -34,11 +34,13 @@ export function shareOf(count: number, of: number, confidence = 0.95): Share {
 }
 
 /**
- * A share in words, with its interval.
+ * A share in words, with its interval, which is not broken over two lines.
  *
- * @example shareWords(shareOf(5, 24)) // '5 of 24 (7 to 42 %)'
+ * @example shareWords(shareOf(5, 24)) // '5 of 24 (7 to 42 %)', its blanks no-break ones
  */
 export function shareWords({ count, of, interval: [low, high] }: Share): string {
   const percent = (part: number) => Math.round(part * 100);
-  return of === 0 ? 'none of none' : `${count} of ${of} (${percent(low)} to ${percent(high)} %)`;
+  return of === 0
+    ? 'none of none'
+    : `${count} of ${of} (${percent(low)}\u00a0to\u00a0${percent(high)}\u00a0%)`;
 }

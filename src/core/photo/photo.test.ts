@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { labOf, deltaE00 } from '../colour';
-import { guessFrame, measureZone, zoneBox, type Pixels } from '.';
+import { endsOf, frameFrom, guessFrame, measureZone, zoneBox, zoneBracket, type Pixels, type Point } from '.';
 
 /** A flat picture with a box of another colour on it. */
 function picture(
@@ -81,4 +81,50 @@ test('highlights and pits do not tip the colour of a patch', () => {
   for (let i = 0; i < 40 * 8; i++) marked.data.set(i % 2 ? [255, 255, 255] : [5, 5, 5], i * 3);
   expect(deltaE00(labOf(measureZone(clean).colour), labOf(measureZone(marked).colour))).toBeLessThan(1);
   expect(measureZone(clean).colour).toBe('#3c6e5a');
+});
+
+describe('a bracket', () => {
+  const size = { width: 600, height: 800 };
+
+  test('stands beside the piece and spans the zone, beside the right half for what is there only', () => {
+    const [, top, low] = zoneBracket(frame, size, { side: 'left', from: 0.25, to: 1 });
+    expect(top!.x).toBeLessThan(frame.left);
+    expect(top!.y).toBeCloseTo(frame.rim, 9);
+    expect(low!.y).toBeCloseTo(0.7, 9);
+    const right = zoneBracket(frame, size, { side: 'right', from: 0, to: 1 });
+    expect(right[1]!.x).toBeGreaterThan(frame.right);
+    expect(right[0]!.x).toBeLessThan(right[1]!.x);
+  });
+
+  test('leans with the piece: as far from its axis at either end', () => {
+    const [rim, foot] = [
+      { x: 0.6, y: 0.2 },
+      { x: 0.4, y: 0.8 },
+    ];
+    const leaning = frameFrom(rim, foot, size, 0.6);
+    const [, top, low] = zoneBracket(leaning, size, { side: 'outside', from: 0, to: 1 });
+    const away = (one: Point, other: Point) =>
+      Math.hypot((one.x - other.x) * size.width, (one.y - other.y) * size.height);
+    expect(away(top!, rim)).toBeCloseTo(away(low!, foot), 6);
+    expect(away(top!, low!)).toBeCloseTo(away(rim, foot), 6);
+    expect(top!.x).toBeLessThan(rim.x);
+  });
+
+  test('rim and foot of a frame are the points it was made from', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.4, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (x, y, x2) => {
+          const ends = { rim: { x, y }, foot: { x: x2, y: y + 0.4 } };
+          const again = endsOf(frameFrom(ends.rim, ends.foot, size, 0.6), size);
+          for (const end of ['rim', 'foot'] as const) {
+            expect(again[end].x).toBeCloseTo(ends[end].x, 9);
+            expect(again[end].y).toBeCloseTo(ends[end].y, 9);
+          }
+        },
+      ),
+    );
+  });
 });

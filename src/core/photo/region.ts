@@ -1,5 +1,6 @@
 import type { Side } from '../coats';
 import type { Frame } from './frame';
+import { turned, type Point } from './upright';
 
 /** A box in whole pixels. */
 export interface Box {
@@ -41,6 +42,35 @@ export function zoneBox(
     width: Math.max(1, Math.min(size.width - x, Math.round((right - left) * size.width))),
     height: Math.max(1, Math.min(size.height - y, Math.round((bottom - top) * size.height))),
   };
+}
+
+/** How far beside the piece a bracket stands, and how long its arms are, shares of the piece's width. */
+const BESIDE = { gap: 0.06, arm: 0.08 };
+
+/**
+ * A bracket beside a piece in its photo that spans a zone: beside the right half for what is there only.
+ *
+ * @param size of the photo, px
+ * @param zone side and extent, 0 = foot, 1 = rim
+ * @returns its four corners from the top, as fractions of the photo
+ * @example zoneBracket(frame, size, { side: 'outside', from: 0, to: 0.5 })[1].x // left of frame.left
+ */
+export function zoneBracket(
+  frame: Frame,
+  size: { readonly width: number; readonly height: number },
+  zone: { readonly side: Side; readonly from: number; readonly to: number },
+): Point[] {
+  const [tall, wide] = [frame.foot - frame.rim, frame.right - frame.left];
+  const isRight = zone.side === 'right';
+  const x = isRight ? frame.right + BESIDE.gap * wide : frame.left - BESIDE.gap * wide;
+  const arm = isRight ? x - BESIDE.arm * wide : x + BESIDE.arm * wide;
+  const [top, low] = [frame.foot - tall * zone.to, frame.foot - tall * zone.from];
+  return [
+    { x: arm, y: top },
+    { x, y: top },
+    { x, y: low },
+    { x: arm, y: low },
+  ].map((point) => turned(frame, size, point));
 }
 
 function clamp(value: number, most: number): number {

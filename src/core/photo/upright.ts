@@ -44,11 +44,19 @@ export function frameFrom(rim: Point, foot: Point, size: Size, aspect: number): 
  * @param size of the picture, px
  */
 export function endsOf(frame: Frame, size: Size): { rim: Point; foot: Point } {
-  const [x, y] = [(frame.left + frame.right) / 2, (frame.rim + frame.foot) / 2];
-  const half = ((frame.foot - frame.rim) * size.height) / 2;
+  const x = (frame.left + frame.right) / 2;
+  return { rim: turned(frame, size, { x, y: frame.rim }), foot: turned(frame, size, { x, y: frame.foot }) };
+}
+
+/** A place beside an upright piece, turned about the middle of its frame as the piece leans. */
+export function turned(frame: Frame, size: Size, { x, y }: Point): Point {
+  const [cx, cy] = [(frame.left + frame.right) / 2, (frame.rim + frame.foot) / 2];
   const turn = ((frame.tilt ?? 0) * Math.PI) / 180;
-  const [dx, dy] = [(half * Math.sin(turn)) / size.width, (half * Math.cos(turn)) / size.height];
-  return { rim: { x: x + dx, y: y - dy }, foot: { x: x - dx, y: y + dy } };
+  const [dx, dy] = [(x - cx) * size.width, (y - cy) * size.height];
+  return {
+    x: cx + (dx * Math.cos(turn) - dy * Math.sin(turn)) / size.width,
+    y: cy + (dx * Math.sin(turn) + dy * Math.cos(turn)) / size.height,
+  };
 }
 
 /**

@@ -2,8 +2,9 @@ import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
 import { defectName, describe } from '@/core/evidence';
+import { zoneBracket } from '@/core/photo';
 import type { Found } from '@/records/colours';
-import type { Headword, Sense } from '@/records/dictionary';
+import { bestProof, type Headword, type Sense } from '@/records/dictionary';
 import type { Correction } from '@/records/entryNotes';
 import type { Glaze } from '@/records/glazes';
 import { DefectLine } from '@/ui/DefectLine';
@@ -132,12 +133,18 @@ function SenseRow({
   const words = sense.summary && describe(sense.summary, sense.colour);
   const counted = sense.proofs.filter((proof) => proof.counts);
   const apart = sense.proofs.filter((proof) => !proof.counts);
-  const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
+  const best = bestProof(sense.proofs);
   return (
     <li className={css.sense} id={sense.id}>
       <span className={css.number}>{number}</span>
-      {best?.photoHash && (
-        <Photo hash={best.photoHash} alt={`${best.label}, a proof of this sense`} width={150} height={190} />
+      {best?.photo && (
+        <Photo
+          hash={best.photo.hash}
+          alt={`${best.label}, a proof of this sense, with a bracket beside it`}
+          width={150}
+          height={190}
+          drawn={{ ...best.photo, strokes: [zoneBracket(best.photo.frame, best.photo, best)] }}
+        />
       )}
       <div>
         <p>
@@ -217,18 +224,13 @@ function SenseRow({
         <p className={css.proofs}>
           {best && (
             <PickUp
-              piece={{ id: best.pieceId, label: best.label, photoHash: best.photoHash }}
+              piece={{ id: best.pieceId, label: best.label, photoHash: best.photo?.hash ?? null }}
               hotkey={number === 1}
               small
             />
           )}
           {counted.map((proof) => (
-            <Link
-              key={proof.zoneId}
-              href={`/pieces/${proof.label}`}
-              className="figures"
-              style={{ marginRight: 10 }}
-            >
+            <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures">
               {proof.label}
             </Link>
           ))}

@@ -11,7 +11,7 @@ const proof = (made: string, day: number, more: Partial<Proof> = {}): Proof => (
   firingId: 'f',
   firing: 'Number Two 1',
   achievedCone: 6,
-  photoHash: null,
+  photo: null,
   swatchHash: null,
   colour: '#808080',
   surface: null,

@@ -1,6 +1,6 @@
 import { stackWords } from '@/core/coats';
 import { defectName, describe } from '@/core/evidence';
-import type { Headword, Sense } from '@/records/dictionary';
+import { bestProof, type Headword, type Sense } from '@/records/dictionary';
 import type { Book } from './book';
 
 /** How the pictures of a print are fetched: JPEG by content hash, null when there is none. */
@@ -21,8 +21,8 @@ export async function setHeadword(
   const page = book.headword(headword.text);
   book.text(headword.text, { font: 'head', size: 13, gap: 12 });
   for (const [i, sense] of headword.senses.entries()) {
-    const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
-    const jpeg = best?.photoHash ? await pictures(best.photoHash) : null;
+    const best = bestProof(sense.proofs);
+    const jpeg = best?.photo ? await pictures(best.photo.hash) : null;
     const number = headword.senses.length > 1 ? `${i + 1}  ` : '';
     book.figure(jpeg, sense.colour, linesOf(sense, number, nameOf, best?.label));
     if (sense.teacherNote) book.text(sense.teacherNote, { size: 9, indent: 8, gap: 1 });

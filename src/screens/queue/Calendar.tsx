@@ -68,7 +68,7 @@ export function Calendar({ kilns, booked, hours, now, mayMove, onMove }: Props) 
           </div>
         </div>
       ))}
-      <p className="small quiet">
+      <p className={`small quiet ${css.key}`}>
         <span className={css.keyFire} /> fires <span className={css.keyCool} /> cools{' '}
         <span className={css.keyOpen} /> can be opened; pale while somebody is in. Drag a firing that is not
         lit, or move it with the arrow keys.

@@ -1,10 +1,12 @@
 import { stackWords } from '@/core/coats';
 import { describe } from '@/core/evidence';
-import type { Headword, Sense } from '@/records/dictionary';
+import { zoneBracket } from '@/core/photo';
+import { bestProof, type Headword, type Sense } from '@/records/dictionary';
 import type { NewestRecipe } from '@/records/recipes';
 import { DefectLine } from '@/ui/DefectLine';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
+import { Strokes } from '@/ui/Strokes';
 import css from './share.module.css';
 
 interface Props {
@@ -61,18 +63,19 @@ function SharedSense({
   at,
 }: { sense: Sense; number: number } & Pick<Props, 'names' | 'makers' | 'at'>) {
   const words = sense.summary && describe(sense.summary, sense.colour);
-  const best = sense.proofs.find((proof) => proof.photoHash && proof.agrees) ?? sense.proofs[0];
+  const best = bestProof(sense.proofs);
   const maker = best && makers.get(best.pieceId);
   return (
     <li>
-      {best?.photoHash && (
-        <a href={`${at}/photos/${best.photoHash}`} className={css.photo}>
+      {best?.photo && (
+        <a href={`${at}/photos/${best.photo.hash}`} className={css.photo}>
           <img
-            src={`${at}/photos/${best.photoHash}?width=320`}
+            src={`${at}/photos/${best.photo.hash}?width=320`}
             width={150}
             height={188}
-            alt={`${best.label}, a proof of this sense; open it at full size`}
+            alt={`${best.label}, a proof of this sense, with a bracket beside it; open it at full size`}
           />
+          <Strokes {...best.photo} strokes={[zoneBracket(best.photo.frame, best.photo, best)]} />
         </a>
       )}
       <div>

@@ -33,7 +33,7 @@ test('a firing is read out sentence by sentence, with what the share may truly b
     'Number Two 30, glaze, cone 6 in oxidation.',
     'The cones say cone 5.9.',
     '24 pieces, all read.',
-    'Without a plain defect: 21 of 24 (68 to 97 %).',
+    'Without a plain defect: 21 of 24 (68\u00a0to\u00a097\u00a0%).',
     'Fates: 20 keep, 4 refire.',
     'Defects: crazing on 3.',
   ]);
