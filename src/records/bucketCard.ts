@@ -25,7 +25,7 @@ export interface BucketCardFacts {
 
 /** What stands on the card of a bucket: how to use it, and how it comes out. Null when there is no such glaze. */
 export async function bucketCard(base: Db, glazeId: string): Promise<BucketCardFacts | null> {
-  const glaze = (await listGlazes(base)).find((one) => one.id === glazeId);
+  const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === glazeId);
   return glaze ? cardOf(base, glaze) : null;
 }
 

@@ -172,11 +172,22 @@ test('what waits is set against what is planned; a firing is moved, and the cale
   await signIn(page, 'teacher', 'signal-box-two');
   await page.goto('/kilns/queue');
   await page.waitForLoadState('networkidle');
-  const bar = page.getByRole('button', { name: /^Number Two \d+, cone 6, loading/ }).first();
+  const bar = page.getByRole('link', { name: /^Number Two \d+, cone 6, loading/ }).first();
   const before = await bar.getAttribute('aria-label');
   await bar.focus();
   await page.keyboard.press('PageDown');
   await expect.poll(() => bar.getAttribute('aria-label')).not.toBe(before);
+  // Dragged by mouse it moves and is not followed; clicked it is.
+  const later = await bar.getAttribute('aria-label');
+  const { x, y, height } = (await bar.boundingBox())!;
+  await page.mouse.move(x + 12, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y + height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(() => bar.getAttribute('aria-label')).not.toBe(later);
+  await expect(page).toHaveURL(/queue$/);
+  await bar.click();
+  await expect(page).toHaveURL(/\/firings\//);
   const file = await (await page.request.get('/api/v1/calendar.ics')).text();
   expect(file).toMatch(/^BEGIN:VCALENDAR/);
   expect(file).toMatch(/SUMMARY:Number Two \d+ fires: glaze/);

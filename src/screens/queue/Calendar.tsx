@@ -98,7 +98,8 @@ const KEYS: Readonly<Record<string, number>> = {
 };
 
 function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
-  const box = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLAnchorElement>(null);
+  const dragged = useRef(false);
   const [held, setHeld] = useState<number | null>(null);
   const [moved, setMoved] = useState(0);
   const { firing, need } = one;
@@ -110,7 +111,9 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
     if (held === null) return;
     const wide = box.current!.parentElement!.getBoundingClientRect().width;
     const minutes = ((event.clientX - held) / wide) * DAYS * 1440;
-    setMoved(Math.round(minutes / SNAP) * SNAP);
+    const moves = Math.round(minutes / SNAP) * SNAP;
+    dragged.current ||= moves !== 0;
+    setMoved(moves);
   };
   const drop = () => {
     setHeld(null);
@@ -131,20 +134,26 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
   const burning =
     ((slot.end.getTime() - slot.start.getTime()) / (slot.opens.getTime() - slot.start.getTime())) * 100;
   return (
-    <div
+    <Link
       ref={box}
       className={css.bar}
       style={style}
+      href={`/firings/${firing.id}`}
       title={words}
+      aria-label={words}
+      draggable={false}
       data-clash={clashes.length > 0 || undefined}
       data-late={late || undefined}
       data-free={free || undefined}
-      role={free ? 'button' : undefined}
-      tabIndex={free ? 0 : undefined}
-      aria-label={free ? words : undefined}
       onKeyDown={key}
+      onClick={(event) => {
+        // What was dragged is not followed.
+        if (dragged.current) event.preventDefault();
+        dragged.current = false;
+      }}
       onPointerDown={(event) => {
-        if (!free || (event.target as HTMLElement).closest('a')) return;
+        dragged.current = false;
+        if (!free) return;
         event.currentTarget.setPointerCapture(event.pointerId);
         setHeld(event.clientX);
       }}
@@ -157,10 +166,10 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
     >
       <span className={css.fire} style={{ width: `${burning}%` }} />
       <span className={css.cool} />
-      <Link className={css.barName} href={`/firings/${firing.id}`}>
+      <span className={css.barName}>
         {firing.number}, cone {firing.cone}
-      </Link>
+      </span>
       <span className={css.barOpens}>opens {aboutTime(slot.opens)}</span>
-    </div>
+    </Link>
   );
 }
