@@ -69,6 +69,20 @@ test('samples that scatter more than chance have wider limits', () => {
   expect(scattered.samples[0]!.limit!).toBeGreaterThan(calm.samples[0]!.limit!);
 });
 
+test('none of few is not never: the line after sound samples falls as they become more', () => {
+  const limitAfter = (sound: number) => {
+    const { rise, usual, samples } = watch(
+      series([...Array(sound).fill([0, 8]), [5, 8], [6, 8], [4, 8], [7, 8]]),
+      seeded(13),
+    );
+    expect([rise?.at, usual.count]).toEqual([sound, 0]);
+    return samples[0]!.limit!;
+  };
+  // The tail of a beta-binomial of ½ and 8 n + ½, reckoned by hand: two of eight, then one.
+  expect(limitAfter(6)).toBe(2 / 8);
+  expect(limitAfter(120)).toBe(1 / 8);
+});
+
 test('chances of a beta-binomial sum to one and keep its mean; without correlation it is the binomial', () => {
   fc.assert(
     fc.property(

@@ -50,12 +50,12 @@ const LEAST = { before: 2, count: 3 } as const;
  * Charts the share with a defect sample by sample, with exact limits.
  *
  * Limits are the tails of the beta-binomial distribution about the usual share: samples that scatter more than
- * chance, as pieces of one firing do, have wider ones. Without such scatter it is the binomial. The correlation
- * is the moment estimate from Pearson's χ². A rise is the split with the greatest likelihood ratio, judged
+ * chance, as pieces of one firing do, have wider ones, and so has a usual share that few pieces tell. The
+ * correlation is the moment estimate from Pearson's χ². A rise is the split with the greatest likelihood ratio, judged
  * against the same samples in other orders: the sample, not the piece, is the unit.
  *
  * Sources: W. A. Shewhart (1931) for the chart; D. A. Williams, Appl. Stat. 31 (1982), 144–148, for the scatter;
- * J. Besag and P. Clifford, Biometrika 78 (1991), 301–304, for stopping early.
+ * H. Jeffreys, Theory of Probability (1961), §3.1, for the prior; J. Besag and P. Clifford, Biometrika 78 (1991), 301–304, for stopping early.
  *
  * @param samples in order of time; empty ones are left out
  * @param random gives numbers in [0, 1)
@@ -66,9 +66,10 @@ export function watch(all: readonly Sample[], random: () => number): Watched {
   const before = rise ? samples.slice(0, rise.at) : samples;
   const usual = pooled(before);
   const correlation = correlationOf(before, usual.share ?? 0);
+  const expected = expectedOf(usual, correlation, before.length);
   return {
     samples: samples.map((sample) => {
-      const most = usual.share === null ? sample.of : mostUsual(sample.of, usual.share, correlation);
+      const most = mostUsual(sample.of, expected);
       return { ...sample, limit: most === sample.of ? null : most / sample.of, isOut: sample.count > most };
     }),
     usual,
@@ -93,9 +94,27 @@ function correlationOf(samples: readonly Sample[], share: number): number {
   return Math.min(0.95, Math.max(0, (chi - (samples.length - 1)) / pairs));
 }
 
+/** What the next sample is expected to be like. */
+interface Expected {
+  readonly share: number;
+  readonly correlation: number;
+}
+
+/**
+ * The usual share is itself known from so many pieces only: none of 20 is not never. As the predictive distribution
+ * after Jeffreys's prior, for as many pieces as those of samples that scatter are worth.
+ */
+function expectedOf({ count, of }: Share, correlation: number, samples: number): Expected {
+  const worth = samples ? of / (1 + (of / samples - 1) * correlation) : 0;
+  const share = of ? count / of : 0.5;
+  return {
+    share: (share * worth + 0.5) / (worth + 1),
+    correlation: correlation + (1 - correlation) / (worth + 2),
+  };
+}
+
 /** The most pieces of a sample that are usual: more have a chance below {@link BEYOND}. */
-function mostUsual(of: number, share: number, correlation: number): number {
-  if (share === 0) return 0;
+function mostUsual(of: number, { share, correlation }: Expected): number {
   let tail = 0;
   for (let count = of; count > 0; count--) {
     tail += chanceOf(count, of, share, correlation);
