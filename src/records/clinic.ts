@@ -1,11 +1,12 @@
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { groundOf } from '@/core/coats';
+import { groundOf, type Side } from '@/core/coats';
 import type { DefectId } from '@/core/evidence';
 import { narrowed, type About } from './about';
 import { fromJson, type Db } from './db';
 import { NotThere } from './faults';
 import { studioBook } from './materials';
+import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from './photos';
 import { piecePage, type FiredZone, type PiecePage } from './piecePages';
 import { newestRecipes } from './recipes';
 import { voiceOf, type Voice } from './voice';
@@ -153,8 +154,10 @@ async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
 /** A piece that proves a defect. */
 export interface DefectProof {
   readonly label: string;
-  readonly photoHash: string | null;
+  readonly photo: ShownPhoto | null;
   readonly headword: string;
+  /** Where it shows the defect plainly. */
+  readonly zones: readonly { readonly side: Side; readonly from: number; readonly to: number }[];
 }
 
 /** Pieces that show a defect plainly, the newest first, the worst of them; of one firing, entry, glaze … when that is asked. */
@@ -164,7 +167,7 @@ export async function piecesWith(
   about: Pick<About, 'kind' | 'id'> | null = null,
   limit = 8,
 ): Promise<DefectProof[]> {
-  return base('reading_defect as d')
+  const rows = await base('reading_defect as d')
     .join('reading as r', 'r.id', 'd.reading_id')
     .join('zone as z', 'z.id', 'r.zone_id')
     .join('entry as e', 'e.id', 'z.entry_id')
@@ -177,12 +180,19 @@ export async function piecesWith(
     .whereNull('r.ended_at')
     .whereNull('z.ended_at')
     .modify((query) => void (about && narrowed(query, about)))
-    .groupBy('p.id', 'p.label', 'ph.hash')
+    .groupBy('p.id', 'p.label', 'ph.hash', 'ph.width', 'ph.height', 'ph.frame')
     .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
     .limit(limit)
     .select(
       'p.label',
-      'ph.hash as photoHash',
+      ...SHOWN_PHOTO,
       base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),
+      base.raw("json_arrayagg(json_object('side', z.side, 'from', z.low, 'to', z.high)) as zones"),
     );
+  return rows.map((row) => ({
+    label: row.label,
+    photo: shownPhoto(row),
+    headword: row.headword,
+    zones: fromJson<DefectProof['zones']>(row.zones),
+  }));
 }

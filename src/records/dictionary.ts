@@ -1,10 +1,10 @@
 import type { Atmosphere, Side, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
-import type { Frame } from '@/core/photo';
 import { fromJson, type Db } from './db';
 import { defectsOf, proofCounts, proofRows } from './entries';
 import { NotThere } from './faults';
 import { newestVersions } from './glazes';
+import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from './photos';
 
 /** One piece's zone that proves a sense. */
 export interface Proof {
@@ -17,7 +17,7 @@ export interface Proof {
   readonly firingId: string;
   readonly firing: string;
   readonly achievedCone: number | null;
-  readonly photo: ProofPhoto | null;
+  readonly photo: ShownPhoto | null;
   readonly swatchHash: string | null;
   readonly colour: string | null;
   readonly surface: string | null;
@@ -30,14 +30,6 @@ export interface Proof {
   readonly made: string;
   readonly at: Date;
   readonly agrees: boolean;
-}
-
-/** The photo of a piece, and where it stands in it. */
-export interface ProofPhoto {
-  readonly hash: string;
-  readonly width: number;
-  readonly height: number;
-  readonly frame: Frame;
 }
 
 /** The proof that shows a sense best: one that agrees and has a photo, largest on its piece, and of those the newest. */
@@ -149,10 +141,7 @@ async function proofsOf(
       'z.high',
       'z.piece_id',
       'p.label',
-      'ph.hash as photo_hash',
-      'ph.width as photo_width',
-      'ph.height as photo_height',
-      'ph.frame as photo_frame',
+      ...SHOWN_PHOTO,
       'f.id as firing_id',
       'k.name as kiln',
       'f.number',
@@ -179,12 +168,7 @@ async function proofsOf(
       firingId: row.firing_id,
       firing: `${row.kiln} ${row.number}`,
       achievedCone: row.achieved_cone,
-      photo: row.photo_hash && {
-        hash: row.photo_hash,
-        width: row.photo_width,
-        height: row.photo_height,
-        frame: fromJson<Frame>(row.photo_frame),
-      },
+      photo: shownPhoto(row),
       swatchHash: row.swatch_hash,
       colour: row.colour ?? row.zone_colour,
       surface: row.surface,

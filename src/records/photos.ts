@@ -44,6 +44,28 @@ export interface StoredPhoto extends PhotoSettings {
   readonly at: Date;
 }
 
+/** A photo as it is shown small: where the piece stands in it lets a zone be pointed at. */
+export type ShownPhoto = Pick<StoredPhoto, 'hash' | 'width' | 'height' | 'frame'>;
+
+/** What {@link shownPhoto} reads of a photo joined as "ph". */
+export const SHOWN_PHOTO = [
+  'ph.hash as photo_hash',
+  'ph.width as photo_width',
+  'ph.height as photo_height',
+  'ph.frame as photo_frame',
+] as const;
+
+/** The photo of a joined row; null where there is none. */
+export function shownPhoto(row: Readonly<Record<string, unknown>>): ShownPhoto | null {
+  if (!row.photo_hash) return null;
+  return {
+    hash: row.photo_hash as string,
+    width: row.photo_width as number,
+    height: row.photo_height as number,
+    frame: fromJson<Frame>(row.photo_frame),
+  };
+}
+
 /**
  * Adds a photo to a piece. The picture is decoded and encoded anew, turned upright, with its metadata and
  * location dropped. A frame is guessed unless set; the piece's zones of that firing get their swatch and

@@ -1,7 +1,12 @@
 import Link from 'next/link';
+import { zoneBracket } from '@/core/photo';
 import type { DefectProof } from '@/records/clinic';
 import { Photo } from '@/ui/Photo';
 import css from './clinic.module.css';
+
+function bracketsOf(photo: NonNullable<DefectProof['photo']>, zones: DefectProof['zones']) {
+  return zones.map((zone) => zoneBracket(photo.frame, photo, zone));
+}
 
 /** Pieces that show the defect, their photos to be zoomed; the one in question is marked. */
 export function Proofs({
@@ -18,12 +23,13 @@ export function Proofs({
     <ul className={css.proofs} aria-label="Pieces that show it">
       {pieces.map((piece) => (
         <li key={piece.label} aria-current={piece.label === label}>
-          {piece.photoHash ? (
+          {piece.photo ? (
             <Photo
-              hash={piece.photoHash}
-              alt={`Photo of ${piece.label}, ${piece.headword}`}
+              hash={piece.photo.hash}
+              alt={`Photo of ${piece.label}, ${piece.headword}, with a bracket where it shows`}
               width="100%"
               height={128}
+              drawn={{ ...piece.photo, strokes: bracketsOf(piece.photo, piece.zones) }}
             />
           ) : (
             <span className={css.noPhoto}>no photo</span>

@@ -78,7 +78,13 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
 function withOwn(proofs: readonly DefectProof[], found: Awaited<ReturnType<typeof pieceCase>> | null) {
   if (!found) return proofs;
   const { label, photos } = found.piece;
-  const own = { label, photoHash: photos[0]?.hash ?? null, headword: found.headwords.join(', ') };
+  const known = proofs.find((one) => one.label === label);
+  const own: DefectProof = {
+    label,
+    photo: photos[0] ?? null,
+    headword: found.headwords.join(', '),
+    zones: known?.zones ?? [],
+  };
   return [own, ...proofs.filter((one) => one.label !== label)].slice(0, 8);
 }
 

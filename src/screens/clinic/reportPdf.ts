@@ -32,9 +32,9 @@ export async function reportPdf(
   if (defect.caution) line(defect.caution);
   const shown = await Promise.all(
     proofs
-      .filter(({ photoHash }) => photoHash !== null)
+      .filter((one) => one.photo !== null)
       .slice(0, PHOTOS)
-      .map(async ({ label, photoHash }) => ({ words: label, jpeg: await photo(photoHash!) })),
+      .map(async (one) => ({ words: one.label, jpeg: await photo(one.photo!.hash) })),
   );
   pictures(shown);
   if (found.closedAt)
