@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useBench, type Held } from './frame';
+import { isSame, useBench, type Held } from './frame';
 
-/** Picks a piece up onto the bench, or puts it back; `p` does the same for the one piece in view. */
+/** Picks a piece, or a zone of it, up onto the bench, or puts it back; `p` does the same for the one in view. */
 export function PickUp({
   piece,
   hotkey = false,
@@ -14,7 +14,7 @@ export function PickUp({
   small?: boolean;
 }) {
   const { held, toggle } = useBench();
-  const on = held.some((one) => one.id === piece.id);
+  const on = held.some((one) => isSame(one, piece));
   useHotkeys('p', () => toggle(piece), { enabled: hotkey });
   return (
     <Button

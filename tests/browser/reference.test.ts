@@ -177,6 +177,55 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await expect(page.getByRole('region', { name: 'Asked for' })).toContainText(words!.trim());
 });
 
+test('two senses are picked up and set side by side at one scale, with what differs', async ({ page }) => {
+  await signIn(page, 'student', 'signal-box-three');
+  await page.goto('/wall');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).click();
+  // At once: the address of the chosen cell is not written over the way there.
+  await page.getByRole('link', { name: 'Open entry' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Limewash over Sleeper');
+  const senses = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /Pick up|Put back/ }) });
+  const grounds = await senses
+    .locator('b')
+    .filter({ hasText: /^On .*, cone/ })
+    .allTextContents();
+  expect(new Set(grounds).size).toBeGreaterThan(1);
+  const other = grounds.findIndex((ground) => ground !== grounds[0]);
+  await senses.nth(other).getByRole('button', { name: 'Pick up' }).click();
+  await senses.nth(0).getByRole('button', { name: 'Pick up' }).click();
+  await expect(senses.nth(0).getByRole('button', { name: 'Put back' })).toBeVisible();
+  const kept = page.getByRole('region', { name: 'Bench' });
+  await expect(kept.getByRole('button', { name: /^Put SW-\d+ back$/ })).toHaveCount(2);
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Compare');
+  const ground = page.getByRole('row', { name: /^Ground/ }).getByRole('cell');
+  const wordsOf = (text: string) => text.replace(/^On (.*), cone.*$/, '$1');
+  await expect(ground).toHaveText([wordsOf(grounds[other]!), wordsOf(grounds[0]!)]);
+
+  // Another zone of the first: said in the address, and in what came of it.
+  const zones = page.getByRole('combobox', { name: /^Zone of SW-/ });
+  const before = [await zones.nth(0).inputValue(), await zones.nth(1).inputValue()];
+  const bare = await zones
+    .nth(0)
+    .locator('option')
+    .filter({ hasText: /^Sleeper,/ })
+    .first()
+    .getAttribute('value');
+  await zones.nth(0).selectOption(bare!);
+  await expect(page).toHaveURL(new RegExp(`zones=${bare}.*${before[1]}`));
+  await expect(
+    page
+      .getByRole('row', { name: /^Glazes/ })
+      .getByRole('cell')
+      .first(),
+  ).toContainText('Sleeper');
+  await page.getByRole('link', { name: 'Today' }).first().click();
+  await expect(kept.getByRole('button', { name: /^Put SW-\d+ back$/ })).toHaveCount(2);
+});
+
 test('an entry is made again as bowls, and the new pieces know their model', async ({ page }) => {
   await signIn(page, 'teacher', 'signal-box-two');
   await page.goto('/wall');

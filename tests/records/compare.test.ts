@@ -34,7 +34,7 @@ test('pieces are compared by the stack they share, and one thing done differentl
     ],
     (n) => (n === 0 ? { colour: '#553322' } : { colour: '#775544', defects: pits, surface: 'satin' }),
   );
-  const compared = zonesToCompare([once!, twice!], new Set());
+  const compared = zonesToCompare([once!, twice!], []);
   expect(compared.map(({ zone }) => zoneWords(zone!))).toEqual(['Sleeper, all over', 'Sleeper, all over']);
   const rows = rowsOf(compared);
   const valuesOf = (name: string) => rows.find((row) => row.name.startsWith(name))!.values;
@@ -56,18 +56,21 @@ test('where no stack is shared the thickest zone speaks, and a zone that is aske
     ],
     () => ({}),
   );
-  const [thick] = zonesToCompare([mixed!, plain!], new Set());
+  const [thick] = zonesToCompare([mixed!, plain!], []);
   expect(thick!.zone!.stack).toMatchObject([{ times: 2 }]);
   const thin = mixed!.firings[0]!.zones.find(({ stack }) => stack[0]?.times === 1)!;
-  expect(zonesToCompare([mixed!, plain!], new Set([thin.id]))[0]!.zone!.id).toBe(thin.id);
-  expect(explained(rowsOf(zonesToCompare([mixed!, plain!], new Set())))).toContain('glazes');
+  expect(zonesToCompare([mixed!, plain!], [thin.id, ''])[0]!.zone!.id).toBe(thin.id);
+  expect(explained(rowsOf(zonesToCompare([mixed!, plain!], [])))).toContain('glazes');
+  // Two zones of one piece beside each other.
+  const both = zonesToCompare([mixed!, mixed!], [thin.id, thick!.zone!.id]);
+  expect(both.map(({ zone }) => zone!.stack[0]!.times)).toEqual([1, 2]);
 });
 
 test('a piece that was never fired has nothing to be compared, and says so', async () => {
   const { base, member } = studio;
   const [made] = await savePieces(base, member, tile(studio), [newId()]);
   const page = await piecePage(base, made!.id);
-  const [one] = zonesToCompare([page], new Set());
+  const [one] = zonesToCompare([page], []);
   expect([one!.firing, one!.zone, colourOf(one!.zone)]).toEqual([null, null, null]);
   expect(rowsOf([one!]).slice(0, 2)).toMatchObject([
     { name: 'Glazes', values: ['not fired'] },

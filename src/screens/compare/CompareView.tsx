@@ -5,7 +5,7 @@ import { Panes, type Pane } from './Panes';
 import { colourOf, explained, rowsOf, zonesToCompare, zoneWords, type Compared } from './zones';
 
 /** Zones side by side on neutral grey at one scale; below, what was done and what came out, and what explains it. */
-export function CompareView({ pieces, zones }: { pieces: readonly PiecePage[]; zones: ReadonlySet<string> }) {
+export function CompareView({ pieces, zones }: { pieces: readonly PiecePage[]; zones: readonly string[] }) {
   const all = zonesToCompare(pieces, zones);
   const rows = rowsOf(all);
   const differing = rows.filter((row) => new Set(row.values).size > 1);
@@ -58,7 +58,6 @@ function versionWords(all: readonly string[], value: string): string {
 function paneOf({ piece, firing, zone }: Compared): Pane {
   const [photo] = piece.photos;
   return {
-    pieceId: piece.id,
     label: piece.label,
     hash: photo?.hash ?? null,
     frame: photo?.frame ?? { left: 0, right: 1, rim: 0, foot: 1 },

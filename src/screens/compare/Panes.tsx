@@ -7,7 +7,6 @@ import css from './compare.module.css';
 
 /** One picture that is compared. */
 export interface Pane {
-  readonly pieceId: string;
   readonly label: string;
   readonly hash: string | null;
   /** Where the piece stands in its photo, and how large the photo is, px. */
@@ -65,12 +64,9 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
     }));
   };
   const choose = (pane: Pane, id: string) =>
-    change((next) => {
-      const others = (next.get('zones') ?? '')
-        .split(',')
-        .filter((one) => one && !pane.zones.some((zone) => zone.id === one));
-      next.set('zones', [...others, id].join(','));
-    });
+    change((next) =>
+      next.set('zones', panes.map((one) => (one === pane ? id : (one.zoneId ?? ''))).join(',')),
+    );
   return (
     <>
       <p className={css.zoom}>
@@ -93,8 +89,8 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
         <span className="quiet small">One scale; wheel and drag move all of them.</span>
       </p>
       <div className={css.panes} ref={row}>
-        {panes.map((pane) => (
-          <figure key={pane.pieceId}>
+        {panes.map((pane, i) => (
+          <figure key={`${pane.label} ${i}`}>
             <div
               className={css.stand}
               onPointerMove={drag}

@@ -18,10 +18,10 @@ export interface Row {
 }
 
 /**
- * The zones to compare: the ones asked for by id; else, of each piece's last firing, the one with a stack that all
+ * The zones to compare, one a piece: the one asked for by its id, in the order of the pieces; else, of each piece's last firing, the one with a stack that all
  * pieces have; else the thickest.
  */
-export function zonesToCompare(pieces: readonly PiecePage[], asked: ReadonlySet<string>): Compared[] {
+export function zonesToCompare(pieces: readonly PiecePage[], asked: readonly string[]): Compared[] {
   const last = pieces.map((piece) => piece.firings.findLast(({ zones }) => zones.length > 0) ?? null);
   const everywhere = (zone: FiredZone) =>
     last.every((firing) => firing?.zones.some(({ stack }) => sameStack(stack, zone.stack)));
@@ -33,7 +33,7 @@ export function zonesToCompare(pieces: readonly PiecePage[], asked: ReadonlySet<
   return pieces.map((piece, i) => {
     const zones = last[i]?.zones ?? [];
     const zone =
-      zones.find(({ id }) => asked.has(id)) ??
+      zones.find(({ id }) => id === asked[i]) ??
       (common && zones.find(({ stack }) => sameStack(stack, common.stack))) ??
       zones.reduce<FiredZone | null>((most, one) => (most && dips(most) >= dips(one) ? most : one), null);
     return { piece, firing: last[i]!, zone };

@@ -224,7 +224,12 @@ function SenseRow({
         <p className={css.proofs}>
           {best && (
             <PickUp
-              piece={{ id: best.pieceId, label: best.label, photoHash: best.photo?.hash ?? null }}
+              piece={{
+                id: best.pieceId,
+                label: best.label,
+                photoHash: best.photo?.hash ?? null,
+                zoneId: best.zoneId,
+              }}
               hotkey={number === 1}
               small
             />

@@ -9,7 +9,14 @@ const REST = 300;
  */
 export function useWalked() {
   const [walked] = useState(walk);
-  useEffect(() => () => void walked.unsaid(), [walked]);
+  useEffect(() => {
+    // What is clicked next may lead elsewhere: an address written on the way there would end it.
+    document.addEventListener('click', walked.say, true);
+    return () => {
+      document.removeEventListener('click', walked.say, true);
+      walked.unsaid();
+    };
+  }, [walked]);
   return walked;
 }
 

@@ -3,14 +3,14 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
-import { useBench } from './BenchContext';
+import { compareAddress, useBench } from './BenchContext';
 import css from './frame.module.css';
 
 /** The strip at the foot of every page with what was picked up and what can be done with it. */
 export function Bench() {
   const { held, open, setOpen, toggle, clear, lay } = useBench();
   const { offer, bar } = useUndo();
-  const ids = held.map((piece) => piece.id).join(',');
+  const ids = [...new Set(held.map((piece) => piece.id))].join(',');
   return (
     <section className={css.bench} data-empty={held.length === 0 || undefined} aria-label="Bench">
       <button
@@ -32,7 +32,7 @@ export function Bench() {
         <>
           <ul className={css.benchItems}>
             {held.map((piece) => (
-              <li key={piece.id} className={css.benchItem}>
+              <li key={`${piece.id} ${piece.zoneId}`} className={css.benchItem}>
                 <Link href={`/pieces/${piece.label}`} title={piece.label}>
                   {piece.photoHash ? (
                     <img src={`/api/v1/photos/${piece.photoHash}?width=96`} alt={piece.label} />
@@ -52,7 +52,7 @@ export function Bench() {
             ))}
           </ul>
           {held.length > 1 && (
-            <LinkButton size="small" variant="contained" href={`/compare?pieces=${ids}`} title="Compare (c)">
+            <LinkButton size="small" variant="contained" href={compareAddress(held)} title="Compare (c)">
               Compare
             </LinkButton>
           )}

@@ -1,11 +1,24 @@
 'use client';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
-/** A piece on the bench. */
+/** A piece on the bench, or one zone of it. */
 export interface Held {
   readonly id: string;
   readonly label: string;
   readonly photoHash: string | null;
+  readonly zoneId?: string;
+}
+
+/** Whether two are the same piece, and the same zone of it. */
+export function isSame(one: Held, other: Held): boolean {
+  return one.id === other.id && one.zoneId === other.zoneId;
+}
+
+/** The page that sets what is held side by side. */
+export function compareAddress(held: readonly Held[]): string {
+  const ids = held.map(({ id }) => id).join(',');
+  const zones = held.map(({ zoneId }) => zoneId ?? '').join(',');
+  return `/compare?pieces=${ids}${held.some(({ zoneId }) => zoneId) ? `&zones=${zones}` : ''}`;
 }
 
 interface Bench {
@@ -44,8 +57,8 @@ export function BenchProvider({ children }: { children: ReactNode }) {
       setOpen,
       toggle: (piece) =>
         change((before) =>
-          before.some((one) => one.id === piece.id)
-            ? before.filter((one) => one.id !== piece.id)
+          before.some((one) => isSame(one, piece))
+            ? before.filter((one) => !isSame(one, piece))
             : [...before, piece],
         ),
       clear: () => change(() => []),

@@ -5,7 +5,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useBench } from './BenchContext';
+import { compareAddress, useBench } from './BenchContext';
 import { TABS } from './tabs';
 
 const SHEET: readonly (readonly [string, string])[] = [
@@ -37,7 +37,6 @@ export function Keys() {
   const router = useRouter();
   const bench = useBench();
   const [sheet, setSheet] = useState(false);
-  const compare = bench.held.map((piece) => piece.id).join(',');
 
   useHotkeys(
     '/',
@@ -51,7 +50,7 @@ export function Keys() {
   useHotkeys('n', () => router.push('/pieces/new'));
   useHotkeys('g>f', () => router.push('/find'));
   useHotkeys('b', () => bench.setOpen(!bench.open));
-  useHotkeys('c', () => router.push(`/compare?pieces=${compare}`), { enabled: bench.held.length > 1 });
+  useHotkeys('c', () => router.push(compareAddress(bench.held)), { enabled: bench.held.length > 1 });
   useHotkeys(
     TABS.map(({ key }) => `g>${key}`),
     (_, { keys }) => {

@@ -1,3 +1,3 @@
 export { Frame } from './Frame';
 export { GuideWords } from './GuideWords';
-export { useBench, type Held } from './BenchContext';
+export { isSame, useBench, type Held } from './BenchContext';

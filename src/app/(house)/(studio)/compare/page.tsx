@@ -16,6 +16,13 @@ export default async function Page({
   await memberOfPage();
   const { pieces: asked = '', zones = '' } = await searchParams;
   const ids = asked.split(',').filter(Boolean).slice(0, MOST);
-  const pieces = await Promise.all(ids.map((id) => piecePage(db(), id).catch(() => null)));
-  return <CompareView pieces={pieces.filter((piece) => piece !== null)} zones={new Set(zones.split(','))} />;
+  const zoneIds = zones.split(',');
+  const found = await Promise.all(
+    ids.map(async (id, i) => ({
+      piece: await piecePage(db(), id).catch(() => null),
+      zone: zoneIds[i] ?? '',
+    })),
+  );
+  const there = found.flatMap(({ piece, zone }) => (piece ? [{ piece, zone }] : []));
+  return <CompareView pieces={there.map(({ piece }) => piece)} zones={there.map(({ zone }) => zone)} />;
 }
