@@ -10,10 +10,13 @@ const REST = 300;
 export function useWalked() {
   const [walked] = useState(walk);
   useEffect(() => {
-    // What is clicked next may lead elsewhere: an address written on the way there would end it.
+    // What is done next may lead elsewhere: an address written on the way there would end it.
+    const onKey = ({ key }: KeyboardEvent) => void (key.startsWith('Arrow') || walked.say());
     document.addEventListener('click', walked.say, true);
+    document.addEventListener('keydown', onKey, true);
     return () => {
       document.removeEventListener('click', walked.say, true);
+      document.removeEventListener('keydown', onKey, true);
       walked.unsaid();
     };
   }, [walked]);
