@@ -1,7 +1,8 @@
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { groundOf, type Side } from '@/core/coats';
+import { groundOf } from '@/core/coats';
 import type { DefectId } from '@/core/evidence';
+import type { ZonePlace } from '@/core/photo';
 import { narrowed, type About } from './about';
 import { fromJson, type Db } from './db';
 import { NotThere } from './faults';
@@ -157,7 +158,7 @@ export interface DefectProof {
   readonly photo: ShownPhoto | null;
   readonly headword: string;
   /** Where it shows the defect plainly. */
-  readonly zones: readonly { readonly side: Side; readonly from: number; readonly to: number }[];
+  readonly zones: readonly ZonePlace[];
 }
 
 /** Pieces that show a defect plainly, the newest first, the worst of them; of one firing, entry, glaze … when that is asked. */

@@ -32,10 +32,13 @@ export interface Proof {
   readonly agrees: boolean;
 }
 
-/** The proof that shows a sense best: one that agrees and has a photo, largest on its piece, and of those the newest. */
+/**
+ * The proof that stands for a sense: one that counts and agrees, then with a photo, then largest on its piece, and of
+ * those the newest.
+ */
 export function bestProof(proofs: readonly Proof[]): Proof | undefined {
   const worth = ({ photo, counts, agrees, from, to }: Proof) =>
-    (photo ? 4 : 0) + (counts && agrees ? 2 : 0) + (to - from);
+    (counts && agrees ? 4 : 0) + (photo ? 2 : 0) + (to - from);
   return [...proofs].sort((one, two) => worth(two) - worth(one))[0];
 }
 

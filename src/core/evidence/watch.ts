@@ -51,11 +51,12 @@ const LEAST = { before: 2, count: 3 } as const;
  *
  * Limits are the tails of the beta-binomial distribution about the usual share: samples that scatter more than
  * chance, as pieces of one firing do, have wider ones, and so has a usual share that few pieces tell. The
- * correlation is the moment estimate from Pearson's χ². A rise is the split with the greatest likelihood ratio, judged
- * against the same samples in other orders: the sample, not the piece, is the unit.
+ * correlation is the moment estimate from Pearson's χ². A rise is the split with the greatest likelihood ratio,
+ * judged against the same samples in other orders: the sample, not the piece, is the unit.
  *
  * Sources: W. A. Shewhart (1931) for the chart; D. A. Williams, Appl. Stat. 31 (1982), 144–148, for the scatter;
- * H. Jeffreys, Theory of Probability (1961), §3.1, for the prior; J. Besag and P. Clifford, Biometrika 78 (1991), 301–304, for stopping early.
+ * H. Jeffreys, Theory of Probability (1961), §3.1, for the prior; J. Besag and P. Clifford, Biometrika 78 (1991),
+ * 301–304, for stopping early.
  *
  * @param samples in order of time; empty ones are left out
  * @param random gives numbers in [0, 1)

@@ -1,5 +1,5 @@
 export { guessFrame, type Frame, type Pixels } from './frame';
-export { zoneBox, zoneBracket, type Box } from './region';
+export { zoneBox, zoneBracket, type Box, type ZonePlace } from './region';
 export { cutOut, endsOf, frameFrom, uprightCrop, WHOLE, type Point } from './upright';
 export { greyGains, highlightMask, withGains, type Gains } from './light';
 export { measureZone, type Shade, type ZoneColour } from './palette';

@@ -10,6 +10,13 @@ export interface Box {
   readonly height: number;
 }
 
+/** Where a zone lies on its piece: 0 = foot, 1 = rim. */
+export interface ZonePlace {
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+}
+
 /** How much of a zone is left out at its edges, where neighbours bleed into it and light catches the rim. */
 const INSET = 0.08;
 
@@ -18,13 +25,13 @@ const INSET = 0.08;
  *
  * @param size of the photo in pixels
  * @param frame where the piece stands in it
- * @param zone side and extent, 0 = foot, 1 = rim; left and right take their half of the width
+ * @param zone left and right take their half of the width
  * @returns at least 1 × 1 px, within the picture
  */
 export function zoneBox(
   size: { readonly width: number; readonly height: number },
   frame: Frame,
-  zone: { readonly side: Side; readonly from: number; readonly to: number },
+  zone: ZonePlace,
 ): Box {
   const tall = frame.foot - frame.rim;
   const wide = frame.right - frame.left;
@@ -51,14 +58,13 @@ const BESIDE = { gap: 0.06, arm: 0.08 };
  * A bracket beside a piece in its photo that spans a zone: beside the right half for what is there only.
  *
  * @param size of the photo, px
- * @param zone side and extent, 0 = foot, 1 = rim
  * @returns its four corners from the top, as fractions of the photo
  * @example zoneBracket(frame, size, { side: 'outside', from: 0, to: 0.5 })[1].x // left of frame.left
  */
 export function zoneBracket(
   frame: Frame,
   size: { readonly width: number; readonly height: number },
-  zone: { readonly side: Side; readonly from: number; readonly to: number },
+  zone: ZonePlace,
 ): Point[] {
   const [tall, wide] = [frame.foot - frame.rim, frame.right - frame.left];
   const isRight = zone.side === 'right';

@@ -4,10 +4,6 @@ import type { DefectProof } from '@/records/clinic';
 import { Photo } from '@/ui/Photo';
 import css from './clinic.module.css';
 
-function bracketsOf(photo: NonNullable<DefectProof['photo']>, zones: DefectProof['zones']) {
-  return zones.map((zone) => zoneBracket(photo.frame, photo, zone));
-}
-
 /** Pieces that show the defect, their photos to be zoomed; the one in question is marked. */
 export function Proofs({
   pieces,
@@ -26,10 +22,13 @@ export function Proofs({
           {piece.photo ? (
             <Photo
               hash={piece.photo.hash}
-              alt={`Photo of ${piece.label}, ${piece.headword}, with a bracket where it shows`}
+              alt={`Photo of ${piece.label}, ${piece.headword}${piece.zones.length ? ', with a bracket where it shows' : ''}`}
               width="100%"
               height={128}
-              drawn={{ ...piece.photo, strokes: bracketsOf(piece.photo, piece.zones) }}
+              drawn={{
+                ...piece.photo,
+                strokes: piece.zones.map((zone) => zoneBracket(piece.photo!.frame, piece.photo!, zone)),
+              }}
             />
           ) : (
             <span className={css.noPhoto}>no photo</span>

@@ -4,9 +4,22 @@ import css from './compare.module.css';
 import { Panes, type Pane } from './Panes';
 import { colourOf, explained, rowsOf, zonesToCompare, zoneWords, type Compared } from './zones';
 
+/** A piece that the address asks for. */
+interface Asked {
+  readonly piece: PiecePage;
+  /** Its place in the address: pieces that are not there are left out. */
+  readonly place: number;
+  /** Empty when no zone of it is asked for. */
+  readonly zoneId: string;
+}
+
 /** Zones side by side on neutral grey at one scale; below, what was done and what came out, and what explains it. */
-export function CompareView({ pieces, zones }: { pieces: readonly PiecePage[]; zones: readonly string[] }) {
-  const all = zonesToCompare(pieces, zones);
+export function CompareView({ asked }: { asked: readonly Asked[] }) {
+  const pieces = asked.map(({ piece }) => piece);
+  const all = zonesToCompare(
+    pieces,
+    asked.map(({ zoneId }) => zoneId),
+  );
   const rows = rowsOf(all);
   const differing = rows.filter((row) => new Set(row.values).size > 1);
   const alike = rows.filter((row) => !differing.includes(row));
@@ -18,7 +31,7 @@ export function CompareView({ pieces, zones }: { pieces: readonly PiecePage[]; z
       {pieces.length > 0 && (
         <>
           <p className={css.explained}>{explained(rows)}</p>
-          <Panes panes={all.map(paneOf)} />
+          <Panes panes={all.map((one, i) => paneOf(one, asked[i]!.place))} />
           <div className={css.scroll}>
             <table className={css.table}>
               <tbody>
@@ -55,9 +68,10 @@ function versionWords(all: readonly string[], value: string): string {
   return `recipe ${String.fromCharCode(65 + [...new Set(all)].indexOf(value))}`;
 }
 
-function paneOf({ piece, firing, zone }: Compared): Pane {
+function paneOf({ piece, firing, zone }: Compared, place: number): Pane {
   const [photo] = piece.photos;
   return {
+    place,
     label: piece.label,
     hash: photo?.hash ?? null,
     frame: photo?.frame ?? { left: 0, right: 1, rim: 0, foot: 1 },

@@ -7,6 +7,8 @@ import css from './compare.module.css';
 
 /** One picture that is compared. */
 export interface Pane {
+  /** Its place in the address. */
+  readonly place: number;
   readonly label: string;
   readonly hash: string | null;
   /** Where the piece stands in its photo, and how large the photo is, px. */
@@ -64,9 +66,11 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
     }));
   };
   const choose = (pane: Pane, id: string) =>
-    change((next) =>
-      next.set('zones', panes.map((one) => (one === pane ? id : (one.zoneId ?? ''))).join(',')),
-    );
+    change((next) => {
+      const zones = (next.get('zones') ?? '').split(',');
+      zones[pane.place] = id;
+      next.set('zones', Array.from(zones, (one) => one ?? '').join(','));
+    });
   return (
     <>
       <p className={css.zoom}>
@@ -89,8 +93,8 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
         <span className="quiet small">One scale; wheel and drag move all of them.</span>
       </p>
       <div className={css.panes} ref={row}>
-        {panes.map((pane, i) => (
-          <figure key={`${pane.label} ${i}`}>
+        {panes.map((pane) => (
+          <figure key={pane.place}>
             <div
               className={css.stand}
               onPointerMove={drag}

@@ -18,11 +18,18 @@ export interface Row {
 }
 
 /**
- * The zones to compare, one a piece: the one asked for by its id, in the order of the pieces; else, of each piece's last firing, the one with a stack that all
+ * The zones to compare, one a piece: the one asked for; else, of its last firing, the one with a stack that all
  * pieces have; else the thickest.
+ *
+ * @param asked ids of zones in the order of the pieces, of whatever firing; empty where none is asked for
  */
 export function zonesToCompare(pieces: readonly PiecePage[], asked: readonly string[]): Compared[] {
-  const last = pieces.map((piece) => piece.firings.findLast(({ zones }) => zones.length > 0) ?? null);
+  const last = pieces.map(
+    ({ firings }, i) =>
+      firings.find(({ zones }) => zones.some(({ id }) => id === asked[i])) ??
+      firings.findLast(({ zones }) => zones.length > 0) ??
+      null,
+  );
   const everywhere = (zone: FiredZone) =>
     last.every((firing) => firing?.zones.some(({ stack }) => sameStack(stack, zone.stack)));
   const shared = last[0]?.zones.filter((zone) => zone.stack.length > 0 && everywhere(zone)) ?? [];

@@ -14,15 +14,12 @@ export default async function Page({
   searchParams: Promise<{ pieces?: string; zones?: string }>;
 }) {
   await memberOfPage();
-  const { pieces: asked = '', zones = '' } = await searchParams;
-  const ids = asked.split(',').filter(Boolean).slice(0, MOST);
+  const { pieces = '', zones = '' } = await searchParams;
+  const ids = pieces.split(',').filter(Boolean).slice(0, MOST);
   const zoneIds = zones.split(',');
-  const found = await Promise.all(
-    ids.map(async (id, i) => ({
-      piece: await piecePage(db(), id).catch(() => null),
-      zone: zoneIds[i] ?? '',
-    })),
+  const found = await Promise.all(ids.map((id) => piecePage(db(), id).catch(() => null)));
+  const asked = found.flatMap((piece, place) =>
+    piece ? [{ piece, place, zoneId: zoneIds[place] ?? '' }] : [],
   );
-  const there = found.flatMap(({ piece, zone }) => (piece ? [{ piece, zone }] : []));
-  return <CompareView pieces={there.map(({ piece }) => piece)} zones={there.map(({ zone }) => zone)} />;
+  return <CompareView asked={asked} />;
 }
