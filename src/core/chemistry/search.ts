@@ -2,55 +2,57 @@ import type { MaterialBook } from './book';
 import type { Material } from './materials';
 
 /** Other names people write on recipe cards; generic names and formulas only. */
-const ALSO_CALLED: Readonly<Record<string, string>> = {
-  flint: 'Silica',
-  quartz: 'Silica',
-  sio2: 'Silica',
-  'china clay': 'Kaolin',
-  'calcium carbonate': 'Whiting',
-  chalk: 'Whiting',
-  limestone: 'Whiting',
-  caco3: 'Whiting',
-  'potash spar': 'Potash feldspar',
-  'potassium feldspar': 'Potash feldspar',
-  orthoclase: 'Potash feldspar',
-  'soda spar': 'Soda feldspar',
-  'sodium feldspar': 'Soda feldspar',
-  albite: 'Soda feldspar',
-  anorthite: 'Lime feldspar',
-  'neph sy': 'Nepheline syenite, typical',
-  nepheline: 'Nepheline syenite, typical',
-  'iron oxide': 'Red iron oxide',
-  'iron oxide red': 'Red iron oxide',
-  'ferric oxide': 'Red iron oxide',
-  fe2o3: 'Red iron oxide',
-  'iron oxide black': 'Black iron oxide',
-  'copper oxide': 'Black copper oxide',
-  cuo: 'Black copper oxide',
-  'manganese oxide': 'Manganese dioxide',
-  mno2: 'Manganese dioxide',
-  'chromium oxide': 'Chrome oxide',
-  cr2o3: 'Chrome oxide',
-  tin: 'Tin oxide',
-  sno2: 'Tin oxide',
-  titania: 'Titanium dioxide',
-  tio2: 'Titanium dioxide',
-  'zirconium silicate': 'Zircon',
-  'zirconium opacifier': 'Zircon',
-  zinc: 'Zinc oxide',
-  zno: 'Zinc oxide',
-  'calcium phosphate': 'Bone ash',
-  'sodium carbonate': 'Soda ash',
-  'potassium carbonate': 'Pearl ash',
-  'magnesium carb': 'Magnesium carbonate',
-  'strontium carb': 'Strontium carbonate',
-  'barium carb': 'Barium carbonate',
-  'lithium carb': 'Lithium carbonate',
-  'cobalt carb': 'Cobalt carbonate',
-  'copper carb': 'Copper carbonate',
-  'calcined clay': 'Calcined kaolin',
-  'calcined china clay': 'Calcined kaolin',
-};
+const ALSO_CALLED: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    flint: 'Silica',
+    quartz: 'Silica',
+    sio2: 'Silica',
+    'china clay': 'Kaolin',
+    'calcium carbonate': 'Whiting',
+    chalk: 'Whiting',
+    limestone: 'Whiting',
+    caco3: 'Whiting',
+    'potash spar': 'Potash feldspar',
+    'potassium feldspar': 'Potash feldspar',
+    orthoclase: 'Potash feldspar',
+    'soda spar': 'Soda feldspar',
+    'sodium feldspar': 'Soda feldspar',
+    albite: 'Soda feldspar',
+    anorthite: 'Lime feldspar',
+    'neph sy': 'Nepheline syenite, typical',
+    nepheline: 'Nepheline syenite, typical',
+    'iron oxide': 'Red iron oxide',
+    'iron oxide red': 'Red iron oxide',
+    'ferric oxide': 'Red iron oxide',
+    fe2o3: 'Red iron oxide',
+    'iron oxide black': 'Black iron oxide',
+    'copper oxide': 'Black copper oxide',
+    cuo: 'Black copper oxide',
+    'manganese oxide': 'Manganese dioxide',
+    mno2: 'Manganese dioxide',
+    'chromium oxide': 'Chrome oxide',
+    cr2o3: 'Chrome oxide',
+    tin: 'Tin oxide',
+    sno2: 'Tin oxide',
+    titania: 'Titanium dioxide',
+    tio2: 'Titanium dioxide',
+    'zirconium silicate': 'Zircon',
+    'zirconium opacifier': 'Zircon',
+    zinc: 'Zinc oxide',
+    zno: 'Zinc oxide',
+    'calcium phosphate': 'Bone ash',
+    'sodium carbonate': 'Soda ash',
+    'potassium carbonate': 'Pearl ash',
+    'magnesium carb': 'Magnesium carbonate',
+    'strontium carb': 'Strontium carbonate',
+    'barium carb': 'Barium carbonate',
+    'lithium carb': 'Lithium carbonate',
+    'cobalt carb': 'Cobalt carbonate',
+    'copper carb': 'Copper carbonate',
+    'calcined clay': 'Calcined kaolin',
+    'calcined china clay': 'Calcined kaolin',
+  }),
+);
 
 /** A name as it is compared: lower case, one blank between words, no commas. */
 function plain(name: string): string {
@@ -74,8 +76,8 @@ export function searchMaterials(book: MaterialBook, typed: string, most = 8): Ma
     const text = plain(name);
     if (text.startsWith(wanted)) return text === wanted ? 0 : 1;
     if (text.includes(` ${wanted}`)) return 2;
-    const alias = Object.keys(ALSO_CALLED).find((also) => also.startsWith(wanted));
-    return alias && ALSO_CALLED[alias] === name ? 3 : 9;
+    const alias = [...ALSO_CALLED.keys()].find((also) => also.startsWith(wanted));
+    return alias && ALSO_CALLED.get(alias) === name ? 3 : 9;
   };
   return book.materials
     .map((material) => ({ material, rank: rank(material) }))
@@ -94,5 +96,5 @@ export function searchMaterials(book: MaterialBook, typed: string, most = 8): Ma
 export function understandMaterial(book: MaterialBook, written: string): Material | undefined {
   const name = plain(written);
   const same = book.materials.find((material) => plain(material.name) === name);
-  return same ?? book.find(`${written.trim()}, typical`) ?? book.find(ALSO_CALLED[name] ?? '');
+  return same ?? book.find(`${written.trim()}, typical`) ?? book.find(ALSO_CALLED.get(name) ?? '');
 }

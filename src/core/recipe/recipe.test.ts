@@ -108,6 +108,8 @@ describe('a pasted recipe', () => {
         const written = text.split(/\r?\n/).filter((line) => line.trim() !== '');
         expect(lines.length + passedOver.length).toBe(written.length);
       }),
+      // Words that every object knows by itself.
+      { examples: [['__proto__'], ['constructor'], ['toString 20']] },
     );
   });
 });
