@@ -7,7 +7,10 @@ const config = {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' } }],
   },
   transformIgnorePatterns: ['/node_modules/(?!culori|ulid)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '\\.css$|^server-only$': '<rootDir>/tests/emptyModule.ts',
+  },
   testPathIgnorePatterns: ['/tests/browser/'],
   testTimeout: 30_000,
 };

@@ -1,5 +1,4 @@
-import { connect } from '../src/records/db';
-import { migrate } from '../src/records/migrate';
+import { connect, migrate } from '@/records/platform';
 
 const base = connect(process.env.DATABASE_URL!);
 migrate(base)

@@ -1,8 +1,7 @@
-import { addTry, changeCase, openCase } from '../src/records/cases';
-import { piecesWith } from '../src/records/clinic';
-import { newId, type Db } from '../src/records/db';
-import { piecePage } from '../src/records/piecePages';
-import { roundPage } from '../src/records/rounds';
+import { addTry, changeCase, openCase, piecesWith } from '@/records/clinic';
+import { newId, type Db } from '@/records/platform';
+import { piecePage } from '@/records/pieces';
+import { roundPage } from '@/records/rounds';
 import { DAY, LADDER_BASE, type Studio } from './studio';
 
 /** Days before today that the crazing on the porcelain was first taken up, and closed. */

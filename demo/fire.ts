@@ -1,10 +1,9 @@
 import { groundOf } from '../src/core/coats';
 import { saySegments, type Cone } from '../src/core/firing';
 import type { Fate } from '../src/core/evidence';
-import { newId, type Db } from '../src/records/db';
-import { advanceFiring, loadPieces, saveFiring } from '../src/records/firings';
-import { openingOf, type OpeningPiece } from '../src/records/openings';
-import { recordPiece } from '../src/records/readings';
+import { newId, type Db } from '@/records/platform';
+import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
+import { openingOf, type OpeningPiece, recordPiece } from '@/records/openings';
 import { writeLog } from './firingLog';
 import { random, type Random } from './random';
 import { keepScene } from './samples';

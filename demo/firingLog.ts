@@ -9,9 +9,16 @@ import {
   type Point,
   type Segment,
 } from '../src/core/firing';
-import { newId, type Db } from '../src/records/db';
-import { addEvent, addReadings, noteHeard, openSource, sumUpLog, type Reading } from '../src/records/logs';
-import { saveCones } from '../src/records/witness';
+import { newId, type Db } from '@/records/platform';
+import {
+  addEvent,
+  addReadings,
+  noteHeard,
+  openSource,
+  sumUpLog,
+  type Reading,
+  saveCones,
+} from '@/records/firings';
 import { COLD, isDone, onward, readsOf, type KilnBuild } from '../src/simulator/thermal';
 import { random, type Random } from './random';
 import { ageOf, BUILDS } from './scenario/kilns';

@@ -1,9 +1,8 @@
 import { analyse } from '../src/core/chemistry';
 import { crazingRound } from '../src/core/rounds';
-import { newId, type Db } from '../src/records/db';
-import { openingOf } from '../src/records/openings';
-import { recordPiece } from '../src/records/readings';
-import { glazeCells, roundPage, saveRound } from '../src/records/rounds';
+import { newId, type Db } from '@/records/platform';
+import { openingOf, recordPiece } from '@/records/openings';
+import { glazeCells, roundPage, saveRound } from '@/records/rounds';
 import type { PlannedPiece } from './scenario/plan';
 import { RECIPES } from './scenario/recipes';
 import { dayAgo, DAY, LADDER_BASE, type Studio } from './studio';

@@ -1,5 +1,4 @@
-import { connect } from '../src/records/db';
-import { folderStore } from '../src/records/store';
+import { connect, folderStore } from '@/records/platform';
 import { demoIsLoaded, loadDemo } from './load';
 import { paintDemo } from './painting';
 import { paintSamples } from './samples';

@@ -1,11 +1,9 @@
 import { Worker } from 'node:worker_threads';
-import type { Db } from '../src/records/db';
-import { newId } from '../src/records/db';
-import { openingOf } from '../src/records/openings';
-import { addPhoto } from '../src/records/photos';
-import type { Store } from '../src/records/store';
-import { noteJob, todayIn } from '../src/records/today';
-import { wallChoices } from '../src/records/wall';
+import { type Db, newId, type Store } from '@/records/platform';
+import { openingOf } from '@/records/openings';
+import { addPhoto } from '@/records/pieces';
+import { noteJob, todayIn } from '@/records/rounds';
+import { wallChoices } from '@/records/dictionary';
 import type { PaintedPiece } from './paint';
 import { sceneOf } from './scene';
 

@@ -1,7 +1,5 @@
-import { askFor } from '../src/records/asked';
-import { newId, type Db } from '../src/records/db';
-import { addCorrection, saveTeacherNote } from '../src/records/entryNotes';
-import { keepWall } from '../src/records/namedWalls';
+import { askFor, addCorrection, saveTeacherNote, keepWall } from '@/records/dictionary';
+import { newId, type Db } from '@/records/platform';
 import type { Studio } from './studio';
 
 /** The best proved entry of a headword. */

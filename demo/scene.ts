@@ -1,5 +1,5 @@
-import type { Firing } from '../src/records/firings';
-import type { OpeningPiece } from '../src/records/openings';
+import type { Firing } from '@/records/firings';
+import type { OpeningPiece } from '@/records/openings';
 import type { Result } from './scenario/causes';
 import { BODY_LOOKS, GLAZE_LOOKS, type PaintedPiece } from './paint';
 

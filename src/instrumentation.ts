@@ -1,6 +1,9 @@
 /** Runs once when the server starts: begins to read the kilns' controllers. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || !process.env.DATABASE_URL) return;
-  const [{ keepCollecting }, { db }] = await Promise.all([import('./collector'), import('./records/db')]);
+  const [{ keepCollecting }, { db }] = await Promise.all([
+    import('@/kiln-poller'),
+    import('@/records/platform/db'),
+  ]);
   keepCollecting(db, (error) => console.error('Reading the kilns failed:', error));
 }

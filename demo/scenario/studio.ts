@@ -1,6 +1,5 @@
-import type { BodyDraft } from '../../src/records/bodies';
-import type { GlazeDraft } from '../../src/records/glazes';
-import type { Role } from '../../src/records/members';
+import type { BodyDraft, GlazeDraft } from '@/records/materials';
+import type { Role } from '@/records/people';
 
 /** The people of the Old Signalworks; the first three sign in in the demo. */
 export const MEMBERS: readonly { name: string; signIn: string; password: string; role: Role }[] = [

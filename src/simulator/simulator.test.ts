@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { AddressInfo } from 'node:net';
 import { heatWork, tidyLog } from '@/core/firing';
-import { httpDriver } from '@/collector';
+import { httpDriver } from '@/kiln-poller';
 import { Controller } from './controller';
 import { simulatorServer } from './server';
 import { airShare, COLD, isDone, onward, oxygenOf, readsOf, type KilnBuild } from './thermal';

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import type { Fault } from '@/door';
+import type { Fault } from '@/auth';
 import { Faults } from './Faults';
 import css from './cards.module.css';
 

@@ -1,5 +1,5 @@
 import Alert from '@mui/material/Alert';
-import type { Fault } from '@/door';
+import type { Fault } from '@/auth';
 
 /** What was wrong with a write, in words; nothing when nothing was. */
 export function Faults({ faults }: { faults: readonly Fault[] }) {

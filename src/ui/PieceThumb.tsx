@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { PieceRow } from '@/records/piecePages';
+import type { PieceRow } from '@/records/pieces';
 import { drawnPiece } from './drawn';
 import { Silhouette } from './Silhouette';
 

@@ -1,4 +1,4 @@
-import type { ZoneCount } from '@/records/photos';
+import type { ZoneCount } from '@/records/pieces';
 
 /** What was counted on a zone: "2.3 pits per cm²". */
 export function countWords({ kind, perCm2 }: Pick<ZoneCount, 'kind' | 'perCm2'>): string {

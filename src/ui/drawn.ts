@@ -1,6 +1,5 @@
 import { wayOf } from '@/core/coats';
-import type { StoredCoat } from '@/records/coats';
-import type { PieceRow } from '@/records/piecePages';
+import type { StoredCoat, PieceRow } from '@/records/pieces';
 import type { DrawnCoat, SilhouetteProps } from './Silhouette';
 
 /** A stored coat as the silhouette draws it. */

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { Outcome } from '@/door';
+import type { Outcome } from '@/auth';
 
 /**
  * Sends a photo of a piece to the server; sent again with the same id it is the same photo.

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useState } from 'react';
-import type { Fault, Outcome } from '@/door';
+import type { Fault, Outcome } from '@/auth';
 
 /** Runs writes one at a time and keeps what was wrong and what somebody else wrote first; a dead network is a fault like any other. */
 export function useAct() {

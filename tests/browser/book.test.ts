@@ -1,7 +1,7 @@
 import { PassThrough } from 'node:stream';
 import { expect, test } from '@playwright/test';
 import { random } from '../../demo/random';
-import { openBook } from '../../src/screens/print/book';
+import { openBook } from '../../src/features/dictionary/server/book';
 import { readPdf } from './readPdf';
 
 test('guide words name the first and the last headword of a page, also of one that only goes on', async () => {

@@ -64,7 +64,7 @@ test('a visitor’s link shows its wall and nothing else, and ends for open page
 
   // With the link's own context in hand, no other address gives anything.
   const open: string[] = [];
-  for (const path of [...routesIn('src/app/(house)/(studio)'), ...routesIn('src/app/api/v1', '/api/v1')]) {
+  for (const path of [...routesIn('src/app/(app)/(studio)'), ...routesIn('src/app/api/v1', '/api/v1')]) {
     const answer = await visitor.request.get(path, { maxRedirects: 0 });
     // 405: what only takes writes.
     const isShut =

@@ -1,8 +1,8 @@
 import ICAL from 'ical.js';
-import type { Booked } from '@/records/queue';
-import { aboutTime } from '@/screens/queue/aboutTime';
-import { calendarFile } from '@/screens/queue/calendarFile';
-import { hoursSchema } from '@/screens/queue/schema';
+import type { Booked } from '@/records/firings';
+import { aboutTime } from '@/features/kilns/model/aboutTime';
+import { calendarFile } from '@/features/kilns/model/calendarFile';
+import { hoursSchema } from '@/features/kilns/schema';
 
 const at = (text: string) => new Date(`2026-11-${text}:00Z`);
 const BOOKED = {

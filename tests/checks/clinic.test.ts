@@ -1,7 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
-import type { Evidence } from '@/core/clinic';
-import { rank, type CauseId } from '@/core/clinic';
+import { type Evidence, rank, type CauseId } from '@/core/clinic';
 import type { DefectId } from '@/core/evidence';
 
 // What a technician of some years says at the sight of it. Common practice, no source.

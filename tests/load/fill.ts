@@ -1,6 +1,6 @@
 import { random } from '../../demo/random';
 import { hexOf, type Lab } from '../../src/core/colour';
-import { newId } from '../../src/records/db';
+import { newId } from '@/records/platform';
 import { dip, fired, tile, type Studio } from '../records/studio';
 
 const ROWS = 2000;

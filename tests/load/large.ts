@@ -1,6 +1,5 @@
-import { newId } from '../../src/records/db';
-import { listGlazes, newestVersions, saveGlaze } from '../../src/records/glazes';
-import { saveRecipe } from '../../src/records/recipes';
+import { newId } from '@/records/platform';
+import { listGlazes, newestVersions, saveGlaze, saveRecipe } from '@/records/materials';
 import { freshStudio, plainGlaze } from '../records/studio';
 
 /** The small studio of the records tests with more glazes. */

@@ -4,10 +4,9 @@
  */
 import { chromium, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { connect, newId } from '../../src/records/db';
-import { advanceFiring, listFirings, loadPieces, saveFiring } from '../../src/records/firings';
-import { listPieces, piecePage } from '../../src/records/piecePages';
-import { savePieces } from '../../src/records/pieces';
+import { connect, newId } from '@/records/platform';
+import { advanceFiring, listFirings, loadPieces, saveFiring } from '@/records/firings';
+import { listPieces, piecePage, savePieces } from '@/records/pieces';
 import { photo, signIn } from '../browser/steps';
 
 const SLOWER = 4;

@@ -5,11 +5,15 @@
 import { createConnection } from 'mysql2/promise';
 import { random } from '../../demo/random';
 import { labOf } from '../../src/core/colour';
-import { entriesLike } from '../../src/records/colours';
-import { headwordPage, provedHeadwords } from '../../src/records/dictionary';
-import type { Db } from '../../src/records/db';
-import { lookUp } from '../../src/records/lookup';
-import { wallChoices, wallEntries } from '../../src/records/wall';
+import {
+  entriesLike,
+  headwordPage,
+  provedHeadwords,
+  lookUp,
+  wallChoices,
+  wallEntries,
+} from '@/records/dictionary';
+import type { Db } from '@/records/platform';
 import { fillStudio } from './fill';
 import { largeStudio } from './large';
 import { show, timed } from './timing';

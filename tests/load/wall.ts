@@ -4,9 +4,8 @@
  */
 import { randomBytes } from 'node:crypto';
 import { chromium, type Page } from '@playwright/test';
-import { connect, newId } from '../../src/records/db';
-import { addShare } from '../../src/records/shares';
-import { wallChoices, wallEntries } from '../../src/records/wall';
+import { connect, newId } from '@/records/platform';
+import { addShare, wallChoices, wallEntries } from '@/records/dictionary';
 import { countScript } from '../browser/scripts';
 
 const SLOWER = 4;

@@ -1,17 +1,23 @@
-import { pieceCase, piecesWith } from '@/records/clinic';
-import { doneZones } from '@/records/doneZones';
+import {
+  pieceCase,
+  piecesWith,
+  doneZones,
+  studioRecord,
+  addTry,
+  caseById,
+  changeCase,
+  listCases,
+  openCase,
+  stacksOfOpenCases,
+  aboutOf,
+  watchAll,
+} from '@/records/clinic';
 import { naturalExperiments } from '@/core/evidence';
-import { studioRecord } from '@/records/natural';
 import { rank } from '@/core/clinic';
-import { addTry, caseById, changeCase, listCases, openCase, stacksOfOpenCases } from '@/records/cases';
-import { newId } from '@/records/db';
-import { Conflict, NotThere, Refusal } from '@/records/faults';
-import { openingOf } from '@/records/openings';
-import { piecePage } from '@/records/piecePages';
-import { recordPiece } from '@/records/readings';
+import { newId, Conflict, NotThere, Refusal } from '@/records/platform';
+import { openingOf, recordPiece } from '@/records/openings';
+import { piecePage } from '@/records/pieces';
 import { random } from '../../demo/random';
-import { aboutOf } from '@/records/about';
-import { watchAll } from '@/records/watch';
 import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
 
 let studio: Studio;

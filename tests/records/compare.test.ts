@@ -1,10 +1,9 @@
-import { newId } from '@/records/db';
-import { piecePage, type PiecePage } from '@/records/piecePages';
-import { savePieces } from '@/records/pieces';
-import { recordPiece } from '@/records/readings';
-import { colourOf, explained, rowsOf, zonesToCompare, zoneWords } from '@/screens/compare/zones';
-import { besideModel } from '@/screens/piece/againstModel';
-import { ageInWords, lateReadings } from '@/screens/piece/late';
+import { newId } from '@/records/platform';
+import { piecePage, type PiecePage, savePieces } from '@/records/pieces';
+import { recordPiece } from '@/records/openings';
+import { colourOf, explained, rowsOf, zonesToCompare, zoneWords } from '@/features/pieces/model/zones';
+import { besideModel } from '@/features/pieces/model/againstModel';
+import { ageInWords, lateReadings } from '@/features/pieces/model/late';
 import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;

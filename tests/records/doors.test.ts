@@ -1,15 +1,15 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { SIGNED_OUT, type Outcome } from '@/door';
-import { newId } from '@/records/db';
-import { addMember, endSessions, startSession, type Role } from '@/records/members';
+import { SIGNED_OUT, type Outcome } from '@/auth';
+import { newId } from '@/records/platform';
+import { addMember, endSessions, startSession, type Role } from '@/records/people';
 import { freshStudio, tile, type Studio } from './studio';
 
 const mockSealed: { sessionId?: string; save: () => void; destroy: () => void } = {
   save: () => undefined,
   destroy: () => delete mockSealed.sessionId,
 };
-jest.mock('@/door/session', () => ({ sealedSession: async () => mockSealed }));
+jest.mock('@/auth/session', () => ({ sealedSession: async () => mockSealed }));
 jest.mock('next/cache', () => ({ refresh: () => undefined, revalidatePath: () => undefined }));
 jest.mock('next/headers', () => ({ headers: async () => new Headers(), cookies: async () => undefined }));
 jest.mock('next/navigation', () => ({
@@ -32,7 +32,7 @@ const OPEN_ROUTES = ['health', 'calendar.ics'];
 /** Anybody ends a session of their own; the door itself is tried below. */
 const OPEN = ['endOwnSession', 'signIn', 'makeFirst', 'signOut'];
 
-const SCREENS = join(process.cwd(), 'src/screens');
+const SCREENS = join(process.cwd(), 'src/features');
 const files = readdirSync(SCREENS, { recursive: true, encoding: 'utf8' }).filter((file) =>
   file.endsWith('actions.ts'),
 );

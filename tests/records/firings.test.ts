@@ -1,19 +1,43 @@
-import { collectOnce, ControllerFault, type KilnDriver } from '@/collector';
+import { collectOnce, ControllerFault, type KilnDriver } from '@/kiln-poller';
 import { climbAt, saySegments, USUAL_HOURS } from '@/core/firing';
-import { isFeedToken, renewFeed } from '@/records/calendarFeed';
-import { newId } from '@/records/db';
-import { Conflict, Refusal } from '@/records/faults';
-import { advanceFiring, firingById, refuseBusyKiln, saveFiring } from '@/records/firings';
-import { kilnHabits, kilnPage, reachedBy } from '@/records/kilnPage';
-import { addPart, endPart, kilnById, listKilns, partsOf, saveKiln } from '@/records/kilns';
-import { loadShelves, placePieces, setDue, setShelf, shelfPieces, waitingIds } from '@/records/loads';
-import { addEvent, curveOf, endEvent, eventsOf, importLog, liveSources, openSource } from '@/records/logs';
-import { logOf } from '@/records/live';
+import {
+  isFeedToken,
+  renewFeed,
+  advanceFiring,
+  firingById,
+  refuseBusyKiln,
+  saveFiring,
+  kilnHabits,
+  kilnPage,
+  reachedBy,
+  addPart,
+  endPart,
+  kilnById,
+  listKilns,
+  partsOf,
+  saveKiln,
+  loadShelves,
+  placePieces,
+  setDue,
+  setShelf,
+  shelfPieces,
+  waitingIds,
+  addEvent,
+  curveOf,
+  endEvent,
+  eventsOf,
+  importLog,
+  liveSources,
+  openSource,
+  logOf,
+  listProgrammes,
+  saveProgramme,
+  queueOf,
+  conesOf,
+  saveCones,
+} from '@/records/firings';
+import { newId, Conflict, Refusal, saveSetting, setting } from '@/records/platform';
 import { savePieces } from '@/records/pieces';
-import { listProgrammes, saveProgramme } from '@/records/programmes';
-import { queueOf } from '@/records/queue';
-import { saveSetting, setting } from '@/records/settings';
-import { conesOf, saveCones } from '@/records/witness';
 import { emptyFiring, fired, freshStudio, KILN, tile, type Studio } from './studio';
 
 let studio: Studio;

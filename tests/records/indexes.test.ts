@@ -1,6 +1,5 @@
-import { proofRows } from '@/records/entries';
-import { wallCounts, wallQuery } from '@/records/wall';
-import type { Db } from '@/records/db';
+import { proofRows, wallCounts, wallQuery } from '@/records/dictionary';
+import type { Db } from '@/records/platform';
 import { fillStudio } from '../load/fill';
 import { freshStudio, type Studio } from './studio';
 

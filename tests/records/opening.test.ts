@@ -3,19 +3,27 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { deltaE00, labOf } from '@/core/colour';
-import { newId } from '@/records/db';
-import { Conflict, NotThere, Refusal } from '@/records/faults';
+import {
+  newId,
+  Conflict,
+  NotThere,
+  Refusal,
+  reserveNumbers,
+  folderStore,
+  type Store,
+} from '@/records/platform';
 import { loadPieces } from '@/records/firings';
-import { reserveNumbers } from '@/records/numbers';
-import { openingOf, phrasesOf, type OpeningPiece } from '@/records/openings';
-import { writeOpening, type OpeningWrite } from '@/records/openingWrites';
-import { addPhoto } from '@/records/photos';
-import { piecePage } from '@/records/piecePages';
-import { correctPiece, savePieces } from '@/records/pieces';
-import type { ReadingDraft } from '@/records/readings';
-import { folderStore, type Store } from '@/records/store';
-import { summaryOf } from '@/records/summary';
-import { lateReadings } from '@/screens/piece/late';
+import {
+  openingOf,
+  phrasesOf,
+  type OpeningPiece,
+  writeOpening,
+  type OpeningWrite,
+  type ReadingDraft,
+  summaryOf,
+} from '@/records/openings';
+import { addPhoto, piecePage, correctPiece, savePieces } from '@/records/pieces';
+import { lateReadings } from '@/features/pieces/model/late';
 import { dip, emptyFiring, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;

@@ -1,7 +1,5 @@
-import { newId } from '@/records/db';
-import { Conflict, Refusal } from '@/records/faults';
-import { addBatch } from '@/records/batches';
-import { listGlazes, saveGlaze } from '@/records/glazes';
+import { newId, Conflict, Refusal, changesOf } from '@/records/platform';
+import { addBatch, listGlazes, saveGlaze } from '@/records/materials';
 import {
   addFirstMember,
   addMember,
@@ -11,8 +9,7 @@ import {
   memberOfSession,
   sessionsOf,
   startSession,
-} from '@/records/members';
-import { changesOf } from '@/records/changes';
+} from '@/records/people';
 import { freshBase, freshStudio } from './studio';
 
 test('passwords are kept as argon2id; a wrong one, an unknown name and a member who left are all nobody', async () => {

@@ -1,13 +1,8 @@
-import { fromJson, newId } from '@/records/db';
-import { Conflict, NotThere } from '@/records/faults';
-import { loadPieces, unloadPiece } from '@/records/firings';
-import { migrate, unmigrate } from '@/records/migrate';
-import { openingOf } from '@/records/openings';
-import { waitingIds } from '@/records/loads';
-import { listPieces, piecePage } from '@/records/piecePages';
-import { correctPiece, savePieces } from '@/records/pieces';
-import { recordPiece, type ReadingDraft } from '@/records/readings';
-import { wallEntries } from '@/records/wall';
+import { fromJson, newId, Conflict, NotThere, migrate, unmigrate } from '@/records/platform';
+import { loadPieces, unloadPiece, waitingIds } from '@/records/firings';
+import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
+import { listPieces, piecePage, correctPiece, savePieces } from '@/records/pieces';
+import { wallEntries } from '@/records/dictionary';
 import {
   dip,
   emptyFiring,

@@ -1,12 +1,21 @@
-import { addBatch, addMeasure, batchesOf } from '@/records/batches';
-import { bucketCard } from '@/records/bucketCard';
-import { newId } from '@/records/db';
-import { Conflict, Refusal } from '@/records/faults';
-import { calibrations, fitTiles } from '@/records/fitTiles';
-import { newestVersions } from '@/records/glazes';
-import { listMaterials, saveMaterial, studioBook } from '@/records/materials';
-import { newestRecipes, saveRecipe, versionsOf, type RecipeDraft } from '@/records/recipes';
-import { wallEntries } from '@/records/wall';
+import {
+  addBatch,
+  addMeasure,
+  batchesOf,
+  bucketCard,
+  calibrations,
+  fitTiles,
+  newestVersions,
+  listMaterials,
+  saveMaterial,
+  studioBook,
+  newestRecipes,
+  saveRecipe,
+  versionsOf,
+  type RecipeDraft,
+} from '@/records/materials';
+import { newId, Conflict, Refusal } from '@/records/platform';
+import { wallEntries } from '@/records/dictionary';
 import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;

@@ -1,25 +1,38 @@
-import { askFor, listAsked, takeBack } from '@/records/asked';
-import { entriesLike } from '@/records/colours';
-import { newId } from '@/records/db';
-import { headwordPage, provedHeadwords } from '@/records/dictionary';
-import { refreshEntries } from '@/records/entries';
-import { addCorrection, correctionsOf, saveTeacherNote, settleCorrection } from '@/records/entryNotes';
-import { Conflict, NotThere } from '@/records/faults';
-import { keptUntilWrite, markOf } from '@/records/marks';
-import { endWall, keepWall, listWalls } from '@/records/namedWalls';
-import { openingOf } from '@/records/openings';
-import { piecePage } from '@/records/piecePages';
-import { correctPiece, savePieces } from '@/records/pieces';
-import { recordPiece } from '@/records/readings';
-import { addShare, endShare, isOnWall, listShares, newestOnWall, shareBy } from '@/records/shares';
-import { wallChoices, wallEntries, wallNow } from '@/records/wall';
-import { listWanted } from '@/records/wanted';
+import {
+  askFor,
+  listAsked,
+  takeBack,
+  entriesLike,
+  headwordPage,
+  provedHeadwords,
+  refreshEntries,
+  addCorrection,
+  correctionsOf,
+  saveTeacherNote,
+  settleCorrection,
+  endWall,
+  keepWall,
+  listWalls,
+  addShare,
+  endShare,
+  isOnWall,
+  listShares,
+  newestOnWall,
+  shareBy,
+  wallChoices,
+  wallEntries,
+  wallNow,
+  listWanted,
+} from '@/records/dictionary';
+import { newId, Conflict, NotThere, keptUntilWrite, markOf } from '@/records/platform';
+import { openingOf, recordPiece } from '@/records/openings';
+import { piecePage, correctPiece, savePieces } from '@/records/pieces';
 import { deltaE00, labOf } from '@/core/colour';
 import { unpacked } from '@/core/rows';
 import { random } from '../../demo/random';
-import { draftLike } from '@/screens/pieces/fromPiece';
-import { onlyWall } from '@/screens/wall/choose';
-import { wallOf, wallWords } from '@/screens/wall/wallOf';
+import { draftLike } from '@/features/pieces/model/fromPiece';
+import { onlyWall } from '@/features/wall/model/choose';
+import { wallOf, wallWords } from '@/features/wall/server/wallOf';
 import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;

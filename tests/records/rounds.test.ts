@@ -1,9 +1,7 @@
 import { crazingRound, overlapGrid } from '@/core/rounds';
-import { newId } from '@/records/db';
-import { NotThere, Refusal } from '@/records/faults';
+import { newId, NotThere, Refusal } from '@/records/platform';
 import { advanceFiring, loadPieces } from '@/records/firings';
-import { fitTiles } from '@/records/fitTiles';
-import { listGlazes } from '@/records/glazes';
+import { fitTiles, listGlazes } from '@/records/materials';
 import {
   comingStacks,
   glazeCells,
@@ -12,9 +10,9 @@ import {
   roundPage,
   saveRound,
   type RoundDraft,
+  todayIn,
 } from '@/records/rounds';
-import { todayIn } from '@/records/today';
-import { listWanted, noteWanted } from '@/records/wanted';
+import { listWanted, noteWanted } from '@/records/dictionary';
 import { emptyFiring, freshStudio, readAll, type Studio } from './studio';
 
 let studio: Studio;

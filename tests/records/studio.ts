@@ -1,14 +1,9 @@
-import { saveBody } from '@/records/bodies';
-import type { CoatDraft } from '@/records/coats';
-import { connect, newId, type Db } from '@/records/db';
-import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
-import { saveKiln } from '@/records/kilns';
-import { saveGlaze, type GlazeDraft } from '@/records/glazes';
-import { addMember } from '@/records/members';
-import { migrate } from '@/records/migrate';
-import { openingOf } from '@/records/openings';
-import { savePieces, type PieceDraft } from '@/records/pieces';
-import { recordPiece, type ReadingDraft } from '@/records/readings';
+import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
+import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
+import { connect, newId, type Db, migrate } from '@/records/platform';
+import { advanceFiring, loadPieces, saveFiring, saveKiln } from '@/records/firings';
+import { addMember } from '@/records/people';
+import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
 
 /** A kiln as most tests want it. */
 export const KILN = {

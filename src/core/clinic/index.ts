@@ -1,3 +1,4 @@
+export { CASE_SUBJECTS, caseSubjectKey, type CaseSubjectKind } from './caseSubject';
 export { common } from './common';
 export { CAUSES, causeOf, type Cause, type CauseId, type Cost, type Remedy } from './causes';
 export { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, WORDS, type Evidence, type Ingredient } from './evidence';

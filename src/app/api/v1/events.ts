@@ -1,5 +1,4 @@
-import { db } from '@/records/db';
-import { markOf } from '@/records/marks';
+import { db, markOf } from '@/records/platform';
 
 /** How often the records are looked at, ms. */
 const EVERY = 2000;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { PICTURE_WIDTHS, pictureAt } from '@/records/photos';
-import { store } from '@/records/store';
+import { PICTURE_WIDTHS, pictureAt } from '@/records/pieces';
+import { store } from '@/records/platform';
 
 export const hashSchema = z.string().regex(/^[\w-]{43}$/);
 const widthSchema = z

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SIGNED_OUT, type Outcome } from '@/door';
+import { SIGNED_OUT, type Outcome } from '@/auth';
 
 const MOST_BYTES = 30 * 2 ** 20;
 

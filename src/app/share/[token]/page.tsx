@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
-import { db } from '@/records/db';
-import { newestOnWall } from '@/records/shares';
-import { Kiosk } from '@/screens/share/Kiosk';
+import { db } from '@/records/platform';
+import { newestOnWall } from '@/records/dictionary';
+import { Kiosk } from '@/features/wall/ui/Kiosk';
 import { Live } from '@/ui/Live';
-import { SharedWall, usualSize, type Size } from '@/screens/share/SharedWall';
-import { sharedWall, visit } from '@/screens/share/visit';
+import { SharedWall, usualSize, type Size } from '@/features/wall/ui/SharedWall';
+import { sharedWall, visit } from '@/features/wall/server/visit';
 import { z } from 'zod';
 
 const schema = z.object({

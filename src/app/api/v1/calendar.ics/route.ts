@@ -1,8 +1,7 @@
-import { currentMember } from '@/door';
-import { isFeedToken } from '@/records/calendarFeed';
-import { db } from '@/records/db';
-import { queueOf } from '@/records/queue';
-import { calendarFile } from '@/screens/queue/calendarFile';
+import { currentMember } from '@/auth';
+import { isFeedToken, queueOf } from '@/records/firings';
+import { db } from '@/records/platform';
+import { calendarFile } from '@/features/kilns/model/calendarFile';
 
 /** The coming firings for a calendar program: to members, or to whoever has the feed's address (`token`). */
 export async function GET(request: Request): Promise<Response> {

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
 
 /** All firings as a spreadsheet, or those of one kiln (`kiln`), newest first. Cones are given as an index: 6 for cone 6, 0 for 01. */

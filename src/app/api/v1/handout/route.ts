@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { idSchema } from '@/screens/pieces/schema';
-import { handoutPdf } from '@/screens/print/handoutPdf';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
+import { idSchema } from '@/features/shared/schema';
+import { handoutPdf } from '@/features/dictionary/server/handoutPdf';
 
 const schema = z.object({
   pieces: z

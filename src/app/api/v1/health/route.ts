@@ -1,4 +1,4 @@
-import { db } from '@/records/db';
+import { db } from '@/records/platform';
 
 export const dynamic = 'force-dynamic';
 

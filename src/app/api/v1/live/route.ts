@@ -1,7 +1,6 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { memberOfSession } from '@/records/members';
-import { sealedSession } from '@/door';
+import { currentMember, sealedSession } from '@/auth';
+import { db } from '@/records/platform';
+import { memberOfSession } from '@/records/people';
 import { answerEvents } from '../events';
 
 /** Tells members' open walls when something was written. */

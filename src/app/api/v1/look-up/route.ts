@@ -1,7 +1,6 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { lookUp } from '@/records/lookup';
-import { noteWanted } from '@/records/wanted';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
+import { lookUp, noteWanted } from '@/records/dictionary';
 
 /** Instant answers for the look-up field. */
 export async function GET(request: Request): Promise<Response> {

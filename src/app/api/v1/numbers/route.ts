@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { withMember } from '@/door';
-import { db } from '@/records/db';
-import { reserveNumbers } from '@/records/numbers';
-import { idSchema } from '@/screens/pieces/schema';
+import { withMember } from '@/auth';
+import { db, reserveNumbers } from '@/records/platform';
+import { idSchema } from '@/features/shared/schema';
 import { answer, isOtherOrigin } from '../upload';
 
 const schema = z.object({ id: idSchema, device: z.string().min(1).max(40) });

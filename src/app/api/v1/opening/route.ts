@@ -1,8 +1,7 @@
-import { withMember } from '@/door';
-import { db } from '@/records/db';
-import { writeOpening } from '@/records/openingWrites';
-import { store } from '@/records/store';
-import { openingWriteSchema } from '@/screens/opening/schema';
+import { withMember } from '@/auth';
+import { db, store } from '@/records/platform';
+import { writeOpening } from '@/records/openings';
+import { openingWriteSchema } from '@/features/opening/schema';
 import { answer, isOtherOrigin } from '../upload';
 
 /** One write of an opening, done once however often it is sent. Same origin only. */

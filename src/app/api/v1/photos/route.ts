@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { withMember } from '@/door';
-import { db } from '@/records/db';
-import { addPhoto } from '@/records/photos';
-import { store } from '@/records/store';
-import { idSchema } from '@/screens/pieces/schema';
-import { photoSettingsSchema } from '@/screens/opening/schema';
+import { withMember } from '@/auth';
+import { db, store } from '@/records/platform';
+import { addPhoto } from '@/records/pieces';
+import { idSchema } from '@/features/shared/schema';
+import { photoSettingsSchema } from '@/features/opening/schema';
 import { answer, isOtherOrigin, pictureSchema } from '../upload';
 
 const photoSchema = z.object({

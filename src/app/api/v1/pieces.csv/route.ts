@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { listPieces } from '@/records/piecePages';
-import { readQuery } from '@/screens/pieces/query';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
+import { listPieces } from '@/records/pieces';
+import { readQuery } from '@/features/pieces/model/query';
 
 const CHUNK = 500;
 

@@ -1,7 +1,7 @@
-import { currentMember, unlessAsBefore } from '@/door';
-import { db } from '@/records/db';
-import { chooseWall } from '@/screens/wall/choose';
-import { contentOf } from '@/screens/wall/wallOf';
+import { currentMember, unlessAsBefore } from '@/auth';
+import { db } from '@/records/platform';
+import { chooseWall } from '@/features/wall/model/choose';
+import { contentOf } from '@/features/wall/server/wallOf';
 
 /** The entries of a wall as its address asks for it, sent again only after a write. */
 export async function GET(request: Request): Promise<Response> {

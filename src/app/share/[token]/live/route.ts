@@ -1,7 +1,7 @@
 import { answerEvents } from '@/app/api/v1/events';
-import { db } from '@/records/db';
-import { shareBy } from '@/records/shares';
-import { visit } from '@/screens/share/visit';
+import { db } from '@/records/platform';
+import { shareBy } from '@/records/dictionary';
+import { visit } from '@/features/wall/server/visit';
 
 /** Tells visitors' open pages when the wall changed, and when their link ended. */
 export async function GET(

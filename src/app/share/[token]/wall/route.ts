@@ -1,6 +1,6 @@
-import { unlessAsBefore } from '@/door';
-import { db } from '@/records/db';
-import { sharedWall, visit } from '@/screens/share/visit';
+import { unlessAsBefore } from '@/auth';
+import { db } from '@/records/platform';
+import { sharedWall, visit } from '@/features/wall/server/visit';
 
 /** The shared wall as data, sent again only after a write. */
 export async function GET(

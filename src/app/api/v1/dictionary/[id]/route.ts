@@ -1,8 +1,8 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { idSchema } from '@/screens/pieces/schema';
-import { writeDictionary } from '@/screens/print/dictionaryPdf';
-import { beginPrint, printJob, stopPrint } from '@/screens/print/jobs';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
+import { idSchema } from '@/features/shared/schema';
+import { writeDictionary } from '@/features/dictionary/server/dictionaryPdf';
+import { beginPrint, printJob, stopPrint } from '@/features/dictionary/server/jobs';
 
 type Asked = { params: Promise<{ id: string }> };
 

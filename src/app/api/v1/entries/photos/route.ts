@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
 import { tilesOf } from '@/records/dictionary';
-import { idSchema } from '@/screens/pieces/schema';
+import { idSchema } from '@/features/shared/schema';
 
 const schema = z
   .string()

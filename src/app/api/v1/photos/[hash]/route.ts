@@ -1,4 +1,4 @@
-import { currentMember } from '@/door';
+import { currentMember } from '@/auth';
 import { answerPicture } from '../../picture';
 
 /** A picture by its content hash, to members only. */

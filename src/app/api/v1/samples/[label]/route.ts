@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { samplePicture } from '@/records/samples';
+import { currentMember } from '@/auth';
+import { samplePicture } from '@/records/pieces';
 
 const labelSchema = z.string().regex(/^[A-Z]{1,4}-\d{4,7}$/);
 

@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { store } from '@/records/store';
-import { posterPdf, SHEETS } from '@/screens/print/posterPdf';
-import { wallOf, wallWords } from '@/screens/wall/wallOf';
+import { currentMember } from '@/auth';
+import { db, store } from '@/records/platform';
+import { posterPdf, SHEETS } from '@/features/wall/server/posterPdf';
+import { wallOf, wallWords } from '@/features/wall/server/wallOf';
 
 const schema = z.object({
   title: z.string().trim().min(1).max(60).optional().catch(undefined),

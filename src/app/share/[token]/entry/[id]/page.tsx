@@ -1,13 +1,11 @@
 import { notFound } from 'next/navigation';
-import { db } from '@/records/db';
+import { db, orNull } from '@/records/platform';
 import { headwordPage } from '@/records/dictionary';
-import { orNull } from '@/records/faults';
-import { listGlazes } from '@/records/glazes';
-import { makersOf } from '@/records/members';
-import { newestRecipes } from '@/records/recipes';
+import { listGlazes, newestRecipes } from '@/records/materials';
+import { makersOf } from '@/records/people';
 import { Live } from '@/ui/Live';
-import { SharedEntry } from '@/screens/share/SharedEntry';
-import { sharedWall, visit } from '@/screens/share/visit';
+import { SharedEntry } from '@/features/wall/ui/SharedEntry';
+import { sharedWall, visit } from '@/features/wall/server/visit';
 
 export const metadata = { title: 'Entry' };
 

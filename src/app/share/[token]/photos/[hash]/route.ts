@@ -1,7 +1,7 @@
 import { answerPicture, hashSchema } from '@/app/api/v1/picture';
-import { db } from '@/records/db';
-import { isOnWall } from '@/records/shares';
-import { sharedChoice, visit } from '@/screens/share/visit';
+import { db } from '@/records/platform';
+import { isOnWall } from '@/records/dictionary';
+import { sharedChoice, visit } from '@/features/wall/server/visit';
 
 /** A picture of the shared wall; every other picture is as if it were not there. */
 export async function GET(

@@ -1,12 +1,10 @@
-import { currentMember } from '@/door';
-import { caseById } from '@/records/cases';
-import { db } from '@/records/db';
-import { orNull } from '@/records/faults';
-import { jpegAt } from '@/records/photos';
-import { store } from '@/records/store';
-import { diagnosisOf } from '@/screens/clinic/diagnosisOf';
-import { reportPdf } from '@/screens/clinic/reportPdf';
-import { readTold } from '@/screens/clinic/told';
+import { currentMember } from '@/auth';
+import { caseById } from '@/records/clinic';
+import { db, orNull, store } from '@/records/platform';
+import { jpegAt } from '@/records/pieces';
+import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
+import { reportPdf } from '@/features/clinic/server/reportPdf';
+import { readTold } from '@/features/clinic/model/told';
 
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

@@ -1,6 +1,6 @@
-import { currentMember } from '@/door';
-import { idSchema } from '@/screens/pieces/schema';
-import { printed } from '@/screens/print/jobs';
+import { currentMember } from '@/auth';
+import { idSchema } from '@/features/shared/schema';
+import { printed } from '@/features/dictionary/server/jobs';
 
 /** The dictionary that was written. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

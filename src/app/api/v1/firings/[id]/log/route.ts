@@ -1,8 +1,6 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { orNull } from '@/records/faults';
-import { firingWithKiln } from '@/records/kilns';
-import { logOf } from '@/records/live';
+import { currentMember } from '@/auth';
+import { db, orNull } from '@/records/platform';
+import { firingWithKiln, logOf } from '@/records/firings';
 
 /** The log of a firing as its page draws it, and the state it is in. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

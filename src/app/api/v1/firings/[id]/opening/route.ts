@@ -1,6 +1,5 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { NotThere } from '@/records/faults';
+import { currentMember } from '@/auth';
+import { db, NotThere } from '@/records/platform';
 import { openingOf } from '@/records/openings';
 
 /** An opening as it stands now: what other devices have read in the meantime. */

@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { withMember } from '@/door';
-import { db } from '@/records/db';
-import { setShelf } from '@/records/loads';
-import { storePicture } from '@/records/photos';
-import { store } from '@/records/store';
-import { idSchema } from '@/screens/pieces/schema';
+import { withMember } from '@/auth';
+import { db, store } from '@/records/platform';
+import { setShelf } from '@/records/firings';
+import { storePicture } from '@/records/pieces';
+import { idSchema } from '@/features/shared/schema';
 import { isOtherOrigin, pictureSchema } from '../../../upload';
 
 const schema = z.object({

@@ -1,8 +1,7 @@
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { orNull } from '@/records/faults';
-import { summaryOf } from '@/records/summary';
-import { summaryPdf } from '@/screens/summary/summaryPdf';
+import { currentMember } from '@/auth';
+import { db, orNull } from '@/records/platform';
+import { summaryOf } from '@/records/openings';
+import { summaryPdf } from '@/features/firings/server/summaryPdf';
 
 /** What a firing gave, as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {

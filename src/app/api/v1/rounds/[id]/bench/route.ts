@@ -1,12 +1,10 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { orNull } from '@/records/faults';
-import { studioBook } from '@/records/materials';
-import { newestRecipes } from '@/records/recipes';
+import { currentMember } from '@/auth';
+import { db, orNull } from '@/records/platform';
+import { studioBook, newestRecipes } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
-import { benchPdf } from '@/screens/rounds/benchPdf';
-import { USUAL_GRAVITY } from '@/screens/rounds/pouring';
+import { benchPdf } from '@/features/rounds/server/benchPdf';
+import { USUAL_GRAVITY } from '@/features/rounds/model/pouring';
 
 const schema = z.object({
   way: z.enum(['by weight', 'by volume']).catch('by weight'),

@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { currentMember } from '@/door';
-import { db } from '@/records/db';
-import { orNull } from '@/records/faults';
+import { currentMember } from '@/auth';
+import { db, orNull } from '@/records/platform';
 import { roundPage } from '@/records/rounds';
-import { labelPdf, PLAIN_SHEET } from '@/screens/rounds/labelSheet';
+import { labelPdf, PLAIN_SHEET } from '@/features/rounds/model/labelSheet';
 
 const count = (most: number, usual: number) => z.coerce.number().int().min(1).max(most).catch(usual);
 const mm = (usual: number) => z.coerce.number().min(0).max(60).catch(usual);

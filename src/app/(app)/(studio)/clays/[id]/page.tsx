@@ -1,0 +1,48 @@
+import { notFound } from 'next/navigation';
+import { memberOfPage } from '@/auth';
+import {
+  listBodies,
+  calibrations,
+  fitTiles,
+  listGlazes,
+  studioBook,
+  newestRecipes,
+} from '@/records/materials';
+import { db } from '@/records/platform';
+import { mayDo } from '@/records/people';
+import { ClayView } from '@/features/clays/ui/ClayView';
+import { judge } from '@/features/clays/model/judge';
+
+export const metadata = { title: 'Clay' };
+
+interface Asked {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ dips?: string }>;
+}
+
+export default async function Page({ params, searchParams }: Asked) {
+  const member = await memberOfPage();
+  const { id } = await params;
+  const base = db();
+  const body = (await listBodies(base)).find((one) => one.id === id);
+  if (!body) notFound();
+  const dips = (await searchParams).dips === '2' ? 2 : 1;
+  const [glazes, recipes, book, tiles] = await Promise.all([
+    listGlazes(base),
+    newestRecipes(base),
+    studioBook(base),
+    fitTiles(base),
+  ]);
+  const own = tiles.filter((tile) => tile.bodyId === id);
+  const calibration = calibrations(own).get(id) ?? null;
+  return (
+    <ClayView
+      body={body}
+      calibration={calibration}
+      tiles={own}
+      judged={judge({ body, calibration, glazes, recipes, tiles: own, book, dips })}
+      dips={dips}
+      mayChange={mayDo(member.role, 'teacher')}
+    />
+  );
+}

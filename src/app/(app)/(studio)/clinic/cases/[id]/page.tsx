@@ -1,0 +1,36 @@
+import { memberOfPage } from '@/auth';
+import { caseById } from '@/records/clinic';
+import { db } from '@/records/platform';
+import { listRounds } from '@/records/rounds';
+import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
+import { CasePanel } from '@/features/clinic/ui/CasePanel';
+import { DiagnosisView } from '@/features/clinic/ui/DiagnosisView';
+import { readTold, writeTold } from '@/features/clinic/model/told';
+import { orNotFound } from '@/features/shared/notFound';
+
+export const metadata = { title: 'Case' };
+
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ told?: string }>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  await memberOfPage();
+  const found = await orNotFound(caseById(db(), (await params).id));
+  const told = readTold((await searchParams).told ?? found.told);
+  const [diagnosis, rounds] = await Promise.all([
+    diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told),
+    listRounds(db()),
+  ]);
+  return (
+    <DiagnosisView {...diagnosis} told={told} at={{ path: `/clinic/cases/${found.id}` }}>
+      <CasePanel
+        found={found}
+        told={writeTold(told)}
+        first={diagnosis.first}
+        rounds={rounds.map(({ id, name }) => ({ id, name }))}
+      />
+    </DiagnosisView>
+  );
+}

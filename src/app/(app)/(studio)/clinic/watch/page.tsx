@@ -1,0 +1,11 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import { watchNow } from '@/records/clinic';
+import { WatchView } from '@/features/clinic/ui/WatchView';
+
+export const metadata = { title: 'Watch' };
+
+export default async function Page() {
+  await memberOfPage();
+  return <WatchView series={await watchNow(db())} />;
+}

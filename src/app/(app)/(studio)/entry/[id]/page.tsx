@@ -1,0 +1,42 @@
+import { labOf } from '@/core/colour';
+import { memberOfPage } from '@/auth';
+import { entriesLike, headwordPage, correctionsOf } from '@/records/dictionary';
+import { db } from '@/records/platform';
+import { listGlazes } from '@/records/materials';
+import { mayDo } from '@/records/people';
+import { EntryView } from '@/features/dictionary/ui/EntryView';
+import { orNotFound } from '@/features/shared/notFound';
+
+export const metadata = { title: 'Entry' };
+
+/** Neighbours in colour that are shown. */
+const NEAR = 5;
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const member = await memberOfPage();
+  const [headword, glazes] = await Promise.all([
+    orNotFound(headwordPage(db(), (await params).id)),
+    listGlazes(db(), { tests: true }),
+  ]);
+  const first = headword.senses.find((sense) => sense.colour);
+  const [near, corrections] = await Promise.all([
+    first
+      ? entriesLike(db(), { cone: first.cone, butHeadword: headword.id }, labOf(first.colour!), {
+          most: NEAR,
+        })
+      : [],
+    correctionsOf(
+      db(),
+      headword.senses.map(({ id }) => id),
+    ),
+  ]);
+  return (
+    <EntryView
+      headword={headword}
+      glazes={glazes}
+      near={near}
+      corrections={corrections}
+      mayTeach={mayDo(member.role, 'teacher')}
+    />
+  );
+}

@@ -1,0 +1,44 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import {
+  listKilns,
+  logOf,
+  firingById,
+  loadedIds,
+  loadShelves,
+  shelfPieces,
+  waitingIds,
+  listProgrammes,
+  conesOf,
+  rateOf,
+} from '@/records/firings';
+import { mayDo } from '@/records/people';
+import { FiringView } from '@/features/firings/ui/FiringView';
+import { orNotFound } from '@/features/shared/notFound';
+
+export const metadata = { title: 'Firing' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const member = await memberOfPage();
+  const firing = await orNotFound(firingById(db(), (await params).id));
+  const kilns = await listKilns(db());
+  const kiln = kilns.find(({ id }) => id === firing.kilnId)!;
+  const inside = await loadedIds(db(), firing.id);
+  const outside = firing.state === 'loading' ? await waitingIds(db()) : [];
+  const [loaded, waiting, shelves, programmes, log, cones, rate] = await Promise.all([
+    shelfPieces(db(), inside, firing.id),
+    shelfPieces(db(), outside, null),
+    loadShelves(db(), firing.id),
+    listProgrammes(db()),
+    logOf(db(), firing, kiln, new Date()),
+    conesOf(db(), [firing.id]),
+    rateOf(db(), firing.id),
+  ]);
+  return (
+    <FiringView
+      {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate }}
+      cones={cones.get(firing.id)!}
+      mayPlan={mayDo(member.role, 'teacher')}
+    />
+  );
+}

@@ -1,0 +1,57 @@
+import { notFound } from 'next/navigation';
+import { memberOfPage } from '@/auth';
+import {
+  batchesOf,
+  listBodies,
+  calibrations,
+  fitTiles,
+  glazeSwatches,
+  listGlazes,
+  listMaterials,
+  newestRecipes,
+  versionsOf,
+} from '@/records/materials';
+import { db } from '@/records/platform';
+import { headwordsOf } from '@/records/dictionary';
+import { mayDo } from '@/records/people';
+import { GlazeView } from '@/features/glazes/ui/GlazeView';
+
+export const metadata = { title: 'Glaze' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const member = await memberOfPage();
+  const { id } = await params;
+  const base = db();
+  const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
+  if (!glaze) notFound();
+  const [swatches, versions, materials, bodies, tiles, recipes, batches, headwords] = await Promise.all([
+    glazeSwatches(base),
+    versionsOf(base, id),
+    listMaterials(base),
+    listBodies(base),
+    fitTiles(base),
+    newestRecipes(base),
+    batchesOf(base, id),
+    headwordsOf(base, id),
+  ]);
+  const learned = calibrations(tiles);
+  return (
+    <GlazeView
+      glaze={glaze}
+      swatch={swatches.get(id) ?? null}
+      versions={versions}
+      materials={materials}
+      clays={bodies.map((body) => ({
+        id: body.id,
+        name: body.name,
+        measured: body.expansion,
+        calibration: learned.get(body.id) ?? null,
+        tiles: tiles.filter((tile) => tile.bodyId === body.id),
+      }))}
+      others={recipes.filter((recipe) => recipe.glazeId !== id)}
+      batches={batches}
+      headwords={headwords}
+      mayChange={mayDo(member.role, 'teacher')}
+    />
+  );
+}

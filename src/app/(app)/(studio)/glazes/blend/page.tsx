@@ -1,0 +1,12 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import { listMaterials, newestRecipes } from '@/records/materials';
+import { BlendView } from '@/features/glazes/ui/BlendView';
+
+export const metadata = { title: 'Blend three' };
+
+export default async function Page() {
+  await memberOfPage();
+  const [recipes, materials] = await Promise.all([newestRecipes(db()), listMaterials(db())]);
+  return <BlendView recipes={recipes} materials={materials} />;
+}

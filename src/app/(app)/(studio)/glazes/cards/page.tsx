@@ -1,0 +1,11 @@
+import { memberOfPage } from '@/auth';
+import { bucketCards } from '@/records/materials';
+import { db } from '@/records/platform';
+import { BucketCards } from '@/features/glazes/ui/BucketCard';
+
+export const metadata = { title: 'Bucket cards' };
+
+export default async function Page() {
+  await memberOfPage();
+  return <BucketCards cards={await bucketCards(db())} />;
+}

@@ -1,0 +1,24 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import { kilnPage, listProgrammes } from '@/records/firings';
+import { mayDo } from '@/records/people';
+import { KilnView } from '@/features/kilns/ui/KilnView';
+import { orNotFound } from '@/features/shared/notFound';
+
+export const metadata = { title: 'Kiln' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const member = await memberOfPage();
+  const [page, programmes] = await Promise.all([
+    orNotFound(kilnPage(db(), (await params).id)),
+    listProgrammes(db()),
+  ]);
+  return (
+    <KilnView
+      {...page}
+      programmes={programmes}
+      mayPlan={mayDo(member.role, 'teacher')}
+      mayMend={mayDo(member.role, 'technician')}
+    />
+  );
+}

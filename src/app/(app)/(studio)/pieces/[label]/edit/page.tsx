@@ -1,0 +1,31 @@
+import { memberOfPage } from '@/auth';
+import { listBodies, listGlazes } from '@/records/materials';
+import { db } from '@/records/platform';
+import { piecePage } from '@/records/pieces';
+import { orNotFound } from '@/features/shared/notFound';
+import { draftOf } from '@/features/pieces/model/fromPiece';
+import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
+
+export const metadata = { title: 'Correct a piece' };
+
+export default async function Page({ params }: { params: Promise<{ label: string }> }) {
+  await memberOfPage();
+  const [piece, bodies, glazes] = await Promise.all([
+    orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
+    listBodies(db()),
+    listGlazes(db(), { tests: true }),
+  ]);
+  const firingNames = Object.fromEntries(
+    piece.firings.map((firing) => [firing.firingId, `${firing.kiln} ${firing.number}`]),
+  );
+  return (
+    <PieceEditor
+      key={piece.version}
+      bodies={bodies.map(({ id, name, colourOxidation }) => ({ id, name, colour: colourOxidation }))}
+      glazes={glazes}
+      start={draftOf(piece)}
+      editing={{ id: piece.id, label: piece.label, version: piece.version }}
+      firingNames={firingNames}
+    />
+  );
+}

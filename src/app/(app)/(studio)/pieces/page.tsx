@@ -1,0 +1,30 @@
+import { memberOfPage } from '@/auth';
+import { listBodies, listGlazes } from '@/records/materials';
+import { db } from '@/records/platform';
+import { listPieces } from '@/records/pieces';
+import { PieceTable } from '@/features/pieces/ui/PieceTable';
+import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
+
+export const metadata = { title: 'Pieces' };
+
+export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
+  await memberOfPage();
+  const { filter, page } = readQuery(await searchParams);
+  const [{ rows, total }, bodies, glazes] = await Promise.all([
+    listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
+    listBodies(db()),
+    listGlazes(db()),
+  ]);
+  const named = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }));
+  return (
+    <PieceTable
+      rows={rows}
+      total={total}
+      page={page}
+      pageSize={PAGE_SIZE}
+      sort={{ field: filter.sort!, order: filter.order! }}
+      bodies={named(bodies)}
+      glazes={named(glazes)}
+    />
+  );
+}

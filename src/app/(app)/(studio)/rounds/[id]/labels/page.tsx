@@ -1,0 +1,13 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import { roundPage } from '@/records/rounds';
+import { LabelsView } from '@/features/rounds/ui/LabelsView';
+import { orNotFound } from '@/features/shared/notFound';
+
+export const metadata = { title: 'Labels' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  await memberOfPage();
+  const page = await orNotFound(roundPage(db(), (await params).id));
+  return <LabelsView {...page} />;
+}

@@ -1,0 +1,14 @@
+import { memberOfPage, sealedSession } from '@/auth';
+import { db } from '@/records/platform';
+import { sessionsOf } from '@/records/people';
+import { SessionsView } from '@/features/people/ui/SessionsView';
+
+export const metadata = { title: 'Where I am signed in' };
+
+export default async function Page() {
+  const member = await memberOfPage();
+  const { sessionId } = await sealedSession();
+  return (
+    <SessionsView sessions={await sessionsOf(db(), member.id)} current={sessionId ?? null} now={new Date()} />
+  );
+}

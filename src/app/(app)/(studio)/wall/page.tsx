@@ -1,0 +1,24 @@
+import { memberOfPage } from '@/auth';
+import { db } from '@/records/platform';
+import { mayDo } from '@/records/people';
+import { listWalls } from '@/records/dictionary';
+import { WallView } from '@/features/wall/ui/WallView';
+import { wallOf } from '@/features/wall/server/wallOf';
+
+export const metadata = { title: 'Wall' };
+
+export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
+  const member = await memberOfPage();
+  const params = await searchParams;
+  const [{ entries: _, ...wall }, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);
+  const { choice } = wall;
+  return (
+    <WallView
+      key={`${choice.cone}${choice.atmosphere}${choice.grounds}${choice.third}`}
+      wall={wall}
+      walls={walls}
+      start={params.at ?? null}
+      mayShare={mayDo(member.role, 'teacher')}
+    />
+  );
+}

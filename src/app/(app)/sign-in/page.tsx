@@ -1,0 +1,29 @@
+import { redirect } from 'next/navigation';
+import { currentMember } from '@/auth';
+import { db } from '@/records/platform';
+import { hasMembers } from '@/records/people';
+import { signIn } from '@/features/people/actions';
+import { SignInForm } from '@/features/people/ui/SignInForm';
+import { Forget } from '@/ui/Forget';
+
+export const metadata = { title: 'Sign in' };
+
+export default async function Page() {
+  if (await currentMember()) redirect('/');
+  if (!(await hasMembers(db()))) redirect('/welcome');
+  return (
+    <>
+      <Forget />
+      <SignInForm
+        title="Sign in"
+        lead="With the name and password your studio gave you."
+        button="Sign in"
+        action={signIn}
+        fields={[
+          { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
+          { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
+        ]}
+      />
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { redirect } from 'next/navigation';
+import { cache } from 'react';
+import type { input as Input, output, ZodType } from 'zod';
+import { db } from '@/records/platform';
+import { mayDo, memberOfSession, type Member, type Role } from '@/records/people';
+import { failed, outcomeOf, type Outcome } from './outcome';
+import { sealedSession } from './session';
+
+/** What a write says to a person whose session has ended. */
+export const SIGNED_OUT =
+  'You are signed out. Sign in again in another tab, then save: what you typed is still here.';
+
+/** The member who is signed in on this request, or null. */
+export const currentMember = cache(async (): Promise<Member | null> => {
+  const { sessionId } = await sealedSession();
+  return sessionId ? memberOfSession(db(), sessionId) : null;
+});
+
+/** The member for a page; sends anybody else to the sign-in, and back afterwards. */
+export async function memberOfPage(): Promise<Member> {
+  return (await currentMember()) ?? redirect('/sign-in');
+}
+
+/**
+ * What a write gives back. The one place that decides who may write: it checks the session and the role, then
+ * the input, then runs the work. What a person can fix comes back as faults.
+ *
+ * @param least the lowest role that may do this
+ * @param schema of the input
+ */
+export async function withMember<S extends ZodType, T>(
+  least: Role,
+  schema: S,
+  input: unknown,
+  work: (member: Member, value: output<S>) => Promise<T>,
+): Promise<Outcome<T>> {
+  const member = await currentMember();
+  if (!member) return failed('', SIGNED_OUT);
+  if (!mayDo(member.role, least)) return failed('', `A ${member.role} may not do this; ask a ${least}.`);
+  try {
+    return { ok: true, value: await work(member, schema.parse(input)) };
+  } catch (error) {
+    return outcomeOf(error);
+  }
+}
+
+/**
+ * What a form may send for a schema: every field by its name, with values that nobody has checked yet (a number
+ * may be missing, a choice may be any text). A field that the schema requires and the form forgets does not compile.
+ */
+export type Unchecked<T> = unknown extends T
+  ? unknown
+  : T extends readonly (infer E)[]
+    ? readonly Unchecked<E>[]
+    : T extends string
+      ? string | null
+      : T extends number
+        ? number | null
+        : T extends object
+          ? { readonly [K in keyof T]: Unchecked<T[K]> }
+          : T;
+
+/**
+ * A server action whose input is typed by its schema and still checked against it when it arrives.
+ *
+ * @example export const saveBodyCard = action('teacher', saveBodySchema, (member, { body }) => …);
+ */
+export function action<S extends ZodType, T>(
+  least: Role,
+  schema: S,
+  work: (member: Member, value: output<S>) => Promise<T>,
+): (input: Unchecked<Input<S>>) => Promise<Outcome<T>> {
+  return (input) => withMember(least, schema, input, work);
+}

@@ -1,0 +1,71 @@
+import Link from 'next/link';
+import type { Body } from '@/records/materials';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import css from '@/ui/cards.module.css';
+import { BodyCard } from './BodyCard';
+
+/** The clays: colour in oxidation and reduction, range, and what was measured. */
+export function ClaysView({
+  bodies,
+  adding,
+  mayChange,
+}: {
+  bodies: readonly Body[];
+  adding: boolean;
+  mayChange: boolean;
+}) {
+  return (
+    <>
+      <GuideWords first={bodies[0]?.name ?? 'Clays'} last={bodies.at(-1)?.name} />
+      <div className={css.titleRow}>
+        <h1>Clays</h1>
+        {mayChange && (
+          <LinkButton variant="contained" href="/clays?add=1" sx={{ ml: 'auto' }}>
+            Add a clay
+          </LinkButton>
+        )}
+      </div>
+      <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
+        <ul className={css.list}>
+          {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}
+          {bodies.map((body) => (
+            <li key={body.id}>
+              <Link href={`/clays/${body.id}`} className={css.row}>
+                <span
+                  style={{ display: 'flex', width: 64, height: 44 }}
+                  role="img"
+                  aria-label="Colour in oxidation and in reduction"
+                >
+                  <span style={{ flex: 1, background: body.colourOxidation }} />
+                  <span style={{ flex: 1, background: body.colourReduction }} />
+                </span>
+                <span>
+                  <b className={css.name}>{body.name}</b>
+                  <span className="small quiet">
+                    cone {body.coneFrom} to {body.coneTo},{' '}
+                    {body.iron === 'none' ? 'no iron' : `${body.iron} iron`}
+                    {body.coarse && ', coarse'}
+                  </span>
+                </span>
+                <span>
+                  {body.note}{' '}
+                  <span className="small quiet figures">
+                    {[
+                      body.shrinkage !== null && `shrinks ${body.shrinkage} %`,
+                      body.absorption !== null && `absorbs ${body.absorption} %`,
+                      body.expansion !== null && `${body.expansion} e-6/K`,
+                    ]
+                      .filter(Boolean)
+                      .join('  ')}
+                  </span>
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {mayChange && adding && <BodyCard body={null} />}
+      </div>
+    </>
+  );
+}

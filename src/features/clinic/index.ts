@@ -1,0 +1,1 @@
+export { riseAddress } from './model/riseAddress';

@@ -1,0 +1,54 @@
+import { shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
+import type { Series } from '@/records/clinic';
+
+/** The rate of false finds that is put up with. */
+const FALSE_FINDS = 0.05;
+/** Rarer than this need not be told apart. */
+const RAREST = 1e-4;
+
+/** What a natural experiment shows, in one honest sentence. */
+export function experimentWords({ about, levels, table }: NaturalExperiment): string {
+  const [[a, b], [c, d]] = table;
+  return `${about}: ${levels[0]} ${a} of ${a + b}, ${levels[1]} ${c} of ${c + d}`;
+}
+
+/** How much it is worth: by the corrected chance, the sets it rests on, and what else differs. */
+export function worthWords({ p, q, sets, firings, byFiring, confounded }: NaturalExperiment): string {
+  const chance =
+    q < FALSE_FINDS
+      ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
+      : 'may be chance, among all that was looked at';
+  const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
+  const but = confounded.length
+    ? `; the ${confounded.join(' and the ')} ${confounded.length > 1 ? 'differ' : 'differs'} with it`
+    : '';
+  const rows = byFiring?.map(([more, others]) => `${more} of ${more + others}`);
+  const each = rows ? `; firing by firing, more than usual in ${rows[0]} and ${rows[1]}` : '';
+  return `${chance}${each}; ${base}${but}`;
+}
+
+/** How its worth was reached, figure by figure. */
+export function reachedWords({ p, midP, q, oddsRatio, byFiring }: NaturalExperiment): string {
+  const odds =
+    oddsRatio === null ? 'no odds ratio: one side has none' : `odds ratio ${oddsRatio.toPrecision(2)}`;
+  const test = byFiring
+    ? 'Exact test over firings, each counted once by whether it showed more than its matched sets do together'
+    : 'Exact test, matched set by matched set';
+  return `${test}: p ${smallWords(p)} (mid-p ${smallWords(midP)}). Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
+}
+
+function smallWords(chance: number): string {
+  return chance < RAREST ? `< ${RAREST}` : chance.toPrecision(2);
+}
+
+/** Since when there is more of a defect, how much, and what else began then. */
+export function riseWords({ by, watched, newBatches }: Series, { at, before, after, chance }: Rise): string {
+  const since = watched.samples[at]!.words;
+  const began = newBatches.length ? ` Batch ${newBatches.join(' and ')} came in with ${since}.` : '';
+  return `Since ${by === 'batch' ? `batch ${since}` : since}: ${shareWords(after)}; before ${shareWords(before)}. In any other order of the ${by === 'batch' ? 'batches' : 'firings'} as great a rise comes once in ${Math.round(1 / chance)}.${began}`;
+}
+
+/** A share of belief as it is read: nothing that is possible is called nought. */
+export function percentWords(share: number): string {
+  return share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
+}

@@ -1,0 +1,148 @@
+import 'server-only';
+import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
+import { defectOf, fisherTwoSided, shareOf, type DefectId, type DoneZone, type Share } from '@/core/evidence';
+import {
+  aboutOf,
+  type About,
+  listCases,
+  pieceCase,
+  piecesWith,
+  type DefectProof,
+  studioRecord,
+} from '@/records/clinic';
+import { type Db, orNull } from '@/records/platform';
+import { studioBook } from '@/records/materials';
+import { concerning } from '../model/concerning';
+import { forwardOf } from '../model/forwardOf';
+import { testAddress } from '../model/testAddress';
+import { toldEvidence, type Told } from '../model/told';
+
+/** So much of a firing has to show a defect for the firing to be meant, share of its pieces (judgement). */
+const WHOLE = 0.6;
+
+/** Pieces of something wider that are looked up for what they have in common. */
+const ALIKE = 4;
+/** A clay or a firing alone shows it when others have it less than this often, against it, and chance is as unlikely as this. */
+const ALONE = { share: 0.2, chance: 0.01 } as const;
+
+/** What is asked about: a piece by its label, or something wider as it stands in an address. */
+export interface Subject {
+  readonly label: string | null;
+  readonly about: string | null;
+}
+
+export type Diagnosis = Awaited<ReturnType<typeof diagnosisOf>>;
+
+/** Everything a diagnosis shows: the piece's own record, the studio's tiles, and what earlier cases ended with. */
+export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, told: readonly Told[]) {
+  const about = await aboutOf(base, subject.about);
+  const proofs = await piecesWith(base, defect, about);
+  const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
+  const [pieces, { zones, experiments }, closed, book] = await Promise.all([
+    Promise.all([...new Set(labels)].slice(0, ALIKE).map((label) => orNull(pieceCase(base, label, defect)))),
+    studioRecord(base, defect),
+    listCases(base, { open: false, defect }),
+    studioBook(base),
+  ]);
+  const shelves = about?.kind === 'firing' ? byShelf(zones, about) : [];
+  const known = pieces.filter((piece) => piece !== null);
+  const found = known[0] ?? null;
+  const record = {
+    ...common(known.map((piece) => piece.evidence)),
+    ...patternOf(shelves),
+    ...(about?.kind === 'body' && bodyAlone(zones, about)),
+    ...(found && !about && firingAlone(zones, found.piece.id)),
+  };
+  const evidence: Evidence = { ...record, ...toldEvidence(told) };
+  const ranking = rank(defect, evidence);
+  const first: CauseId = ranking.causes[0]!.cause.id;
+  return {
+    defect: defectOf(defect)!,
+    about,
+    found,
+    /** What the pieces that were looked up have in common, and how many they are. */
+    record,
+    alike: known.length,
+    proofs: withOwn(proofs, found),
+    evidence,
+    ranking,
+    shelves,
+    experiments: concerning(experiments, found, about),
+    earlier: closed.map(({ id, number, cause, helped }) => ({
+      id,
+      number,
+      words: `${causeOf(cause!).name}; what helped: ${helped}`,
+    })),
+    forward: forwardOf(defect, found, zones, book),
+    testAt: testAddress(first, found),
+    first,
+  };
+}
+
+/** The proofs, the piece in question first. */
+function withOwn(proofs: readonly DefectProof[], found: Awaited<ReturnType<typeof pieceCase>> | null) {
+  if (!found) return proofs;
+  const { label, photos } = found.piece;
+  const known = proofs.find((one) => one.label === label);
+  const own: DefectProof = {
+    label,
+    photo: photos[0] ?? null,
+    headword: found.headwords.join(', '),
+    zones: known?.zones ?? [],
+  };
+  return [own, ...proofs.filter((one) => one.label !== label)].slice(0, 8);
+}
+
+/** Pieces of a firing with the defect, shelf by shelf. */
+function byShelf(zones: readonly DoneZone[], { words }: About): (readonly [string, Share])[] {
+  const own = zones.filter(({ firing }) => firing === words);
+  return [...new Set(own.map(({ shelf }) => shelf))]
+    .sort()
+    .map((shelf) => [shelf, shareIn(own.filter((zone) => zone.shelf === shelf))] as const);
+}
+
+/** Pieces with the defect among those of some zones. */
+function shareIn(zones: readonly DoneZone[]): Share {
+  const pieces = (some: readonly DoneZone[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
+  return shareOf(pieces(zones.filter(({ hasDefect }) => hasDefect)), pieces(zones));
+}
+
+/** Whether one clay shows it and the others hardly do. */
+function bodyAlone(zones: readonly DoneZone[], { words }: About): Evidence {
+  return standsOut(zones, ({ body }) => body === words) ? { pattern: 'one-body' } : {};
+}
+
+/**
+ * Whether the glazes of a piece show it all through its firing and hardly in others of that atmosphere: then it is
+ * the firing's, and twins from other firings do not make it one piece alone.
+ */
+function firingAlone(zones: readonly DoneZone[], pieceId: string): Evidence {
+  const own = zones.find((zone) => zone.pieceId === pieceId && zone.hasDefect);
+  if (!own) return {};
+  const glazes = new Set(own.layers.map(({ glaze }) => glaze));
+  const alike = zones.filter(
+    ({ atmosphere, layers }) =>
+      atmosphere === own.atmosphere && layers.some(({ glaze }) => glazes.has(glaze)),
+  );
+  const here = shareIn(alike.filter(({ firing }) => firing === own.firing));
+  const whole = (here.share ?? 0) >= WHOLE && standsOut(alike, ({ firing }) => firing === own.firing);
+  return whole ? { pattern: 'whole-firing' } : {};
+}
+
+/** Whether some zones show it and the others hardly do. */
+function standsOut(zones: readonly DoneZone[], is: (zone: DoneZone) => boolean): boolean {
+  const own = shareIn(zones.filter(is));
+  const others = shareIn(zones.filter((zone) => !is(zone)));
+  if (!own.share || (others.share ?? 0) > ALONE.share * own.share) return false;
+  const row = ({ count, of }: Share) => [count, of - count] as const;
+  return fisherTwoSided([row(own), row(others)]) < ALONE.chance;
+}
+
+/** Whether the whole of a firing shows it, or one shelf alone. */
+function patternOf(shelves: readonly (readonly [string, Share])[]): Evidence {
+  const sum = (of: (share: Share) => number) => shelves.reduce((all, [, share]) => all + of(share), 0);
+  if (shelves.length === 0) return {};
+  if (sum(({ count }) => count) >= WHOLE * sum(({ of }) => of)) return { pattern: 'whole-firing' };
+  const showing = shelves.filter(([, { count }]) => count > 0);
+  return showing.length === 1 && showing[0]![1].count > 1 ? { pattern: 'one-shelf' } : {};
+}

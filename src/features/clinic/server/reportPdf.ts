@@ -1,0 +1,85 @@
+import 'server-only';
+import { causeOf, foundWords, type Ranking } from '@/core/clinic';
+import { defectName } from '@/core/evidence';
+import type { CaseRow } from '@/records/clinic';
+import { shortDay } from '@/ui/dates';
+import { openPages } from '@/ui/pdf';
+import type { Diagnosis } from './diagnosisOf';
+import { WORKED_WORDS } from '../model/tried';
+import { toldEvidence, type Told } from '../model/told';
+import { experimentWords, percentWords, worthWords } from '../model/words';
+
+/** Photos on a report at most. */
+const PHOTOS = 4;
+
+/**
+ * A case as a PDF for a class or a supplier: what is seen, the three voices, causes with reasons, what was tried and
+ * what helped. No member is named.
+ *
+ * @param photo gives a photo as JPEG, or null when it is not there
+ */
+export async function reportPdf(
+  found: CaseRow,
+  diagnosis: Diagnosis,
+  told: readonly Told[],
+  photo: (hash: string) => Promise<Buffer | null>,
+): Promise<Buffer> {
+  const { defect, ranking, proofs, about, experiments } = diagnosis;
+  const subject = about?.words ?? found.label ?? 'the studio';
+  const title = `Case ${found.number}: ${defectName(defect.id)}, ${subject}`;
+  const { line, part, pictures, finish } = await openPages(title);
+  line(title, 20, 'bold', 0);
+  line(`Opened ${shortDay(found.openedAt)}. What is seen: ${defect.look}; ${defect.toldApart}.`);
+  if (defect.caution) line(defect.caution);
+  const shown = await Promise.all(
+    proofs
+      .filter((one) => one.photo !== null)
+      .slice(0, PHOTOS)
+      .map(async (one) => ({ words: one.label, jpeg: await photo(one.photo!.hash) })),
+  );
+  pictures(shown);
+  if (found.closedAt)
+    part(`Closed ${shortDay(found.closedAt)}`, [
+      `The cause: ${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
+    ]);
+  part('What was told', foundWords(defect.id, toldEvidence(told)));
+  part(
+    'What the tiles say',
+    experiments.map((one) => `${experimentWords(one)}; ${worthWords(one)}.`),
+  );
+  part(
+    `What chemistry and firing say of ${diagnosis.found?.piece.label}`,
+    diagnosis.found?.voice.sentences ?? [],
+  );
+  part(ranking.enough ? 'Causes' : 'Causes, not enough to tell yet', causesOf(ranking));
+  part(
+    'What was tried',
+    found.tries.map(
+      ({ act, worked, round, at }) =>
+        `${shortDay(at)}: ${act}: ${WORKED_WORDS[worked]}${round ? `, in ${round.name}` : ''}.`,
+    ),
+  );
+  line(
+    'Weights of causes are judgement of the trade. Chances are exact, corrected for all that was looked at.',
+    9,
+  );
+  return finish();
+}
+
+/** Causes on a report at most. */
+const CAUSES = 4;
+
+function causesOf({ causes }: Ranking): string[] {
+  return causes
+    .slice(0, CAUSES)
+    .map(({ cause, score, because, against }) =>
+      [
+        `${percentWords(score)}: ${cause.name}.`,
+        because.length ? `For it: ${because.map(({ words }) => words).join('; ')}.` : '',
+        against.length ? `Against it: ${against.map(({ words }) => words).join('; ')}.` : '',
+        `The test: ${cause.test}`,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    );
+}

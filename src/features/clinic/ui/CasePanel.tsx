@@ -1,0 +1,190 @@
+'use client';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useState } from 'react';
+import { causeOf, LINKS, type CauseId } from '@/core/clinic';
+import type { CaseRow } from '@/records/clinic';
+import { shortDay } from '@/ui/dates';
+import { Faults } from '@/ui/Faults';
+import { Theirs } from '@/ui/Theirs';
+import { useAct } from '@/ui/useAct';
+import { useKept } from '@/ui/useKept';
+import { useSameId } from '@/ui/useSameId';
+import { keepCase, noteTry } from '../actions';
+import css from './clinic.module.css';
+import { WORKED, WORKED_WORDS } from '../model/tried';
+
+interface Props {
+  readonly found: CaseRow;
+  /** The answers on the page, as they stand in its address. */
+  readonly told: string;
+  /** The cause that ranks first. */
+  readonly first: CauseId;
+  readonly rounds: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What was tried in a case, and its end: the cause that it was and what really helped. */
+export function CasePanel({ found, told, first, rounds }: Props) {
+  const { act, busy, faults, theirs } = useAct();
+  const [idOf, kept] = useSameId();
+  const [tried, setTried, , drop] = useKept(`jiten.case.${found.id}`, {
+    act: '',
+    worked: 'not yet' as (typeof WORKED)[number],
+    roundId: '',
+  });
+  const [cause, setCause] = useState<CauseId>(found.cause ?? first);
+  const [helped, setHelped] = useState(found.helped ?? '');
+  const closed = found.closedAt !== null;
+  const change = (what: object) => act(() => keepCase({ id: found.id, version: found.version, ...what }));
+  const note = async () => {
+    const said = { caseId: found.id, ...tried, roundId: tried.roundId || null };
+    if ((await act(() => noteTry({ ...said, id: idOf(said) }))) === undefined) return;
+    kept(said);
+    drop();
+    setTried({ act: '', worked: 'not yet', roundId: '' });
+  };
+  return (
+    <section className={css.panel} aria-label={`Case ${found.number}`}>
+      <h2>
+        Case {found.number}
+        {closed ? `: ${causeOf(found.cause!).name}` : ', open'}
+      </h2>
+      <p className="quiet small">
+        Opened by {found.by}, {shortDay(found.openedAt)}
+        {found.closedAt && `; closed ${shortDay(found.closedAt)}. What helped: ${found.helped}`}
+      </p>
+      {theirs && (
+        <Theirs
+          rows={rowsOf(theirs, { told, cause, helped })}
+          onKeepMine={() =>
+            void change({
+              version: theirs.version,
+              ...(helped.trim() ? { closed: { cause, helped } } : { told }),
+            })
+          }
+        />
+      )}
+      <Faults faults={faults} />
+      {found.tries.length > 0 && (
+        <ul className={css.tiles}>
+          {found.tries.map((one) => (
+            <li key={one.id}>
+              <b>{one.act}</b>: {WORKED_WORDS[one.worked]}
+              <span className="quiet">
+                {one.by}, {shortDay(one.at)}
+                {one.round && (
+                  <>
+                    {', in '}
+                    <Link href={`/rounds/${one.round.id}`}>{one.round.name}</Link>
+                  </>
+                )}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p>
+        <a href={`/api/v1/cases/${found.id}/report`}>Report as PDF</a>
+      </p>
+      {closed ? (
+        <Button disabled={busy} onClick={() => void change({ reopened: true })}>
+          Open it again
+        </Button>
+      ) : (
+        <>
+          {told !== found.told && (
+            <Button disabled={busy} onClick={() => void change({ told })}>
+              Keep these answers
+            </Button>
+          )}
+          <div className={css.fields}>
+            <TextField
+              label="What was tried"
+              value={tried.act}
+              onChange={(event) => setTried({ ...tried, act: event.target.value })}
+            />
+            <TextField
+              select
+              label="Did it help?"
+              value={tried.worked}
+              onChange={(event) =>
+                setTried({ ...tried, worked: event.target.value as (typeof WORKED)[number] })
+              }
+            >
+              {WORKED.map((word) => (
+                <MenuItem key={word} value={word}>
+                  {WORKED_WORDS[word]}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="In which round"
+              value={rounds.some(({ id }) => id === tried.roundId) ? tried.roundId : ''}
+              onChange={(event) => setTried({ ...tried, roundId: event.target.value })}
+            >
+              <MenuItem value="">none</MenuItem>
+              {rounds.map((round) => (
+                <MenuItem key={round.id} value={round.id}>
+                  {round.name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <Button disabled={busy || !tried.act.trim()} onClick={() => void note()}>
+              Note it
+            </Button>
+          </div>
+          <div className={css.fields}>
+            <TextField
+              select
+              label="The cause it was"
+              value={cause}
+              onChange={(event) => setCause(event.target.value as CauseId)}
+            >
+              {LINKS[found.defect].map((id) => (
+                <MenuItem key={id} value={id}>
+                  {causeOf(id).name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              label="What really helped"
+              value={helped}
+              onChange={(event) => setHelped(event.target.value)}
+            />
+            <Button
+              variant="contained"
+              disabled={busy || !helped.trim()}
+              onClick={() => void change({ closed: { cause, helped } })}
+            >
+              Close the case
+            </Button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What differs between this page and what somebody else kept meanwhile. */
+function rowsOf(
+  theirs: Readonly<Record<string, unknown>>,
+  mine: { readonly told: string; readonly cause: CauseId; readonly helped: string },
+) {
+  const closed = theirs.closed_at !== null;
+  return [
+    { name: 'Answers', mine: mine.told || 'none', theirs: String(theirs.told || 'none') },
+    {
+      name: 'Cause',
+      mine: causeOf(mine.cause).name,
+      theirs: closed ? causeOf(theirs.cause as CauseId).name : 'open',
+    },
+    {
+      name: 'What helped',
+      mine: mine.helped || 'nothing yet',
+      theirs: String(theirs.helped ?? 'nothing yet'),
+    },
+  ].filter((row) => row.mine !== row.theirs);
+}

@@ -1,0 +1,99 @@
+import { RISK_LIMIT, type Risk } from '@/core/clinic';
+import { shareWords } from '@/core/evidence';
+import { FitMark } from '@/ui/FitMark';
+import css from './clinic.module.css';
+import type { Forward } from '../model/forwardOf';
+
+/** What is likely to come of doing it otherwise: the ladder, the order and the partner, or the number of coats. */
+export function ForwardView({ forward }: { forward: Forward }) {
+  return (
+    <section className={css.forward} aria-label="Played forward">
+      <h2>Played forward</h2>
+      {forward.kind === 'ladder' && <Ladder {...forward} />}
+      {forward.kind === 'layers' && (
+        <>
+          <Risks title="The two orders, as your tiles have it" risks={forward.risk.orders} />
+          <Risks title="With other partners" risks={forward.risk.partners} />
+        </>
+      )}
+      {forward.kind === 'coats' && (
+        <>
+          <Risks title={`${forward.glaze}, by coats`} risks={forward.risk.steps} />
+          <p>
+            {forward.risk.above === null
+              ? `No number of coats you have tried is above ${percent(RISK_LIMIT)}.`
+              : `The risk is above ${percent(RISK_LIMIT)} from ${forward.risk.above} ${forward.risk.above === 1 ? 'coat' : 'coats'} on.`}{' '}
+            <span className="quiet small">
+              Neighbours that fall are pooled; the limit of {percent(RISK_LIMIT)} is judgement.
+            </span>
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
+  return (
+    <table className={css.rungs}>
+      <caption>
+        {glaze} away from crazing on {body}, foretold
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Rung</th>
+          <th scope="col">Expansion, 1e-6/K</th>
+          <th scope="col">Likely</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rungs.map(({ words, expansion, band }) => (
+          <tr key={words}>
+            <td>{words}</td>
+            <td className="figures">{expansion.toFixed(2)}</td>
+            <td>
+              <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>
+                <FitMark crazed={band.verdict.startsWith('crazes')} bold />
+              </svg>{' '}
+              {band.verdict}
+              {!band.sure && <span className="quiet">, not sure</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Shares as bars with their intervals, the least first or in order of coats. */
+function Risks({ title, risks }: { title: string; risks: readonly Risk[] }) {
+  if (risks.length === 0) return null;
+  return (
+    <table className={css.rungs}>
+      <caption>{title}</caption>
+      <tbody>
+        {risks.map(({ words, share }) => (
+          <tr key={words}>
+            <td>{words}</td>
+            <td>
+              <svg viewBox="0 0 100 12" className={css.range} aria-hidden preserveAspectRatio="none">
+                <rect x={0} y={5} width={100} height={2} className={css.rail} />
+                <rect
+                  x={share.interval[0] * 100}
+                  y={2}
+                  width={Math.max(1, (share.interval[1] - share.interval[0]) * 100)}
+                  height={8}
+                  className={css.interval}
+                />
+                <rect x={(share.share ?? 0) * 99} y={0} width={1.2} height={12} className={css.mark} />
+              </svg>
+            </td>
+            <td className="figures">{shareWords(share)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,182 @@
+import Link from 'next/link';
+import { askNext, foundWords, type Evidence } from '@/core/clinic';
+import { defectName, shareWords, type Defect, type NaturalExperiment, type Share } from '@/core/evidence';
+import type { DefectProof, PieceCase } from '@/records/clinic';
+import { LinkButton } from '@/ui/LinkButton';
+import css from './clinic.module.css';
+import { toldEvidence, type Told } from '../model/told';
+import { experimentWords, reachedWords, worthWords } from '../model/words';
+
+/** Questions shown at a time. */
+const ASKED = 3;
+
+/** What was answered, and what to look at next. */
+export function ToldVoice({
+  defect,
+  evidence,
+  told,
+  at,
+}: {
+  defect: Defect;
+  evidence: Evidence;
+  told: readonly Told[];
+  at: (told: readonly Told[]) => string;
+}) {
+  const next = askNext(defect.id, evidence).slice(0, ASKED);
+  return (
+    <section aria-label="What you told">
+      <h2>What you told</h2>
+      {told.length > 0 && (
+        <ul className={css.told}>
+          {foundWords(defect.id, toldEvidence(told)).map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      )}
+      {told.length > 0 && <Link href={at(told.slice(0, -1))}>Take the last answer back</Link>}
+      <h3>{next.length ? 'Look at this next' : 'Nothing more to look at that would change the order'}</h3>
+      {next.map(({ question, drop }) => (
+        <div key={question.id} className={css.ask}>
+          <p>
+            {question.words}{' '}
+            <span className="quiet small" title="Expected drop of the doubt, bits">
+              {drop.toFixed(1)} bits
+            </span>
+          </p>
+          <div>
+            {question.answers.map(({ words }, answer) => (
+              <LinkButton
+                key={words}
+                href={at([...told, { question: question.id, answer }])}
+                scroll={false}
+                sx={{ minHeight: 48 }}
+              >
+                {words}
+              </LinkButton>
+            ))}
+          </div>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** What the studio's own pieces say: matched contrasts, the firing in question shelf by shelf, earlier cases. */
+export function TilesVoice({
+  experiments,
+  shelves,
+  earlier,
+}: {
+  experiments: readonly NaturalExperiment[];
+  /** Pieces with the defect on each shelf of the firing that is asked about; empty when none is. */
+  shelves: readonly (readonly [string, Share])[];
+  /** What earlier cases of this defect ended with. */
+  earlier: readonly { readonly id: string; readonly number: number; readonly words: string }[];
+}) {
+  return (
+    <section aria-label="What your tiles say">
+      <h2>What your tiles say</h2>
+      {shelves.length > 0 && (
+        <ul className={css.told} aria-label="Shelf by shelf">
+          {shelves.map(([shelf, share]) => (
+            <li key={shelf}>
+              {shelf}: {shareWords(share)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {experiments.length === 0 && (
+        <p className="quiet">No two sets of your pieces differ in one thing only with this on one side.</p>
+      )}
+      <ul className={css.tiles}>
+        {experiments.map((one) => (
+          <li key={`${one.factor} ${one.about} ${one.levels.join()}`}>
+            <b>{experimentWords(one)}</b>
+            <details>
+              <summary className="quiet">{worthWords(one)}</summary>
+              <p className="small">{reachedWords(one)}</p>
+            </details>
+          </li>
+        ))}
+      </ul>
+      {earlier.length > 0 && (
+        <>
+          <h3>Your closed cases of this</h3>
+          <ul className={css.told}>
+            {earlier.map(({ id, number, words }) => (
+              <li key={id}>
+                <Link href={`/clinic/cases/${id}`}>Case {number}</Link>: {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What recipe, fit, bucket, cones and cooling say of the piece; or pieces to begin from. */
+export function RecordVoice({
+  defect,
+  found,
+  record,
+  alike,
+  pieces,
+  at,
+}: {
+  defect: Defect;
+  found: PieceCase | null;
+  /** What the pieces looked up have in common, and how many they are. */
+  record: Evidence;
+  alike: number;
+  pieces: readonly DefectProof[];
+  at: (label: string) => string;
+}) {
+  const counted = foundWords(defect.id, record);
+  return (
+    <section aria-label="What chemistry and firing say">
+      <h2>What chemistry and firing say</h2>
+      {found ? (
+        <>
+          <p className="small quiet">
+            From the record of {found.piece.label}: {found.headwords.join(', ')}.
+            {!found.isMarked && ` Nobody has marked ${defectName(defect.id)} on it yet.`}
+          </p>
+          <ul className={css.tiles}>
+            {found.voice.sentences.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          {counted.length > 0 && (
+            <h3>
+              {alike > 1 ? `Common to the newest ${alike}, counted above` : 'Of this piece, counted above'}
+            </h3>
+          )}
+          <ul className={css.told}>
+            {counted.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <>
+          <p className="quiet">
+            {pieces.length
+              ? 'Begin from a piece, and its recipe, coats and firing are looked up:'
+              : `No piece of yours shows plain ${defectName(defect.id)}.`}
+          </p>
+          <ul className={css.told}>
+            {pieces.map((piece) => (
+              <li key={piece.label}>
+                <Link href={at(piece.label)} className="figures">
+                  {piece.label}
+                </Link>{' '}
+                {piece.headword}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import Link from 'next/link';
+import { defectName, shareWords, type Rise } from '@/core/evidence';
+import type { Series } from '@/records/clinic';
+import { DefectGlyph } from '@/ui/DefectGlyph';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { riseAddress } from '../model/riseAddress';
+import css from './clinic.module.css';
+import { RiseChart } from './RiseChart';
+import { riseWords } from '../model/words';
+
+/** Defects over time: what rose, since when, and everything that stays as it was. */
+export function WatchView({ series }: { series: readonly Series[] }) {
+  const rising = series.filter(({ watched }) => watched.rise !== null);
+  const steady = series.filter(({ watched }) => watched.rise === null);
+  return (
+    <>
+      <GuideWords first="Clinic" last="Watch" />
+      <h1>{rising.length ? `${rising.length} on the rise` : 'Nothing is on the rise'}</h1>
+      <p className="quiet">
+        Pieces with a plain defect, firing by firing. The line is the most that is usual, with the scatter
+        between firings allowed for. A rise may also come of what was tested: look whether other clays, coats
+        or partners began then.
+      </p>
+      {rising.map((one) => (
+        <Risen key={keyOf(one)} series={one} rise={one.watched.rise!} />
+      ))}
+      <h2>As it was</h2>
+      {steady.length === 0 ? (
+        <p className="quiet">
+          No defect has been marked often enough to be charted: four pieces, four firings.
+        </p>
+      ) : (
+        <table className={css.rungs}>
+          <thead>
+            <tr>
+              <th scope="col">Of</th>
+              <th scope="col">Defect</th>
+              <th scope="col">Usual</th>
+              <th scope="col">Beyond the line</th>
+            </tr>
+          </thead>
+          <tbody>
+            {steady.map((one) => (
+              <tr key={keyOf(one)}>
+                <td>
+                  {one.about.words}
+                  {one.by === 'batch' && <span className="quiet">, by batch</span>}
+                </td>
+                <td>
+                  <Link href={riseAddress(one)}>{defectName(one.defect)}</Link>
+                </td>
+                <td className="figures">{shareWords(one.watched.usual)}</td>
+                <td>
+                  {one.watched.samples
+                    .filter(({ isOut }) => isOut)
+                    .map(({ words, count, of }) => `${words}: ${count} of ${of}`)
+                    .join(', ') || <span className="quiet">none</span>}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+const keyOf = ({ defect, about, by }: Series) => `${defect} ${about.kind} ${about.id} ${by}`;
+
+function Risen({ series, rise }: { series: Series; rise: Rise }) {
+  const { defect, about, watched } = series;
+  return (
+    <section className={css.risen} aria-label={`${about.words}: ${defectName(defect)}`}>
+      <DefectGlyph id={defect} size={52} labelled />
+      <div>
+        <h2>
+          {about.words}: {defectName(defect)}
+        </h2>
+        <p>{riseWords(series, rise)}</p>
+        <RiseChart watched={watched} />
+        <LinkButton variant="contained" href={riseAddress(series)}>
+          Find out why
+        </LinkButton>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+'use server';
+import { refresh } from 'next/cache';
+import { action } from '@/auth';
+import { db } from '@/records/platform';
+import { addCorrection, saveTeacherNote, settleCorrection, askFor, takeBack } from '@/records/dictionary';
+import { askedSchema, correctionSchema, noteSchema, settleSchema } from './schema';
+
+/** Writes the teacher's note of an entry. */
+export const keepNote = action('teacher', noteSchema, async (member, note) => {
+  await saveTeacherNote(db(), member.id, note);
+  refresh();
+  return null;
+});
+
+/** Says what is wrong with an entry. */
+export const correct = action('student', correctionSchema, async (member, correction) => {
+  await addCorrection(db(), member.id, correction);
+  refresh();
+  return null;
+});
+
+/** Says that a correction was seen to. */
+export const settle = action('teacher', settleSchema, async (member, { id }) => {
+  await settleCorrection(db(), member.id, id);
+  refresh();
+  return null;
+});
+
+/** Asks for a combination that nobody has tried. */
+export const askForCell = action('student', askedSchema, async (member, wish) => {
+  await askFor(db(), member.id, wish);
+  refresh();
+  return null;
+});
+
+/** Takes a wish back. */
+export const takeWishBack = action('student', askedSchema.pick({ id: true }), async (member, { id }) => {
+  await takeBack(db(), member.id, id);
+  refresh();
+  return null;
+});

@@ -1,0 +1,3 @@
+export { takeWishBack } from './actions';
+export { nearWords } from './model/findQuery';
+export { AskFor } from './ui/AskFor';

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { SURFACES } from '@/core/evidence';
+import { ATMOSPHERES, colourSchema, idSchema } from '@/features/shared/schema';
+
+const flag = z.literal('1').optional().catch(undefined);
+
+const findSchema = z.object({
+  colour: colourSchema.optional().catch(undefined),
+  cone: z.string().max(4).optional().catch(undefined),
+  atmosphere: z.enum(ATMOSPHERES).optional().catch(undefined),
+  clay: idSchema.optional().catch(undefined),
+  surface: z.enum(SURFACES).optional().catch(undefined),
+  stays: flag,
+  sound: flag,
+  food: flag,
+  now: flag,
+  but: idSchema.optional().catch(undefined),
+});
+
+/** What is asked for, as it stands in the address. */
+export type Asked = z.infer<typeof findSchema>;
+
+/** Reads the address of the finder; what it does not understand is left out. */
+export function readAsked(params: unknown): Asked {
+  return findSchema.parse(params);
+}
+
+/** The address with something changed; undefined takes it away. */
+export function findAddress(asked: Asked, change: Partial<Asked> = {}): string {
+  const params = new URLSearchParams();
+  for (const [key, value] of Object.entries({ ...asked, ...change })) if (value) params.set(key, value);
+  return `/find${params.size ? `?${params}` : ''}`;
+}
+
+/** How far a colour is, for the eye: CIEDE2000. */
+export function nearWords(difference: number): string {
+  if (difference < 2) return 'hardly to be told apart';
+  if (difference < 5) return 'close';
+  return difference < 9 ? 'near' : 'of that kind';
+}

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { idSchema } from '@/features/shared/schema';
+
+export const noteSchema = z.object({
+  entryId: idSchema,
+  text: z.string().trim().max(2000, 'At most 2000 characters.'),
+  version: z.int().positive(),
+});
+
+export const correctionSchema = z.object({
+  id: idSchema,
+  entryId: idSchema,
+  text: z.string().trim().min(1, 'Say what is wrong.').max(600, 'At most 600 characters.'),
+});
+
+export const settleSchema = z.object({ id: idSchema });
+
+export const askedSchema = z.object({
+  id: idSchema,
+  baseId: idSchema,
+  topId: idSchema,
+  note: z.string().trim().max(400, 'At most 400 characters.'),
+});

@@ -1,0 +1,38 @@
+import type { Proof } from '@/records/dictionary';
+import { shortDay } from '@/ui/dates';
+import { Swatch } from '@/ui/Swatch';
+import css from './entry.module.css';
+import { historyOf } from '../model/history';
+
+/** How a sense came out through recipe versions and batches; an older version's result says so. */
+export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: string | null }) {
+  const chapters = historyOf(proofs, colour);
+  if (chapters.length < 2) return null;
+  return (
+    <details className={css.history}>
+      <summary>
+        {chapters.length} batches and versions
+        {chapters.some(({ counts }) => !counts) && ', older ones among them'}
+      </summary>
+      <table>
+        <tbody>
+          {chapters.map((one) => (
+            <tr key={one.made}>
+              <td>
+                <Swatch hash={null} colour={one.colour} width={26} height={26} />
+              </td>
+              <td>
+                {one.made || 'not noted'}
+                {!one.counts && <b> (older recipe, or off its cone)</b>}
+              </td>
+              <td>
+                {one.proofs} {one.proofs === 1 ? 'proof' : 'proofs'}, last {shortDay(one.last)}
+              </td>
+              <td className="figures">{one.away === null ? '' : `ΔE ${one.away.toFixed(1)}`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}

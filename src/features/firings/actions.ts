@@ -1,0 +1,183 @@
+'use server';
+import { refresh } from 'next/cache';
+import { action } from '@/auth';
+import { db, Refusal } from '@/records/platform';
+import {
+  loadPieces,
+  saveFiring,
+  unloadPiece,
+  advanceFiring,
+  refuseBusyKiln,
+  firingWithKiln,
+  placePieces,
+  setDue,
+  setShelf,
+  addEvent,
+  endEvent,
+  importLog,
+  liveSources,
+  noteHeard,
+  openSource,
+  saveCones,
+} from '@/records/firings';
+import {
+  dueSchema,
+  loadSchema,
+  moveOnShelvesSchema,
+  saveFiringSchema,
+  shelfSchema,
+  unloadSchema,
+  conesSchema,
+  endEventSchema,
+  eventSchema,
+  firingIdSchema,
+  importSchema,
+  startSchema,
+  closeSchema,
+  repairedSchema,
+} from './schema';
+import { ControllerFault, httpDriver } from '@/kiln-poller';
+import { endRepair } from '@/records/openings';
+
+/** Plans a firing or changes its plan. */
+export const saveFiringPlan = action('teacher', saveFiringSchema, async (member, { firing, version }) => {
+  await saveFiring(db(), member.id, firing, version);
+  refresh();
+  return null;
+});
+
+/** Puts pieces into a firing. */
+export const load = action('teacher', loadSchema, async (member, { firingId, places }) => {
+  await loadPieces(db(), member.id, firingId, places);
+  refresh();
+  return null;
+});
+
+/** Moves pieces that are in a firing to other places. */
+export const place = action('teacher', moveOnShelvesSchema, async (member, { firingId, places }) => {
+  await placePieces(db(), member.id, firingId, places);
+  refresh();
+  return null;
+});
+
+/** Says how high the posts of a shelf are. */
+export const setPosts = action('teacher', shelfSchema, async (member, { firingId, shelf, postMm }) => {
+  await setShelf(db(), member.id, firingId, shelf, { postMm });
+  refresh();
+  return null;
+});
+
+/** Says when pieces are wanted. */
+export const want = action('teacher', dueSchema, async (member, { pieceIds, dueOn }) => {
+  await setDue(db(), member.id, pieceIds, dueOn);
+  refresh();
+  return null;
+});
+
+/** Takes a piece out of a firing that is being loaded. */
+export const unload = action('teacher', unloadSchema, async (member, { firingId, pieceId }) => {
+  await unloadPiece(db(), member.id, firingId, pieceId);
+  refresh();
+  return null;
+});
+
+/** Starts a firing: its controller gets the programme, or a hand lights it. Nothing starts if that fails. */
+export const startFiring = action('teacher', startSchema, async (member, { firingId, sourceId, by }) => {
+  const { firing, kiln } = await firingWithKiln(db(), firingId);
+  await refuseBusyKiln(db(), firing);
+  if (by === 'controller') {
+    if (!firing.segments) throw new Refusal('', 'Choose a programme first: the controller needs its steps.');
+    const driver = httpDriver(kiln.controller);
+    const { speed } = await asked(() => driver.start(sourceId, firing.segments!));
+    await openSource(db(), member.id, { id: sourceId, firingId, name: kiln.controller, speed });
+  }
+  await advanceFiring(db(), member.id, firingId, 'firing');
+  refresh();
+  return null;
+});
+
+/**
+ * Ends a firing: its controller stops, where it has one, and the kiln cools. A controller that stays silent does
+ * not hold the firing open; its page goes on saying that it is silent.
+ */
+export const endFiring = action('teacher', firingIdSchema, async (member, { firingId }) => {
+  const source = (await liveSources(db())).find((one) => one.firingId === firingId);
+  if (source)
+    await httpDriver(source.controller)
+      .stop()
+      .catch((fault: unknown) => {
+        if (!(fault instanceof ControllerFault)) throw fault;
+        return noteHeard(db(), source.id, fault.message);
+      });
+  await advanceFiring(db(), member.id, firingId, 'cooling');
+  refresh();
+  return null;
+});
+
+/** Opens a kiln that has cooled. */
+export const openKiln = action('teacher', firingIdSchema, async (member, { firingId }) => {
+  await advanceFiring(db(), member.id, firingId, 'open');
+  refresh();
+  return null;
+});
+
+async function asked<T>(ask: () => Promise<T>): Promise<T> {
+  try {
+    return await ask();
+  } catch (error) {
+    if (error instanceof ControllerFault)
+      throw new Refusal('', `${error.message} Nothing was changed. Look at the kiln, then try again.`);
+    throw error;
+  }
+}
+
+/** Writes down an event or a hand reading; a damper or gas setting goes to a controller that has one. */
+export const saveEvent = action('teacher', eventSchema, async (member, event) => {
+  await addEvent(db(), member.id, event);
+  if ((event.kind === 'damper' || event.kind === 'gas') && event.value !== null) {
+    const source = (await liveSources(db())).find((one) => one.firingId === event.firingId);
+    const setting = { [event.kind]: event.value / 100 };
+    // The event stands whether the controller has a damper or not.
+    if (source)
+      await httpDriver(source.controller)
+        .set(setting)
+        .catch(() => null);
+  }
+  refresh();
+  return null;
+});
+
+/** Strikes an event out, or brings it back. */
+export const strikeEvent = action('teacher', endEventSchema, async (member, { id, ended }) => {
+  await endEvent(db(), member.id, id, ended);
+  refresh();
+  return null;
+});
+
+/** Puts down the witness cones of a firing. */
+export const saveWitness = action('teacher', conesSchema, async (member, { firingId, cones }) => {
+  await saveCones(db(), member.id, firingId, cones);
+  refresh();
+  return null;
+});
+
+/** Takes in a log that was read from a file. */
+export const bringInLog = action('teacher', importSchema, async (member, { sensors, ...file }) => {
+  await importLog(db(), member.id, file, sensors);
+  refresh();
+  return null;
+});
+
+/** Marks a shelf as put right, or not after all. */
+export const markRepaired = action('student', repairedSchema, async (member, { repairId, done }) => {
+  await endRepair(db(), member.id, repairId, done);
+  refresh();
+  return null;
+});
+
+/** Closes an opened firing: the kiln is empty and may be loaded again. */
+export const closeOpening = action('teacher', closeSchema, async (member, { firingId }) => {
+  await advanceFiring(db(), member.id, firingId, 'closed');
+  refresh();
+  return null;
+});

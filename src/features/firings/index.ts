@@ -1,0 +1,6 @@
+export { openKiln, saveFiringPlan } from './actions';
+export { CoolingWords } from './ui/CoolingWords';
+export { FiringForm, firstPlan } from './ui/FiringForm';
+export { FiringTable } from './ui/FiringTable';
+export { type ChartLog, LogChart } from './ui/LogChart';
+export { WitnessPack } from './ui/WitnessPack';

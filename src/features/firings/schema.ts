@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { CONES, FIRING_KINDS, EVENT_KINDS } from '@/core/firing';
+import { ATMOSPHERES, idSchema, segmentsSchema } from '@/features/shared/schema';
+
+export const firingSchema = z.object({
+  id: idSchema,
+  kilnId: z.string().min(1, 'Choose a kiln.').pipe(idSchema),
+  kind: z.enum(FIRING_KINDS),
+  cone: z.enum(CONES, 'Choose a cone.'),
+  atmosphere: z.enum(ATMOSPHERES),
+  plannedOn: z.iso.date('Choose a day.'),
+  startsAt: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 18:00.'),
+  programmeId: idSchema.nullable(),
+  segments: segmentsSchema.nullable(),
+  programme: z.string().trim().max(1000, 'At most 1000 characters.'),
+  remarks: z.string().trim().max(4000, 'At most 4000 characters.'),
+});
+
+export const saveFiringSchema = z.object({ firing: firingSchema, version: z.int().nullable() });
+
+const spot = z.int('Whole millimetres.').min(0).max(4000);
+
+const placeOnShelf = z.object({
+  pieceId: idSchema,
+  shelf: z.int().min(1).max(30),
+  x: spot,
+  y: spot,
+  cookie: z.boolean(),
+});
+
+const piecesAt = <T extends z.ZodType>(place: T) =>
+  z.object({ firingId: idSchema, places: z.array(place).min(1, 'Choose pieces first.').max(400) });
+
+/** Pieces for a firing; one that nobody has set down yet has a shelf and no spot on it. */
+export const loadSchema = piecesAt(placeOnShelf.partial({ x: true, y: true, cookie: true }));
+
+/** New spots of pieces that are in a firing. */
+export const moveOnShelvesSchema = piecesAt(placeOnShelf);
+
+export const shelfSchema = z.object({
+  firingId: idSchema,
+  shelf: z.int().min(1).max(30),
+  postMm: z.int('Whole millimetres.').min(20, 'At least 20 mm.').max(1500, 'At most 1500 mm.').nullable(),
+});
+
+export const dueSchema = z.object({
+  pieceIds: z.array(idSchema).min(1, 'Choose pieces first.').max(400),
+  dueOn: z.iso.date('Choose a day.').nullable(),
+});
+
+export const unloadSchema = z.object({ firingId: idSchema, pieceId: idSchema });
+
+export const startSchema = z.object({
+  firingId: idSchema,
+  sourceId: idSchema,
+  /** Whether its controller runs it, or it is lit by hand. */
+  by: z.enum(['controller', 'hand']),
+});
+
+export const firingIdSchema = z.object({ firingId: idSchema });
+
+export const eventSchema = z
+  .object({
+    id: idSchema,
+    firingId: idSchema,
+    kind: z.enum(EVENT_KINDS),
+    minutes: z
+      .number()
+      .min(0, 'Not before the start.')
+      .max(60 * 24 * 60, 'At most 60 days.'),
+    value: z.number('Type a number.').nullable(),
+    note: z.string().trim().max(400, 'At most 400 letters.'),
+  })
+  .superRefine(({ kind, value, note }, context) => {
+    const fault = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (kind === 'hand reading' && (value === null || value < -20 || value > 1450))
+      fault('value', 'A temperature from −20 to 1450 °C.');
+    if ((kind === 'damper' || kind === 'gas') && (value === null || value < 0 || value > 100))
+      fault('value', '0 to 100 %.');
+    if (kind === 'note' && !note) fault('note', 'Write something.');
+  });
+
+export const endEventSchema = z.object({ id: idSchema, ended: z.boolean() });
+
+export const conesSchema = z.object({
+  firingId: idSchema,
+  cones: z
+    .array(
+      z.object({
+        id: idSchema,
+        shelf: z.int().min(1).max(30),
+        cone: z.enum(CONES, 'Choose a cone.'),
+        bend: z.number().min(0, 'Upright is 0.').max(90, 'Flat is 90.'),
+      }),
+    )
+    .max(60, 'At most 60 cones.'),
+});
+
+export const importSchema = z.object({
+  id: idSchema,
+  firingId: idSchema,
+  name: z.string().trim().min(1).max(200),
+  sensors: z
+    .array(
+      z
+        .array(
+          z.object({
+            seq: z.int().min(1),
+            minutes: z.number().min(0),
+            celsius: z.number().min(-50).max(1500).nullable(),
+            target: z.null(),
+            oxygen: z.null(),
+          }),
+        )
+        .min(1, 'There is no reading in it.')
+        .max(200_000, 'At most 200 000 readings a thermocouple.'),
+    )
+    .min(1)
+    .max(8, 'At most eight thermocouples.'),
+});
+
+export const repairedSchema = z.object({ repairId: idSchema, done: z.boolean() });
+export const closeSchema = z.object({ firingId: idSchema });

@@ -1,0 +1,34 @@
+import 'server-only';
+import type { FiringSummary } from '@/records/openings';
+import { openPages } from '@/ui/pdf';
+import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
+
+/** What a firing gave as a PDF: what is read out, then surprises, shelves and what is fired again. */
+export async function summaryPdf(summary: FiringSummary): Promise<Buffer> {
+  const { firing, surprises, repairs, again, fresh } = summary;
+  const title = `${firing.kilnName} ${firing.number}: what came out`;
+  const { line, part, finish } = await openPages(title);
+  line(title, 20, 'bold', 0);
+  for (const sentence of readOut(summary)) line(sentence, 12);
+  part(
+    'Surprises, the greatest first',
+    surprises.map(
+      ({ pieces, headword, ground, words }) => `${pieces.join(', ')}: ${headword} on ${ground}: ${words}.`,
+    ),
+  );
+  part(
+    'New in the dictionary',
+    fresh.map(({ text, pieces }) => `${text} (${pieces} ${pieces === 1 ? 'piece' : 'pieces'})`),
+  );
+  part(
+    'Shelves to put right',
+    repairs
+      .filter(({ done }) => !done)
+      .map(({ shelf, what, note }) => `Shelf ${shelf}: ${what}${note ? `, ${note}` : ''}`),
+  );
+  part('Into a kiln again', [
+    ...again.map(({ label, fate, body }) => `${label}, ${body}: ${fate}`),
+    ...(again.some(({ fate }) => fate === 'reglaze') ? GLAZE_AGAIN : []),
+  ]);
+  return finish();
+}

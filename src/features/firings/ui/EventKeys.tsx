@@ -1,0 +1,189 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
+import type { StoredEvent } from '@/records/firings';
+import { Faults } from '@/ui/Faults';
+import { NumberField } from '@/ui/NumberField';
+import { useUndo } from '@/ui/Undo';
+import { useAct } from '@/ui/useAct';
+import { useKept } from '@/ui/useKept';
+import { useSameId } from '@/ui/useSameId';
+import { WordField } from '@/ui/WordField';
+import { saveEvent, strikeEvent } from '../actions';
+import { degrees, hours, parseHours } from '@/features/shared/clock';
+import css from './log.module.css';
+
+interface Props {
+  readonly firingId: string;
+  /** Kiln minutes now, as an event would be stamped. */
+  readonly now: () => number;
+  readonly events: readonly StoredEvent[];
+  readonly gas: boolean;
+  readonly byHand: boolean;
+  readonly fahrenheit: boolean;
+  readonly onDone: () => void;
+}
+
+/** Kinds that need a number or words besides the tap. */
+const ASKS: Partial<Record<EventKind, 'degrees' | 'percent' | 'words' | 'heaviness'>> = {
+  'hand reading': 'degrees',
+  damper: 'percent',
+  gas: 'percent',
+  'reduction starts': 'heaviness',
+  note: 'words',
+};
+
+/** After so long without a hand reading, a kiln without a controller wants one. */
+const EVERY = 60;
+
+/** Everything that is written down while a kiln fires, a tap each, and what was written so far. */
+export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDone }: Props) {
+  const { act, busy, faults } = useAct();
+  const [idOf, kept] = useSameId();
+  const { offer, bar } = useUndo();
+  const [asking, setAsking] = useState<EventKind | null>(byHand ? 'hand reading' : null);
+  const [value, setValue] = useState<number | null>(null);
+  const [when, setWhen] = useState('');
+  const [note, setNote, , dropNote] = useKept(`jiten.note.${firingId}`, '');
+  const kinds = EVENT_KINDS.filter(
+    (kind) => gas || !['damper', 'gas', 'reduction starts', 'reduction ends'].includes(kind),
+  );
+  const asks = asking && ASKS[asking];
+  const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
+  const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
+  const put = async (kind: EventKind, heaviness?: Reduction) => {
+    const celsius = kind === 'hand reading' && fahrenheit && value !== null ? toCelsius(value) : value;
+    const said = {
+      kind,
+      value: ASKS[kind] === 'degrees' || ASKS[kind] === 'percent' ? celsius : null,
+      note: heaviness ?? (ASKS[kind] === 'words' ? note : ''),
+    };
+    // The same tap ten minutes later is another event.
+    const key = [said, when, Math.floor(now() / 10)];
+    const event = { ...said, id: idOf(key), firingId, minutes: parseHours(when) ?? now() };
+    if ((await act(() => saveEvent(event))) === undefined) return;
+    kept(key);
+    setValue(null);
+    setWhen('');
+    if (ASKS[kind] === 'words') {
+      dropNote();
+      setNote('');
+    }
+    if (!byHand) setAsking(null);
+    onDone();
+  };
+  const tap = (kind: EventKind) => (ASKS[kind] ? setAsking(asking === kind ? null : kind) : void put(kind));
+  useHotkeys(
+    kinds.map((_, i) => String((i + 1) % 10)),
+    (event) => {
+      const kind = kinds[(Number(event.key) + 9) % 10];
+      if (kind && !busy) tap(kind);
+    },
+    [kinds, asking, busy],
+  );
+  const strike = async (event: StoredEvent) => {
+    await act(() => strikeEvent({ id: event.id, ended: true }));
+    offer(
+      `${event.kind} struck out`,
+      () => void act(() => strikeEvent({ id: event.id, ended: false })).then(onDone),
+    );
+    onDone();
+  };
+  return (
+    <section aria-label="Write down">
+      <div className={css.keys}>
+        {kinds.map((kind, i) => (
+          <button
+            key={kind}
+            type="button"
+            aria-pressed={asking === kind}
+            disabled={busy}
+            onClick={() => tap(kind)}
+            title={`${kind} (${(i + 1) % 10})`}
+          >
+            {kind}
+          </button>
+        ))}
+      </div>
+      {due && <p className={css.due}>The hourly reading is due.</p>}
+      {asking && asks && (
+        <form
+          className={css.ask}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void put(asking);
+          }}
+        >
+          {asks === 'heaviness' ? (
+            <div className={css.keys}>
+              {REDUCTIONS.map((heaviness) => (
+                <button
+                  key={heaviness}
+                  type="button"
+                  disabled={busy}
+                  onClick={() => void put(asking, heaviness)}
+                >
+                  {heaviness}
+                </button>
+              ))}
+            </div>
+          ) : asks === 'words' ? (
+            <WordField label="Note" value={note} onChange={setNote} autoFocus />
+          ) : (
+            <NumberField
+              label={asks === 'degrees' ? `Temperature, ${fahrenheit ? '°F' : '°C'}` : `${asking}, % open`}
+              value={value}
+              onChange={setValue}
+              autoFocus={!byHand}
+            />
+          )}
+          <WordField
+            label="At, hours from the start"
+            value={when}
+            onChange={setWhen}
+            hint="Blank is now."
+            fault={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
+          />
+          {asks !== 'heaviness' && (
+            <Button
+              type="submit"
+              variant="contained"
+              disabled={
+                busy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
+              }
+            >
+              Write down
+            </Button>
+          )}
+        </form>
+      )}
+      <Faults faults={faults} />
+      {events.length > 0 && (
+        <ol className={css.events} reversed>
+          {[...events].reverse().map((event) => (
+            <li key={event.id}>
+              <b className="figures">{hours(event.minutes)}</b>
+              <span>
+                {event.kind === 'note' ? event.note : event.kind}
+                {event.kind === 'reduction starts' && event.note && `, ${event.note}`}
+                {event.value !== null && (
+                  <b className="figures">
+                    {' '}
+                    {event.kind === 'hand reading' ? degrees(event.value, fahrenheit) : `${event.value} %`}
+                  </b>
+                )}
+              </span>
+              <span className="quiet">{event.by}</span>
+              <button type="button" className={css.strike} onClick={() => void strike(event)}>
+                strike out
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+      {bar}
+    </section>
+  );
+}

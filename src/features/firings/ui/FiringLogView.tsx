@@ -1,0 +1,212 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { plannedAt, sayOffset, type Cone } from '@/core/firing';
+import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
+import { useKept } from '@/ui/useKept';
+import { degrees, hours } from '@/features/shared/clock';
+import { CoolingWords } from './CoolingWords';
+import { EventKeys } from './EventKeys';
+import { ImportLog } from './ImportLog';
+import { LogChart } from './LogChart';
+import { WitnessPack } from './WitnessPack';
+import css from './log.module.css';
+
+interface Props {
+  readonly firing: Firing;
+  readonly kiln: Kiln;
+  readonly log: FiringLog;
+  readonly cones: readonly ShelfCone[];
+  readonly rate: number;
+  readonly mayWrite: boolean;
+}
+
+const EVERY = 2000;
+
+/** What happens and happened in the kiln: where it stands, the curve, events, witness cones. */
+export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite }: Props) {
+  const { log, silent, ask } = useLiveLog(firing, first);
+  const [fahrenheit, setFahrenheit] = useKept('jiten.fahrenheit', false);
+  const live = log.sources.some((source) => source.live);
+  const now = useCallback(() => {
+    if (live || !firing.startedAt || firing.endedAt) return log.minutes;
+    return Math.max(log.minutes, (Date.now() - new Date(firing.startedAt).getTime()) / 60_000);
+  }, [live, firing, log.minutes]);
+  const running = firing.state === 'firing' || firing.state === 'cooling';
+  const over = firing.state !== 'firing';
+  return (
+    <div className={css.log}>
+      <Standing {...{ firing, log, silent, fahrenheit }} />
+      <Button
+        size="small"
+        variant="text"
+        onClick={() => setFahrenheit(!fahrenheit)}
+        sx={{ justifySelf: 'end' }}
+      >
+        {fahrenheit ? 'Show °C' : 'Show °F'}
+      </Button>
+      {log.last || log.planned ? (
+        <LogChart log={log} fahrenheit={fahrenheit} name={`${firing.kilnName} ${firing.number}`} />
+      ) : (
+        <p className="quiet">No curve yet. The first reading begins it.</p>
+      )}
+      {running && mayWrite && (
+        <EventKeys
+          firingId={firing.id}
+          now={now}
+          events={log.events}
+          gas={kiln.heat !== 'electric'}
+          byHand={!live && log.sensors.length === 0}
+          fahrenheit={fahrenheit}
+          onDone={ask}
+        />
+      )}
+      {over && (
+        <WitnessPack
+          // A saved pack is a new start for what is turned.
+          key={cones.map(({ cone, shelf, bend }) => `${shelf} ${cone} ${bend}`).join()}
+          firingId={firing.id}
+          target={firing.cone as Cone}
+          shelves={kiln.shelves}
+          reduction={firing.atmosphere === 'reduction'}
+          rate={rate}
+          saved={cones}
+          mayWrite={mayWrite}
+          onDone={ask}
+        />
+      )}
+      {over && mayWrite && !live && <ImportLog firingId={firing.id} onDone={ask} />}
+    </div>
+  );
+}
+
+/** The log, asked for again while the kiln is hot; what is known stays when the server does not answer. */
+function useLiveLog(firing: Firing, first: FiringLog) {
+  const router = useRouter();
+  const [fetched, setFetched] = useState<FiringLog | null>(null);
+  const [silent, setSilent] = useState(false);
+  const state = useRef(firing.state);
+  useEffect(() => {
+    state.current = firing.state;
+  }, [firing.state]);
+  const ask = useCallback(() => {
+    void fetch(`/api/v1/firings/${firing.id}/log`)
+      .then(async (answer) => {
+        if (!answer.ok) throw new Error(String(answer.status));
+        const heard = (await answer.json()) as { state: Firing['state']; log: FiringLog };
+        setFetched(heard.log);
+        setSilent(false);
+        if (heard.state !== state.current) {
+          state.current = heard.state;
+          router.refresh();
+        }
+      })
+      .catch(() => setSilent(true));
+  }, [firing.id, router]);
+  const hot = firing.state === 'firing' || firing.state === 'cooling';
+  useEffect(() => {
+    if (!hot) return;
+    const timer = setInterval(ask, EVERY);
+    return () => clearInterval(timer);
+  }, [hot, ask]);
+  return { log: fetched ?? first, silent, ask };
+}
+
+/** The answer first: how hot it is, how far along the cones, and what is wrong. */
+function Standing({
+  firing,
+  log,
+  silent,
+  fahrenheit,
+}: {
+  firing: Firing;
+  log: FiringLog;
+  silent: boolean;
+  fahrenheit: boolean;
+}) {
+  const lastLine = log.sensors[0]?.at(-1);
+  const fault = log.sources.find((source) => source.live && source.fault)?.fault;
+  return (
+    <div className={css.standing}>
+      {firing.state === 'firing' || firing.state === 'cooling' ? (
+        <p className={css.figure} role="status" aria-live="off">
+          <b className="heat">{log.last ? degrees(log.last.celsius, fahrenheit) : 'no reading'}</b>
+          {log.cone && (
+            <span>
+              cone <b>{log.cone}</b>
+            </span>
+          )}
+          <span className="quiet">
+            <span className="figures">{hours(log.minutes)}</span> h from the start
+            {firing.state === 'firing' && typeof lastLine?.target === 'number' && (
+              <>
+                , programme asks <span className="figures">{degrees(lastLine.target, fahrenheit)}</span>
+              </>
+            )}
+            {firing.state === 'firing' && lastLine === undefined && log.planned && (
+              <>
+                , programme asks{' '}
+                <span className="figures">{degrees(plannedAt(log.planned, log.minutes), fahrenheit)}</span>
+              </>
+            )}
+            {typeof lastLine?.oxygen === 'number' && (
+              <>
+                , probe <span className="figures">{Math.round(lastLine.oxygen)} mV</span>
+              </>
+            )}
+          </span>
+        </p>
+      ) : (
+        <Result firing={firing} log={log} />
+      )}
+      {firing.state === 'cooling' && <Result firing={firing} log={log} />}
+      <CoolingWords log={log} fahrenheit={fahrenheit} />
+      {log.alarms.map((alarm) => (
+        <p key={alarm} role="alert" className={css.alarm}>
+          {ALARMS[alarm]}
+        </p>
+      ))}
+      {fault && (
+        <p role="alert" className={css.alarm}>
+          {fault} Readings go on when it does; the gap is shown. Look at the kiln: it may still be heating.
+        </p>
+      )}
+      {silent && (
+        <p role="alert" className={css.alarm}>
+          No network: this is the last that was known.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const ALARMS: Readonly<Record<FiringLog['alarms'][number], string>> = {
+  'sensor break': 'Sensor break: the thermocouple says nothing. Look at the kiln; switch it off if in doubt.',
+  'over target':
+    'Over target: hotter than the programme asks. A relay may be stuck: switch off at the supply if it climbs on.',
+  'over the kiln’s limit': 'Over this kiln’s limit. Switch off at the supply.',
+  'behind the programme':
+    'Behind the programme for a quarter of an hour: elements may be worn, or the climb too steep.',
+};
+
+function Result({ firing, log }: { firing: Firing; log: FiringLog }) {
+  const logged = firing.loggedCone ?? log.coneIndex;
+  if (firing.achievedCone === null)
+    return (
+      <p className={css.result}>
+        {log.cone
+          ? `The log comes to cone ${log.cone}. Turn the witness cones below to what you see.`
+          : 'Turn the witness cones below to what you see.'}
+      </p>
+    );
+  return (
+    <p className={css.result} data-testid="result">
+      {logged === null ? `The cones show ${sayReached(firing)}.` : sayOffset(logged, firing.achievedCone)}
+    </p>
+  );
+}
+
+function sayReached({ achievedCone }: Firing): string {
+  return `cone ${achievedCone!.toFixed(1)}`;
+}

@@ -1,0 +1,305 @@
+'use client';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useState } from 'react';
+import { defectName, shareWords } from '@/core/evidence';
+import type { Firing } from '@/records/firings';
+import type { FiringSummary } from '@/records/openings';
+import { DefectGlyph } from '@/ui/DefectGlyph';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import page from '@/ui/page.module.css';
+import { PrintButton } from '@/ui/PrintButton';
+import { Swatch } from '@/ui/Swatch';
+import { useAct } from '@/ui/useAct';
+import { load, closeOpening, markRepaired } from '../actions';
+import css from './summary.module.css';
+import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
+
+interface Props {
+  readonly summary: FiringSummary;
+  /** Firings of the same cone and atmosphere that are being loaded. */
+  readonly next: readonly Firing[];
+  readonly mayWrite: boolean;
+}
+
+/** What a firing gave: to be read out, looked into, and acted on. */
+export function SummaryView({ summary, next, mayWrite }: Props) {
+  const { firing, unread } = summary;
+  const { act, busy, faults } = useAct();
+  const [link, setLink] = useState('');
+  const copy = async () => {
+    const address = window.location.href;
+    // There is a clipboard on secure pages only; elsewhere the address is shown to be copied by hand.
+    const copied = await navigator.clipboard?.writeText(address).then(
+      () => true,
+      () => false,
+    );
+    setLink(copied ? 'copied' : address);
+  };
+  return (
+    <>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} last="what came out" />
+      <div className={page.titleRow}>
+        <h1>
+          {firing.kilnName} <span className="figures">{firing.number}</span>: what came out
+        </h1>
+        <div className={page.acts}>
+          <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
+            As PDF
+          </Button>
+          <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy the link'}</Button>
+          <PrintButton quiet>Print</PrintButton>
+        </div>
+      </div>
+      {link.startsWith('http') && (
+        <TextField
+          label="The link, to be copied"
+          value={link}
+          fullWidth
+          sx={{ mb: 2 }}
+          onFocus={(event) => event.target.select()}
+        />
+      )}
+      <div className={page.columns} data-hot>
+        <aside className={page.margin}>
+          <h3>Next</h3>
+          {unread > 0 && (
+            <LinkButton variant="contained" href={`/firings/${firing.id}/opening`} fullWidth>
+              {unread} still to read
+            </LinkButton>
+          )}
+          {unread === 0 && firing.state === 'open' && mayWrite && (
+            <>
+              <p className="small">When the kiln is empty and swept, it is free for the next load.</p>
+              <Button
+                variant="contained"
+                fullWidth
+                disabled={busy}
+                onClick={() => void act(() => closeOpening({ firingId: firing.id }))}
+              >
+                The kiln is empty
+              </Button>
+            </>
+          )}
+          <LinkButton href={`/firings/${firing.id}`} fullWidth>
+            The firing
+          </LinkButton>
+          <Faults faults={faults} />
+        </aside>
+        <div className={css.parts}>
+          <section className={css.readOut} aria-label="To read out">
+            {readOut(summary).map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+          </section>
+          <Surprises {...summary} />
+          <Defects {...summary} />
+          <Fresh {...summary} />
+          <Again {...summary} next={next} mayWrite={mayWrite} />
+          <Shelves {...summary} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** Surprises shown before the rest is asked for. */
+const FIRST = 8;
+
+function Surprises({ surprises, sound }: FiringSummary) {
+  const [all, setAll] = useState(false);
+  if (sound.of === 0) return null;
+  return (
+    <section>
+      <h2>Surprises</h2>
+      {surprises.length > 0 && <p className="small quiet">Left what was promised, right what came out.</p>}
+      {surprises.length === 0 && <p>Nothing came out otherwise than the dictionary promised.</p>}
+      <ol className={css.surprises}>
+        {surprises.slice(0, all ? undefined : FIRST).map((one) => (
+          <li key={`${one.kind} ${one.zoneIds.join()} ${one.words}`}>
+            <span className={css.labels}>
+              {one.pieces.map((label) => (
+                <Link key={label} href={`/pieces/${label}`} className="figures">
+                  {label}
+                </Link>
+              ))}
+            </span>
+            <span>
+              <b>{one.headword}</b> on {one.ground}: {one.words}
+            </span>
+            <span className={css.swatches}>
+              {one.swatches
+                .slice(0, 4)
+                .map(
+                  (hash, i) =>
+                    hash && (
+                      <Swatch
+                        key={i}
+                        hash={hash}
+                        colour={null}
+                        width={52}
+                        height={40}
+                        alt={one.kind === 'twins disagree' ? 'twin' : i ? 'now' : 'before'}
+                      />
+                    ),
+                )}
+            </span>
+            <span className={css.bits} title="How rarely this was to be expected, by what was known">
+              1 in {Math.round(2 ** one.bits)}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {surprises.length > FIRST && !all && (
+        <Button onClick={() => setAll(true)}>{surprises.length - FIRST} lesser ones</Button>
+      )}
+    </section>
+  );
+}
+
+function Defects({ firing, defects, fates, sound }: FiringSummary) {
+  const read = sound.of;
+  return (
+    <section className={css.two}>
+      <div>
+        <h2>Fates</h2>
+        <dl className={css.bars}>
+          {fates.map(({ fate, count }) => (
+            <div key={fate}>
+              <dt>{fate}</dt>
+              <dd>
+                <i style={{ width: `${(count / Math.max(1, read)) * 100}%` }} />
+                <span className="figures">{count}</span>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      <div>
+        <h2>Defects</h2>
+        {defects.length === 0 && <p>None that was plain.</p>}
+        <ul className={css.defects}>
+          {defects.map(({ defect, pieces }) => (
+            <li key={defect}>
+              <DefectGlyph id={defect} size={28} labelled />
+              <Link href={`/clinic/${defect}?about=firing.${firing.id}`}>
+                <b>{defectName(defect)}</b>
+              </Link>
+              <span className="figures">{shareWords(pieces)}</span>
+            </li>
+          ))}
+        </ul>
+        {defects.length > 0 && (
+          <p className="small quiet">
+            In brackets: what the true share may be, 95 % exact, were every piece on its own.
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Fresh({ fresh }: FiringSummary) {
+  if (fresh.length === 0) return null;
+  return (
+    <section>
+      <h2>New in the dictionary</h2>
+      <ul className={css.fresh}>
+        {fresh.map(({ id, text, pieces }) => (
+          <li key={id}>
+            <Link href={`/entry/${id}`}>{text}</Link> <span className="quiet figures">{pieces}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | 'mayWrite'>) {
+  const { act, busy, faults } = useAct();
+  if (again.length === 0) return null;
+  const ready = again.filter(({ fate, stage }) => fate === 'refire' && stage === 'read');
+  return (
+    <section>
+      <h2>Into a kiln again</h2>
+      <ul className={css.fresh}>
+        {again.map(({ label, fate, body, stage }) => (
+          <li key={label}>
+            <Link href={`/pieces/${label}`} className="figures">
+              {label}
+            </Link>{' '}
+            {body}, {fate}
+            {stage === 'loaded' && <span className="quiet">, loaded</span>}
+            {fate === 'reglaze' && stage === 'read' && (
+              <>
+                : <Link href={`/pieces/${label}/edit`}>add its coats</Link>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      {again.some(({ fate }) => fate === 'reglaze') &&
+        GLAZE_AGAIN.map((line) => (
+          <p key={line} className="small">
+            {line}
+          </p>
+        ))}
+      {mayWrite &&
+        ready.length > 0 &&
+        (next.length === 0 ? (
+          <p className="small">
+            No firing of this cone and atmosphere is being loaded: plan one at its kiln.
+          </p>
+        ) : (
+          next.map((firing) => (
+            <Button
+              key={firing.id}
+              disabled={busy}
+              sx={{ mr: 1, mt: 1 }}
+              onClick={() =>
+                void act(() =>
+                  load({ firingId: firing.id, places: ready.map(({ id }) => ({ pieceId: id, shelf: 1 })) }),
+                )
+              }
+            >
+              {ready.length} to refire into {firing.kilnName} {firing.number}
+            </Button>
+          ))
+        ))}
+      <Faults faults={faults} />
+    </section>
+  );
+}
+
+function Shelves({ repairs }: FiringSummary) {
+  const { act, busy, faults } = useAct();
+  if (repairs.length === 0) return null;
+  return (
+    <section>
+      <h2>Shelves to put right</h2>
+      <ul className={css.shelves}>
+        {repairs.map(({ id, shelf, what, note, done }) => (
+          <li key={id}>
+            <label>
+              <input
+                type="checkbox"
+                checked={done}
+                disabled={busy}
+                onChange={() => void act(() => markRepaired({ repairId: id, done: !done }))}
+              />
+              <span data-done={done || undefined}>
+                Shelf {shelf}: {what}
+                {note && `, ${note}`}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <p className="small quiet">Grinding: eye protection and a respirator, out of doors, the dust wetted.</p>
+      <Faults faults={faults} />
+    </section>
+  );
+}

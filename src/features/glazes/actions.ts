@@ -1,0 +1,45 @@
+'use server';
+import { refresh } from 'next/cache';
+import { action } from '@/auth';
+import { db } from '@/records/platform';
+import { addBatch, addMeasure, saveGlaze, saveMaterial, saveRecipe } from '@/records/materials';
+import { batchSchema, saveGlazeSchema, measureSchema, recipeSchema, saveMaterialSchema } from './schema';
+
+/** Adds a glaze or changes what is said about one. */
+export const saveGlazeCard = action('teacher', saveGlazeSchema, async (member, { glaze, version }) => {
+  await saveGlaze(db(), member.id, glaze, version);
+  refresh();
+  return null;
+});
+
+/** Notes that a new batch was mixed. */
+export const saveBatch = action('teacher', batchSchema, async (member, batch) => {
+  await addBatch(db(), member.id, batch);
+  refresh();
+  return null;
+});
+
+/** Writes a recipe down; gives the number of the version that holds it. */
+export const saveRecipeText = action('teacher', recipeSchema, async (member, draft) => {
+  const number = await saveRecipe(db(), member.id, draft);
+  refresh();
+  return number;
+});
+
+/** Adds a material of the studio's own, or changes one. */
+export const saveMaterialCard = action(
+  'teacher',
+  saveMaterialSchema,
+  async (member, { material, version }) => {
+    await saveMaterial(db(), member.id, material, version);
+    refresh();
+    return null;
+  },
+);
+
+/** Notes how a bucket was measured and what was done about it. */
+export const saveMeasure = action('student', measureSchema, async (member, measure) => {
+  await addMeasure(db(), member.id, measure);
+  refresh();
+  return null;
+});

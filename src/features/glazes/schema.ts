@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { GLAZE_KINDS } from '@/core/coats';
+import { MOVEMENTS, SURFACES } from '@/core/evidence';
+import { colourSchema, idSchema } from '@/features/shared/schema';
+import { isOxide } from '@/core/chemistry';
+import { MOST_LINES } from './model/glazeDraft';
+
+export const glazeSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.'),
+  kind: z.enum(GLAZE_KINDS),
+  colour: colourSchema,
+  surface: z.enum(SURFACES).nullable(),
+  movement: z.enum(MOVEMENTS).nullable(),
+  opaque: z.boolean(),
+  decorative: z.boolean(),
+  advice: z.string().trim().max(2000, 'At most 2000 characters.'),
+  caution: z.string().trim().max(2000, 'At most 2000 characters.'),
+});
+
+export const saveGlazeSchema = z.object({ glaze: glazeSchema, version: z.int().nullable() });
+
+export const batchSchema = z.object({
+  id: idSchema,
+  glazeId: idSchema,
+  code: z.string().trim().min(1, 'Write what is on the bucket.').max(40, 'At most 40 characters.'),
+  mixedOn: z.iso.date('Choose a day.'),
+  specificGravity: z
+    .number('This is no number.')
+    .min(1, 'Water alone is 1.00.')
+    .max(2.5, 'More than 2.50?')
+    .nullable(),
+});
+
+const lineSchema = z.object({
+  material: z.string().trim().min(1, 'Which material?').max(120, 'At most 120 letters.'),
+  amount: z.number('This is no number.').min(0, 'Cannot be negative.').max(1e6, 'More than a million?'),
+  addition: z.boolean().optional(),
+});
+
+export const recipeSchema = z.object({
+  id: idSchema,
+  glazeId: idSchema,
+  follows: idSchema,
+  wasWritten: z.boolean(),
+  lines: z
+    .array(lineSchema)
+    .max(MOST_LINES, `At most ${MOST_LINES} lines.`)
+    .refine((lines) => lines.some((line) => !line.addition && line.amount > 0), 'The base adds up to 0.'),
+  note: z.string().trim().max(2000, 'At most 2000 characters.'),
+});
+
+const share = z.number('This is no number.').min(0, 'Cannot be negative.').max(105, 'More than 105 %?');
+
+/** An analysis may add up to a little over 100, as laboratories round; 105 is a slip of the pen. */
+const MOST_PERCENT = 105;
+
+export const materialSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.'),
+  analysis: z.record(z.string(), share).superRefine((analysis, ctx) => {
+    const wrong = (message: string) => ctx.addIssue({ code: 'custom', message });
+    for (const oxide of Object.keys(analysis)) if (!isOxide(oxide)) wrong(`${oxide} is no oxide I know.`);
+    const sum = Object.values(analysis).reduce((total, part) => total + part, 0);
+    if (sum > MOST_PERCENT) wrong(`Adds up to ${Number(sum.toFixed(2))} %, more than ${MOST_PERCENT}.`);
+    if (sum === 0) wrong('Type at least one oxide.');
+  }),
+  loi: z.number('This is no number.').min(0, 'Cannot be negative.').max(100, 'At most 100.'),
+  density: z
+    .number('This is no number.')
+    .min(0.5, 'Lighter than 0.5?')
+    .max(12, 'Heavier than 12?')
+    .nullable(),
+  source: z.string().trim().max(200, 'At most 200 letters.'),
+});
+
+export const saveMaterialSchema = z.object({ material: materialSchema, version: z.int().nullable() });
+
+export const measureSchema = z.object({
+  id: idSchema,
+  batchId: idSchema,
+  specificGravity: z.number('This is no number.').gt(1, 'Water alone is 1.00.').max(2.5, 'More than 2.50?'),
+  ml: z
+    .number('This is no number.')
+    .positive('More than nothing.')
+    .max(1e6, 'More than 1000 litres?')
+    .nullable(),
+  done: z.string().trim().max(200, 'At most 200 letters.'),
+});

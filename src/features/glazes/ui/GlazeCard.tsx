@@ -1,0 +1,126 @@
+'use client';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { useRouter } from 'next/navigation';
+import { ulid } from 'ulid';
+import { GLAZE_KINDS } from '@/core/coats';
+import { MOVEMENTS, SURFACES } from '@/core/evidence';
+import type { Glaze, GlazeDraft } from '@/records/materials';
+import { Card } from '@/ui/Card';
+import { Choice } from '@/ui/Choice';
+import { ColourField } from '@/ui/ColourField';
+import css from '@/ui/cards.module.css';
+import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
+import { useKept } from '@/ui/useKept';
+import { saveGlazeCard } from '../actions';
+
+/** A fresh card. */
+function blank(): GlazeDraft {
+  return {
+    id: ulid(),
+    name: '',
+    kind: 'glaze',
+    colour: '#c8c0b0',
+    surface: null,
+    movement: null,
+    opaque: true,
+    decorative: false,
+    advice: '',
+    caution: '',
+  };
+}
+
+/** What is said about one glaze; a new one when none is given. */
+export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
+  const router = useRouter();
+  const [draft, setDraft, , drop] = useKept<GlazeDraft>(
+    `jiten.glaze.${glaze ? `${glaze.id}.${glaze.version}` : 'new'}`,
+    glaze ?? blank(),
+  );
+  const { act, busy, faults } = useAct();
+  const of = (field: string) =>
+    faults.find((fault) => fault.field === `glaze.${field}` || fault.field === field)?.message;
+  const change = (part: Partial<GlazeDraft>) => setDraft((before) => ({ ...before, ...part }));
+  const save = async () => {
+    const { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution } = draft;
+    const saved = await act(() =>
+      saveGlazeCard({
+        glaze: { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution },
+        version: glaze?.version ?? null,
+      }),
+    );
+    if (saved !== null) return;
+    drop();
+    if (!glaze) router.push(`/glazes/${draft.id}`);
+  };
+  return (
+    <Card
+      title={glaze ? glaze.name : 'New glaze'}
+      button={glaze ? 'Save' : 'Add this glaze'}
+      busy={busy}
+      faults={faults}
+      onSave={() => void save()}
+    >
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
+      <div className={css.pair}>
+        <Choice
+          label="Kind"
+          options={GLAZE_KINDS}
+          value={draft.kind}
+          onChange={(kind) => change({ kind: kind ?? 'glaze' })}
+        />
+        <ColourField
+          label="Fired colour"
+          value={draft.colour}
+          onChange={(colour) => change({ colour })}
+          fault={of('colour')}
+        />
+        <Choice
+          label="Surface"
+          options={SURFACES}
+          value={draft.surface as (typeof SURFACES)[number] | null}
+          onChange={(surface) => change({ surface })}
+          none="not known"
+        />
+        <Choice
+          label="Movement"
+          options={MOVEMENTS}
+          value={draft.movement as (typeof MOVEMENTS)[number] | null}
+          onChange={(movement) => change({ movement })}
+          none="not known"
+        />
+      </div>
+      <FormControlLabel
+        control={
+          <Switch checked={draft.opaque} onChange={(event) => change({ opaque: event.target.checked })} />
+        }
+        label="Opaque"
+      />
+      <FormControlLabel
+        control={
+          <Switch
+            checked={draft.decorative}
+            onChange={(event) => change({ decorative: event.target.checked })}
+          />
+        }
+        label="Decorative ware only"
+      />
+      <WordField
+        label="Advice at the bucket"
+        value={draft.advice}
+        onChange={(advice) => change({ advice })}
+        multiline
+        minRows={2}
+        fault={of('advice')}
+      />
+      <WordField
+        label="Caution"
+        value={draft.caution}
+        onChange={(caution) => change({ caution })}
+        multiline
+        fault={of('caution')}
+      />
+    </Card>
+  );
+}

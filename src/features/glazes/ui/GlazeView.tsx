@@ -1,0 +1,77 @@
+import Link from 'next/link';
+import type { Line } from '@/core/chemistry';
+import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { Swatch } from '@/ui/Swatch';
+import { Batches } from './Batches';
+import { GlazeCard } from './GlazeCard';
+import type { ClayFit } from './FitRulers';
+import { RecipeDesk } from './RecipeDesk';
+import css from './glaze.module.css';
+
+interface Props {
+  readonly glaze: Glaze;
+  readonly swatch: string | null;
+  readonly versions: readonly RecipeVersion[];
+  readonly materials: readonly StudioMaterial[];
+  readonly clays: readonly ClayFit[];
+  readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
+  readonly batches: readonly BatchHistory[];
+  readonly headwords: readonly { readonly id: string; readonly text: string; readonly proofs: number }[];
+  readonly mayChange: boolean;
+}
+
+/** One glaze: how it is used, and its recipe at work. */
+export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Props) {
+  const facts = [glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? 'opaque' : 'see-through'];
+  return (
+    <>
+      <GuideWords first={glaze.name} />
+      <header className={`${css.head} no-print`}>
+        <Swatch hash={swatch} colour={glaze.colour} width={150} height={100} />
+        <div>
+          <h1>{glaze.name}</h1>
+          <p className="quiet">{facts.filter(Boolean).join(', ')}</p>
+          {glaze.advice && <p>{glaze.advice}</p>}
+          {glaze.caution && <p className="heat">{glaze.caution}</p>}
+        </div>
+        <nav aria-label="On this page">
+          <a href="#recipe">Recipe</a>
+          <a href="#fit">Fit</a>
+          <a href="#what-if">What if</a>
+          <a href="#batch">Batch</a>
+          <a href="#bucket">Bucket</a>
+          <a href="#versions">Versions</a>
+          <LinkButton href={`/glazes/${glaze.id}/card`} size="small">
+            Bucket card
+          </LinkButton>
+        </nav>
+      </header>
+      <RecipeDesk glaze={glaze} mayChange={mayChange} {...desk} />
+      <div className={`${css.columns} no-print`}>
+        <section>
+          <h2>In the dictionary</h2>
+          <ul className={css.headwords}>
+            {headwords.length === 0 && <li className="quiet">No tile of it has been read yet.</li>}
+            {headwords.map((headword) => (
+              <li key={headword.id}>
+                <Link href={`/entry/${headword.id}`}>{headword.text}</Link>{' '}
+                <span className="figures quiet">{headword.proofs}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        {mayChange && (
+          <div>
+            <Batches glaze={glaze} />
+            <details>
+              <summary>Change what is said about it</summary>
+              <GlazeCard key={glaze.version} glaze={glaze} />
+            </details>
+          </div>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Glaze } from '@/records/materials';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { Swatch } from '@/ui/Swatch';
+import css from '@/ui/cards.module.css';
+import { GlazeCard } from './GlazeCard';
+
+interface Props {
+  readonly glazes: readonly Glaze[];
+  readonly swatches: ReadonlyMap<string, string>;
+  /** A new glaze is being added. */
+  readonly adding: boolean;
+  readonly mayChange: boolean;
+}
+
+/** The buckets: swatch from the newest proof, kind, how it behaves, and the advice that goes with it. */
+export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
+  const [wanted, setWanted] = useState('');
+  const shown = glazes.filter((glaze) => matches(glaze, wanted));
+  return (
+    <>
+      <GuideWords first={shown[0]?.name ?? 'Glazes'} last={shown.at(-1)?.name} />
+      <div className={css.titleRow}>
+        <h1>Glazes</h1>
+        <TextField
+          label="Name, kind, surface or advice"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          sx={{ maxWidth: 300 }}
+        />
+        <span style={{ display: 'flex', gap: 10, marginLeft: 'auto', flexWrap: 'wrap' }}>
+          <LinkButton href="/glazes/materials">Materials</LinkButton>
+          <LinkButton href="/glazes/blend">Blend three</LinkButton>
+          {mayChange && (
+            <LinkButton variant="contained" href="/glazes?add=1">
+              Add a glaze
+            </LinkButton>
+          )}
+        </span>
+      </div>
+      <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
+        <ul className={css.list}>
+          {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}
+          {glazes.length > 0 && shown.length === 0 && <li className={css.row}>None like that.</li>}
+          {shown.map((glaze) => (
+            <li key={glaze.id}>
+              <Link href={`/glazes/${glaze.id}`} className={css.row}>
+                <Swatch hash={swatches.get(glaze.id) ?? null} colour={glaze.colour} width={64} height={44} />
+                <span>
+                  <b className={css.name}>{glaze.name}</b>
+                  <span className="small quiet">
+                    {[glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? null : 'see-through']
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                </span>
+                <span>
+                  {glaze.advice} {glaze.caution && <span className="heat">{glaze.caution}</span>}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        {mayChange && adding && <GlazeCard glaze={null} />}
+      </div>
+    </>
+  );
+}
+
+/** Whether every typed word stands somewhere in what is said about a glaze. */
+function matches(glaze: Glaze, wanted: string): boolean {
+  const text = [glaze.name, glaze.kind, glaze.surface, glaze.movement, glaze.advice].join(' ').toLowerCase();
+  return wanted
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}

@@ -1,0 +1,129 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { correctSlop } from '@/core/recipe';
+import type { BatchHistory } from '@/records/materials';
+import { shortDay } from '@/ui/dates';
+import { Choice } from '@/ui/Choice';
+import { Faults } from '@/ui/Faults';
+import { NumberField } from '@/ui/NumberField';
+import { useAct } from '@/ui/useAct';
+import { saveMeasure } from '../actions';
+import css from './glaze.module.css';
+
+interface Props {
+  readonly batches: readonly BatchHistory[];
+  /** Dry specific gravity of the recipe. */
+  readonly dry: number;
+}
+
+/** The bucket as it is: what it measures, what brings it right, and how it was before. */
+export function SlopPanel({ batches, dry }: Props) {
+  const [code, setCode] = useState<string | null>(batches[0]?.code ?? null);
+  const [litres, setLitres] = useState<number | null>(10);
+  const [measured, setMeasured] = useState<number | null>(null);
+  const [target, setTarget] = useState<number | null>(1.45);
+  const { act, busy, faults } = useAct();
+  const batch = batches.find((one) => one.code === code) ?? batches[0];
+  const advice = adviceFor(litres, measured, target, dry);
+  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const note = async () => {
+    const measure = {
+      id: ulid(),
+      batchId: batch!.id,
+      specificGravity: measured,
+      ml: litres === null ? null : litres * 1000,
+      done: advice.done,
+    };
+    if ((await act(() => saveMeasure(measure))) === null) setMeasured(null);
+  };
+  return (
+    <section className={`${css.slop} no-print`} id="bucket" aria-labelledby="bucket-title">
+      <h2 id="bucket-title">Bucket</h2>
+      <div className={css.fields}>
+        {batches.length > 0 && (
+          <Choice
+            label="Batch"
+            options={batches.map((one) => one.code)}
+            value={batch?.code ?? null}
+            onChange={setCode}
+          />
+        )}
+        <NumberField label="Litres in it" value={litres} onChange={setLitres} fault={of('ml')} />
+        <NumberField
+          label="It measures"
+          value={measured}
+          onChange={setMeasured}
+          fault={of('specificGravity')}
+          placeholder="1.50"
+        />
+        <NumberField label="It should be" value={target} onChange={setTarget} />
+      </div>
+      <p role="status" className={css.advice}>
+        {advice.words}
+      </p>
+      <Faults faults={faults.filter((fault) => fault.field === '')} />
+      {batch ? (
+        <>
+          <Button onClick={() => void note()} disabled={busy || measured === null}>
+            Note it for {batch.code}
+          </Button>
+          <History batch={batch} />
+        </>
+      ) : (
+        <p className="small quiet">Note a batch on the card below and its measurements are kept here.</p>
+      )}
+    </section>
+  );
+}
+
+function History({ batch }: { batch: BatchHistory }) {
+  return (
+    <table className={css.history} aria-label={`Measurements of ${batch.code}`}>
+      <caption className="small quiet">
+        {batch.code}: version {batch.versionNumber}, mixed {shortDay(batch.mixedOn)}
+      </caption>
+      <tbody>
+        {batch.measures.map((measure) => (
+          <tr key={measure.id}>
+            <td>{shortDay(measure.at)}</td>
+            <td className="figures">{measure.specificGravity.toFixed(2)}</td>
+            <td>{measure.done}</td>
+            <td className="quiet">{measure.by}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Grams or millilitres as a jug shows them. */
+const jug = (n: number) => (n >= 1000 ? `${(n / 1000).toFixed(2)} l` : `${Math.round(n / 5) * 5} ml`);
+
+function adviceFor(litres: number | null, measured: number | null, target: number | null, dry: number) {
+  if (litres === null || measured === null || target === null)
+    return { words: 'Weigh a measured jug of it: grams by millilitres is its specific gravity.', done: '' };
+  try {
+    const { addWater, takeOffWater, addDry, dryGrams } = correctSlop({
+      ml: litres * 1000,
+      measured,
+      target,
+      dry,
+    });
+    const holds = `It holds ${(dryGrams / 1000).toFixed(2)} kg dry.`;
+    if (addWater > 0)
+      return {
+        words: `Too thick: stir in ${jug(addWater)} water. ${holds}`,
+        done: `${jug(addWater)} water in`,
+      };
+    if (takeOffWater > 0)
+      return {
+        words: `Too thin: let it settle and take off ${jug(takeOffWater)} clear water, or stir in ${addDry.toFixed(0)} g of the dry recipe. ${holds}`,
+        done: `too thin, ${jug(takeOffWater)} to take off`,
+      };
+    return { words: `It is right. ${holds}`, done: 'right' };
+  } catch (error) {
+    return { words: `That cannot be: ${(error as Error).message}.`, done: '' };
+  }
+}

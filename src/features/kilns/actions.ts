@@ -1,0 +1,72 @@
+'use server';
+import { refresh } from 'next/cache';
+import { z } from 'zod';
+import { KILN_PARTS } from '@/core/firing';
+import { action } from '@/auth';
+import { db, saveSetting } from '@/records/platform';
+import {
+  addPart,
+  endPart,
+  saveKiln,
+  saveProgramme,
+  renewFeed,
+  firingById,
+  saveFiring,
+} from '@/records/firings';
+import { idSchema } from '@/features/shared/schema';
+import { saveKilnSchema, programmeSchema, hoursSchema, moveSchema, nothingSchema } from './schema';
+
+const partSchema = z.object({
+  id: idSchema,
+  kilnId: idSchema,
+  part: z.enum(KILN_PARTS),
+  changedOn: z.iso.date('Choose a day.'),
+  note: z.string().trim().max(400, 'At most 400 letters.'),
+});
+
+const endPartSchema = z.object({ id: idSchema, ended: z.boolean() });
+
+/** Notes that a part of a kiln was changed. */
+export const keepPart = action('technician', partSchema, async (member, part) => {
+  await addPart(db(), member.id, part);
+  refresh();
+  return null;
+});
+
+/** Takes a line out of a kiln's history, or brings it back. */
+export const strikePart = action('technician', endPartSchema, async (member, { id, ended }) => {
+  await endPart(db(), member.id, id, ended);
+  refresh();
+  return null;
+});
+
+/** Saves a programme. */
+export const keepProgramme = action('teacher', programmeSchema, async (member, { programme, version }) => {
+  await saveProgramme(db(), member.id, programme, version);
+  refresh();
+  return null;
+});
+
+/** Says when the studio is open and when no flame burns. */
+export const keepHours = action('teacher', hoursSchema, async (member, { hours, version }) => {
+  await saveSetting(db(), member.id, 'hours', hours, version);
+  refresh();
+  return null;
+});
+
+/** Moves a planned firing to another day and hour. */
+export const moveFiring = action('teacher', moveSchema, async (member, { firingId, version, ...to }) => {
+  await saveFiring(db(), member.id, { ...(await firingById(db(), firingId)), ...to }, version);
+  refresh();
+  return null;
+});
+
+/** Makes a new address for the calendar feed; the old one ends. */
+export const newFeed = action('teacher', nothingSchema, (member) => renewFeed(db(), member.id));
+
+/** Adds a kiln, or changes one. */
+export const keepKiln = action('technician', saveKilnSchema, async (member, { kiln, version }) => {
+  await saveKiln(db(), member.id, kiln, version);
+  refresh();
+  return null;
+});

@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { segmentsSchema, idSchema } from '@/features/shared/schema';
+
+export const programmeSchema = z.object({
+  programme: z.object({
+    id: idSchema,
+    name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
+    segments: segmentsSchema,
+    note: z.string().trim().max(1000, 'At most 1000 letters.'),
+  }),
+  version: z.int().nullable(),
+});
+
+const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 18:00.');
+
+export const hoursSchema = z.object({
+  hours: z.object({
+    days: z
+      .array(
+        z
+          .object({ opens: time, closes: time })
+          .refine(({ opens, closes }) => opens < closes, 'It must close after it opens.')
+          .nullable(),
+      )
+      .length(7),
+    quiet: z.object({ from: time, to: time }).nullable(),
+  }),
+  version: z.int().min(0),
+});
+
+export const moveSchema = z.object({
+  firingId: idSchema,
+  version: z.int(),
+  plannedOn: z.iso.date('Choose a day.'),
+  startsAt: time,
+});
+
+export const nothingSchema = z.object({});
+
+export const kilnSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
+  heat: z.enum(['electric', 'gas', 'wood']),
+  litres: z.int('Whole litres.').min(1, 'At least 1 L.').max(20_000, 'At most 20 000 L.'),
+  shelves: z.int('Whole shelves.').min(1, 'At least one.').max(30, 'At most 30.'),
+  controller: z
+    .string()
+    .trim()
+    .max(200, 'At most 200 letters.')
+    .regex(/^(https?:\/\/\S+[^/\s])?$/, 'An address such as http://192.168.1.20:80/kiln, or nothing.'),
+  openBelow: z
+    .int('Whole degrees.')
+    .min(25, 'At least 25 °C.')
+    .max(200, 'Not above 200 °C: that is safe to crack, not to open.'),
+  mostCelsius: z.int('Whole degrees.').min(600, 'At least 600 °C.').max(1400, 'At most 1400 °C.'),
+  shelfWidthMm: z.int('Whole millimetres.').min(50, 'At least 50 mm.').max(4000, 'At most 4000 mm.'),
+  shelfDepthMm: z.int('Whole millimetres.').min(50, 'At least 50 mm.').max(4000, 'At most 4000 mm.'),
+  roundShelves: z.boolean(),
+});
+
+export const saveKilnSchema = z.object({ kiln: kilnSchema, version: z.int().nullable() });

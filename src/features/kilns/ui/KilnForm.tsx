@@ -1,0 +1,133 @@
+'use client';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { Kiln, KilnDraft } from '@/records/firings';
+import { Choice } from '@/ui/Choice';
+import { Faults } from '@/ui/Faults';
+import { NumberField } from '@/ui/NumberField';
+import { Theirs } from '@/ui/Theirs';
+import { useAct } from '@/ui/useAct';
+import { WordField } from '@/ui/WordField';
+import { keepKiln } from '../actions';
+import page from '@/ui/page.module.css';
+
+type Draft = { [K in keyof KilnDraft]: KilnDraft[K] extends number ? number | null : KilnDraft[K] };
+
+const FIRST: Omit<Draft, 'id'> = {
+  name: '',
+  heat: 'electric',
+  litres: 150,
+  shelves: 4,
+  controller: '',
+  openBelow: 50,
+  mostCelsius: 1300,
+  shelfWidthMm: 500,
+  shelfDepthMm: 500,
+  roundShelves: true,
+};
+
+const NUMBERS = {
+  litres: 'Litres',
+  shelves: 'Shelves',
+  shelfWidthMm: 'Shelf width, mm',
+  shelfDepthMm: 'Shelf depth, mm',
+  mostCelsius: 'Never over, °C',
+  openBelow: 'Opened below, °C',
+} as const;
+
+/** The columns of what somebody else saved, by field. */
+const COLUMNS = {
+  name: ['Name', 'name'],
+  controller: ['Controller', 'controller'],
+  litres: [NUMBERS.litres, 'litres'],
+  shelves: [NUMBERS.shelves, 'shelves'],
+  shelfWidthMm: [NUMBERS.shelfWidthMm, 'shelf_width_mm'],
+  shelfDepthMm: [NUMBERS.shelfDepthMm, 'shelf_depth_mm'],
+  mostCelsius: [NUMBERS.mostCelsius, 'most_celsius'],
+  openBelow: [NUMBERS.openBelow, 'open_below'],
+} as const;
+
+function differing(draft: Draft, theirs: Readonly<Record<string, unknown>>) {
+  return (Object.keys(COLUMNS) as (keyof typeof COLUMNS)[])
+    .map((field) => ({
+      name: COLUMNS[field][0],
+      mine: String(draft[field]),
+      theirs: String(theirs[COLUMNS[field][1]]),
+    }))
+    .filter((row) => row.mine !== row.theirs);
+}
+
+/** What a kiln is: for a new one, or to put one right. */
+export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => void }) {
+  const [draft, setDraft] = useState<Draft>(() => kiln ?? { id: ulid(), ...FIRST });
+  const { act, busy, faults, theirs } = useAct();
+  const of = (field: string) =>
+    faults.find((fault) => fault.field === `kiln.${field}` || fault.field === field)?.message;
+  const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
+  const save = async (version: number | null) => {
+    if ((await act(() => keepKiln({ kiln: draft, version }))) === null) onSaved();
+  };
+  return (
+    <form
+      className={page.form}
+      aria-label="Kiln"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save(kiln?.version ?? null);
+      }}
+    >
+      <WordField
+        label="Name"
+        value={draft.name}
+        onChange={(name) => change({ name })}
+        fault={of('name')}
+        autoFocus
+      />
+      <Choice
+        label="Heat"
+        options={['electric', 'gas', 'wood'] as const}
+        value={draft.heat}
+        onChange={(heat) => change({ heat: heat ?? 'electric' })}
+      />
+      {(Object.keys(NUMBERS) as (keyof typeof NUMBERS)[]).map((field) => (
+        <NumberField
+          key={field}
+          label={NUMBERS[field]}
+          value={draft[field]}
+          onChange={(value) => change({ [field]: value })}
+          fault={of(field)}
+        />
+      ))}
+      <FormControlLabel
+        control={
+          <Checkbox
+            checked={draft.roundShelves}
+            onChange={(event) => change({ roundShelves: event.target.checked })}
+          />
+        }
+        label="Round shelves"
+      />
+      <WordField
+        label="Address of its controller"
+        value={draft.controller}
+        onChange={(controller) => change({ controller })}
+        fault={of('controller')}
+        hint="Empty when it is read by hand."
+        className={page.wide}
+      />
+      <div className={page.wide}>
+        {theirs ? (
+          <Theirs rows={differing(draft, theirs)} onKeepMine={() => void save(Number(theirs.version))} />
+        ) : (
+          <Faults faults={faults.filter((fault) => fault.field === '')} />
+        )}
+        <Button type="submit" variant="contained" disabled={busy}>
+          {kiln ? 'Save' : 'Add this kiln'}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,183 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { sayCone } from '@/core/firing';
+import type { KilnPage, Programme } from '@/records/firings';
+import { ConeDrawing } from '@/ui/ConeDrawing';
+import { shortDay } from '@/ui/dates';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { useUndo } from '@/ui/Undo';
+import { useAct } from '@/ui/useAct';
+import { FiringForm, firstPlan, FiringTable } from '@/features/firings';
+import { KilnForm } from './KilnForm';
+import { strikePart } from '../actions';
+import { DriftChart } from './DriftChart';
+import { PartForm } from './PartForm';
+import { driftWords } from '../model/kilnWords';
+import page from '@/ui/page.module.css';
+import css from './kiln.module.css';
+
+interface Props extends KilnPage {
+  readonly programmes: readonly Programme[];
+  readonly mayPlan: boolean;
+  readonly mayMend: boolean;
+}
+
+const PACKS = 24;
+
+/** A kiln: what is in it, the cones of its firings in a row, how true its thermocouple is, what was changed. */
+export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, mayMend }: Props) {
+  const router = useRouter();
+  const { act } = useAct();
+  const { offer, bar } = useUndo();
+  const [open, setOpen] = useState<'plan' | 'kiln' | 'part' | null>(null);
+  const toggle = (what: typeof open) => setOpen(open === what ? null : what);
+  const live = firings.filter(({ state }) => state === 'firing' || state === 'cooling' || state === 'open');
+  const packs = firings.filter(({ cones }) => cones.length > 0).slice(0, PACKS);
+  const marks = useMemo(
+    () =>
+      parts
+        .filter(({ part }) => part === 'elements' || part === 'thermocouple')
+        .map(({ part, changedOn }) => ({ part, day: Date.parse(changedOn) / 86_400_000 })),
+    [parts],
+  );
+  const [answer, ...more] = driftWords(drift);
+  return (
+    <>
+      <GuideWords first={kiln.name} />
+      <div className={page.titleRow}>
+        <h1>{kiln.name}</h1>
+        <p className="quiet">
+          {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below {kiln.openBelow} °C,{' '}
+          {kiln.controller ? 'read by its controller' : 'read by hand'}
+        </p>
+        <span className={page.acts}>
+          {mayMend && <Button onClick={() => toggle('kiln')}>Change this kiln</Button>}
+          {mayPlan && (
+            <Button variant="contained" onClick={() => toggle('plan')}>
+              Plan a firing
+            </Button>
+          )}
+        </span>
+      </div>
+      {open === 'kiln' && <KilnForm kiln={kiln} onSaved={() => setOpen(null)} />}
+      {open === 'plan' && (
+        <FiringForm
+          kilns={[kiln]}
+          programmes={programmes}
+          version={null}
+          values={firstPlan(kiln, firings[0])}
+          onSaved={(id) => router.push(`/firings/${id}`)}
+        />
+      )}
+      <div className={page.columns}>
+        <aside className={page.margin}>
+          <h3>In it now</h3>
+          {live.length === 0 && <p className="quiet">At rest.</p>}
+          {live.map((firing) => (
+            <p key={firing.id}>
+              <Link href={`/firings/${firing.id}`}>
+                Firing <span className="figures">{firing.number}</span>
+              </Link>
+              , <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,{' '}
+              {firing.pieces} pieces
+            </p>
+          ))}
+          <h3>Mind</h3>
+          <p className="small">
+            Elements, relays and wiring: supply off and locked, and licensed people where local codes ask for
+            them. Ceramic fibre: respirator.{' '}
+            {kiln.heat !== 'electric' &&
+              'Carbon monoxide detector on whenever it burns; burner, lines and flue are for the gas fitter.'}
+          </p>
+        </aside>
+        <div className={css.main}>
+          <section aria-label="Cones of its firings">
+            <h2>Its cones</h2>
+            {packs.length === 0 ? (
+              <p className="quiet">
+                No witness cones yet. After a firing they are turned to the bend you see.
+              </p>
+            ) : (
+              <ol className={css.packs} tabIndex={0} aria-label="Witness cones, newest first">
+                {packs.map((firing) => (
+                  <li key={firing.id}>
+                    <Link
+                      href={`/firings/${firing.id}`}
+                      aria-label={`Firing ${firing.number}: ${firing.cones.map(({ cone, bend }) => `cone ${cone} ${bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`}`).join(', ')}`}
+                    >
+                      <span className={css.pack}>
+                        {firing.cones.slice(0, 4).map(({ cone, bend }) => (
+                          <span key={cone}>
+                            <ConeDrawing bend={bend} size={38} />
+                            <small>{cone}</small>
+                          </span>
+                        ))}
+                      </span>
+                      <b className="figures">{firing.number}</b>{' '}
+                      {firing.achievedCone !== null && <span>reached {sayCone(firing.achievedCone)}</span>}
+                    </Link>
+                  </li>
+                ))}
+              </ol>
+            )}
+          </section>
+          <section aria-label="Thermocouple" className={css.section}>
+            <h2>Thermocouple against cones</h2>
+            <p className={css.answer}>{answer}</p>
+            {more.map((text) => (
+              <p key={text}>{text}</p>
+            ))}
+            {drift.offsets.length > 0 && <DriftChart drift={drift} parts={marks} />}
+          </section>
+          <section aria-label="Parts" className={css.section}>
+            <div className={css.rowHead}>
+              <h2>What was changed</h2>
+              {mayMend && <Button onClick={() => toggle('part')}>A part was changed</Button>}
+            </div>
+            {open === 'part' && <PartForm kilnId={kiln.id} onSaved={() => setOpen(null)} />}
+            {parts.length === 0 && <p className="quiet">Nothing written down yet.</p>}
+            <ul>
+              {parts.map((part) => (
+                <li key={part.id} className={css.part}>
+                  <span className="figures">{shortDay(part.changedOn)}</span>
+                  <b>{part.part}</b>
+                  <span>{part.note}</span>
+                  <span className="quiet">
+                    <span className="figures">{part.firings}</span> firings since
+                  </span>
+                  {mayMend && (
+                    <Button
+                      size="small"
+                      variant="text"
+                      onClick={() => {
+                        void act(() => strikePart({ id: part.id, ended: true }));
+                        offer(
+                          `${part.part} struck out`,
+                          () => void act(() => strikePart({ id: part.id, ended: false })),
+                        );
+                      }}
+                    >
+                      Strike out
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label="Firings" className={css.section}>
+            <h2>Firings</h2>
+            <FiringTable firings={firings} />
+            <LinkButton href={`/api/v1/firings.csv?kiln=${kiln.id}`} sx={{ mt: 1 }}>
+              Take out as CSV
+            </LinkButton>
+          </section>
+        </div>
+      </div>
+      {bar}
+    </>
+  );
+}

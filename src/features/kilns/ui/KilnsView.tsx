@@ -1,0 +1,85 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Firing, Kiln, Programme } from '@/records/firings';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import page from '@/ui/page.module.css';
+import css from './kilns.module.css';
+import { FiringForm, firstPlan, FiringTable } from '@/features/firings';
+import { KilnForm } from './KilnForm';
+
+/** The kilns with their firings, newest first, and the form that plans the next one. */
+export function KilnsView({
+  kilns,
+  firings,
+  programmes,
+  mayPlan,
+  adding,
+}: {
+  kilns: readonly Kiln[];
+  firings: readonly Firing[];
+  programmes: readonly Programme[];
+  mayPlan: boolean;
+  adding: boolean;
+}) {
+  const router = useRouter();
+  const [planning, setPlanning] = useState<string | null>(null);
+  const [newKiln, setNewKiln] = useState(adding);
+  return (
+    <>
+      <GuideWords first={kilns[0]?.name ?? 'Kilns'} last={kilns.at(-1)?.name} />
+      <div className={page.titleRow}>
+        <h1>Kilns</h1>
+        <span className={page.acts}>
+          <LinkButton href="/kilns/queue">Queue and calendar</LinkButton>
+          <LinkButton href="/kilns/programmes">Programmes</LinkButton>
+          {mayPlan && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}
+        </span>
+      </div>
+      {newKiln && <KilnForm kiln={null} onSaved={() => setNewKiln(false)} />}
+      {kilns.length === 0 && !newKiln && <p>No kiln yet. Add the first one to plan a firing.</p>}
+      {kilns.map((kiln) => {
+        const own = firings.filter((firing) => firing.kilnId === kiln.id);
+        return (
+          <section key={kiln.id} className={css.kiln} aria-label={kiln.name}>
+            <div className={css.kilnHead}>
+              <h2>
+                <Link href={`/kilns/${kiln.id}`}>{kiln.name}</Link>
+              </h2>
+              <span className="quiet">
+                {kiln.heat}, <span className="figures">{kiln.litres}</span> L,{' '}
+                <span className="figures">{kiln.shelves}</span> shelves
+              </span>
+              {mayPlan && (
+                <Button
+                  variant={planning === kiln.id ? 'text' : 'contained'}
+                  onClick={() => setPlanning(planning === kiln.id ? null : kiln.id)}
+                  sx={{ ml: 'auto' }}
+                >
+                  {planning === kiln.id ? 'Not now' : 'Plan a firing'}
+                </Button>
+              )}
+            </div>
+            {planning === kiln.id && (
+              <FiringForm
+                kilns={kilns}
+                programmes={programmes}
+                version={null}
+                values={firstPlan(kiln, own[0])}
+                onSaved={(id) => router.push(`/firings/${id}`)}
+              />
+            )}
+            {own.length === 0 ? (
+              <p className="quiet">Never fired yet.</p>
+            ) : (
+              <FiringTable firings={own.slice(0, 6)} />
+            )}
+          </section>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,197 @@
+'use client';
+import Button from '@mui/material/Button';
+import dayjs from 'dayjs';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { WORTH_FIRING } from '@/core/firing';
+import type { Booked, Proposal, Queue } from '@/records/firings';
+import { shortDay } from '@/ui/dates';
+import { Faults } from '@/ui/Faults';
+import { Flame } from '@/ui/Flame';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { useAct } from '@/ui/useAct';
+import { useSameId } from '@/ui/useSameId';
+import { saveFiringPlan } from '@/features/firings';
+import { moveFiring, newFeed } from '../actions';
+import { Calendar } from './Calendar';
+import { HoursForm } from './HoursForm';
+import { aboutTime } from '../model/aboutTime';
+import page from '@/ui/page.module.css';
+import css from './queue.module.css';
+
+interface Props extends Queue {
+  readonly now: Date;
+  readonly mayPlan: boolean;
+}
+
+/** What waits for which fire, what is planned, and what to fire next. */
+export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare, now, mayPlan }: Props) {
+  const router = useRouter();
+  const { act, busy, faults } = useAct();
+  const [idOf] = useSameId();
+  const [setting, setSetting] = useState(false);
+  const move = ({ firing }: Booked, start: Date) => {
+    const to = dayjs(start);
+    void act(() =>
+      moveFiring({
+        firingId: firing.id,
+        version: firing.version,
+        plannedOn: to.format('YYYY-MM-DD'),
+        startsAt: to.format('HH:mm'),
+      }),
+    );
+  };
+  const plan = async (load: Proposal) => {
+    const kiln = kilns.find(({ id }) => id === load.kilnId)!;
+    const start = dayjs(load.slot!.start);
+    const firing = {
+      id: idOf([load.cone, load.atmosphere]),
+      kilnId: kiln.id,
+      kind: 'glaze' as const,
+      cone: load.cone,
+      atmosphere: load.atmosphere,
+      plannedOn: start.format('YYYY-MM-DD'),
+      startsAt: start.format('HH:mm'),
+      programmeId: null,
+      segments: null,
+      programme: '',
+      remarks: '',
+    };
+    if ((await act(() => saveFiringPlan({ firing, version: null }))) === null)
+      router.push(`/firings/${firing.id}`);
+  };
+  return (
+    <>
+      <GuideWords first="Queue" />
+      <div className={page.titleRow}>
+        <h1>Queue and calendar</h1>
+        <span className={page.acts}>
+          <LinkButton href="/kilns">Kilns</LinkButton>
+          {mayPlan && <Button onClick={() => setSetting(!setting)}>Studio hours</Button>}
+        </span>
+      </div>
+      {setting && <HoursForm hours={hours} version={hoursVersion} onSaved={() => setSetting(false)} />}
+      <Faults faults={faults} />
+      <Calendar {...{ kilns, booked, hours, now }} mayMove={mayPlan && !busy} onMove={move} />
+      <section aria-label="Waiting" className={css.section}>
+        <h2>What waits</h2>
+        {proposals.length === 0 && <p className="quiet">Nothing glazed waits for a kiln.</p>}
+        <ul>
+          {proposals.map((load) => (
+            <Load
+              key={`${load.cone} ${load.atmosphere}`}
+              load={load}
+              kiln={kilns.find(({ id }) => id === load.kilnId)?.name ?? null}
+              busy={busy || !mayPlan}
+              onPlan={() => void plan(load)}
+            />
+          ))}
+        </ul>
+        {bare > 0 && (
+          <p className="quiet">
+            <span className="figures">{bare}</span> more are made and not glazed yet.
+          </p>
+        )}
+      </section>
+      <Feed mayRenew={mayPlan} />
+    </>
+  );
+}
+
+function Load({
+  load,
+  kiln,
+  busy,
+  onPlan,
+}: {
+  load: Proposal;
+  kiln: string | null;
+  busy: boolean;
+  onPlan: () => void;
+}) {
+  const { pieces, cone, atmosphere, dueOn, firingId, filled, slot } = load;
+  const opens = slot && dayjs(slot.opens);
+  const late = dueOn !== null && (!opens || opens.isAfter(dayjs(dueOn).endOf('day')));
+  const percent = Math.round(filled * 100);
+  return (
+    <li className={css.load} data-late={late || undefined}>
+      <div>
+        <b className={css.fireName}>
+          Cone {cone}, <Flame atmosphere={atmosphere} />
+        </b>
+        <p>
+          <span className="figures">{pieces.length}</span> {pieces.length === 1 ? 'piece' : 'pieces'}
+          {dueOn && <>, the first wanted by {shortDay(dueOn)}</>}
+        </p>
+      </div>
+      <div>
+        <div className={css.fill} role="img" aria-label={`${percent} % of ${kiln ?? 'no kiln'}`}>
+          <span style={{ width: `${Math.min(100, percent)}%` }} />
+        </div>
+        <p className="small">
+          {kiln ? `${percent} % of ${kiln}` : 'No kiln here can fire this.'}
+          {kiln && filled > 1 && `: ${Math.ceil(filled)} loads`}
+          {kiln && !firingId && filled < WORTH_FIRING && ': wait for more, or fill it with class work'}
+        </p>
+      </div>
+      <div>
+        {slot && opens && (
+          <p>
+            {firingId ? 'Goes in' : 'Can be fired'} <b>{dayjs(slot.start).format('ddd D MMM HH:mm')}</b>,
+            opened about <b>{aboutTime(slot.opens)}</b>
+          </p>
+        )}
+        {!slot && kiln && <p>No time for it in the next four weeks within the studio’s hours.</p>}
+        {late && <p className="heat">Too late for {shortDay(dueOn)}.</p>}
+      </div>
+      <div className={css.loadAct}>
+        {firingId ? (
+          <LinkButton href={`/firings/${firingId}`}>Load it</LinkButton>
+        ) : (
+          slot && (
+            <Button
+              variant={filled >= WORTH_FIRING || late ? 'contained' : 'outlined'}
+              disabled={busy}
+              onClick={onPlan}
+            >
+              Plan it
+            </Button>
+          )
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** The firings in the studio's own calendar: a file to take out, or an address that keeps itself up to date. */
+function Feed({ mayRenew }: { mayRenew: boolean }) {
+  const { act, busy, faults } = useAct();
+  const [address, setAddress] = useState<string | null>(null);
+  const renew = async () => {
+    const token = await act(() => newFeed({}));
+    if (token) setAddress(`${window.location.origin}/api/v1/calendar.ics?token=${token}`);
+  };
+  return (
+    <section aria-label="Calendar feed" className={css.section}>
+      <h2>In your own calendar</h2>
+      <div className={css.feed}>
+        <Button component="a" href="/api/v1/calendar.ics">
+          Calendar file
+        </Button>
+        {mayRenew && (
+          <Button disabled={busy} onClick={() => void renew()}>
+            {address ? 'Another address' : 'Make a feed address'}
+          </Button>
+        )}
+      </div>
+      {address && (
+        <p>
+          Subscribe to <code className={css.address}>{address}</code>. It is shown once; whoever has it sees
+          the kilns’ plan. A new address puts this one out of use.
+        </p>
+      )}
+      <Faults faults={faults} />
+    </section>
+  );
+}

@@ -1,0 +1,255 @@
+import { ulid } from 'ulid';
+import type { DefectId, Fate, Place } from '@/core/evidence';
+import type { OpeningPiece, OpeningZone, TwinZone, PieceReading, ReadingDraft } from '@/records/openings';
+
+/** What was tapped for one piece, before it is sent. */
+export interface Said {
+  readonly fate: Fate | null;
+  readonly state: PieceReading['state'];
+  readonly zones: Readonly<Record<string, ReadingDraft>>;
+}
+
+/** A piece's taps with what is needed to take them back. */
+export interface Draft {
+  readonly said: Said;
+  /** The write that carries these taps, once the piece was finished; null while it is being read. */
+  readonly sentAs: string | null;
+  /** How the piece stood before it was finished. */
+  readonly before: { readonly state: OpeningPiece['state']; readonly fate: Fate | null } | null;
+  /** Earlier taps, the newest last. */
+  readonly past: readonly Said[];
+}
+
+/** Taps that can be taken back one by one. */
+const MOST_PAST = 40;
+
+/** A piece that nothing was tapped of yet. */
+export function freshDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): Draft {
+  return { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
+}
+
+/** A draft with something more said; a finished piece is taken up again. */
+export function sayMore(draft: Draft, change: (said: Said) => Said): Draft {
+  const said = draft.sentAs ? reopened(draft.said) : draft.said;
+  return {
+    said: change(said),
+    sentAs: null,
+    before: null,
+    past: [...draft.past, draft.said].slice(-MOST_PAST),
+  };
+}
+
+/** A draft without its last tap. */
+export function sayLess(draft: Draft): Draft {
+  const said = draft.past.at(-1);
+  return said ? { said, sentAs: null, before: null, past: draft.past.slice(0, -1) } : draft;
+}
+
+/** Starts from the live readings of a piece: only zones that are touched are written again. */
+export function nothingSaid(piece: Pick<OpeningPiece, 'fate' | 'state'>): Said {
+  return { fate: piece.fate, state: piece.state === 'loaded' ? 'read' : piece.state, zones: {} };
+}
+
+/** The reading of a zone as it stands: what was tapped, else the live one, else blank. */
+export function readingOf(said: Said, zone: OpeningZone): ReadingDraft {
+  const tapped = said.zones[zone.id];
+  if (tapped) return tapped;
+  const live = zone.readings.find((reading) => reading.stage === 'after');
+  return {
+    id: ulid(),
+    zoneId: zone.id,
+    follows: live?.id ?? null,
+    stage: 'after',
+    surface: (live?.surface ?? null) as ReadingDraft['surface'],
+    movement: (live?.movement ?? null) as ReadingDraft['movement'],
+    colour: live?.colour ?? null,
+    note: live?.note ?? '',
+    boilTest: live?.boilTest ?? null,
+    ageDays: live?.ageDays ?? null,
+    defects: (live?.defects ?? []) as ReadingDraft['defects'],
+  };
+}
+
+type Change = Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<ReadingDraft>);
+
+/** Changes the readings of zones. */
+export function withReadings(said: Said, zones: readonly OpeningZone[], change: Change): Said {
+  const changed = zones.map((zone) => {
+    const reading = readingOf(said, zone);
+    return [zone.id, { ...reading, ...(typeof change === 'function' ? change(reading) : change) }] as const;
+  });
+  return { ...said, zones: { ...said.zones, ...Object.fromEntries(changed) } };
+}
+
+/** The taps of a finished piece taken up again: its readings follow the ones that were sent. */
+export function reopened(said: Said): Said {
+  const zones = Object.values(said.zones).map((reading) => [
+    reading.zoneId,
+    { ...reading, id: ulid(), follows: reading.id },
+  ]);
+  return { ...said, zones: Object.fromEntries(zones) };
+}
+
+/** The taps of a piece that was taken back: as they were, to be sent under new ids. */
+export function takenBack(said: Said): Said {
+  const zones = Object.values(said.zones).map((reading) => [reading.zoneId, { ...reading, id: ulid() }]);
+  return { ...said, zones: Object.fromEntries(zones) };
+}
+
+/** Taps a defect: plain first, then spoiling, then only when looked for, then gone. */
+export function tapDefect(reading: ReadingDraft, defect: DefectId): ReadingDraft['defects'] {
+  const next = { 2: 3, 3: 1, 1: 0 } as const;
+  const now = reading.defects.find((one) => one.defect === defect);
+  if (!now) return [...reading.defects, { defect, severity: 2, place: 'everywhere' }];
+  const severity = next[now.severity];
+  if (severity === 0) return reading.defects.filter((one) => one.defect !== defect);
+  return reading.defects.map((one) => (one.defect === defect ? { ...one, severity } : one));
+}
+
+/** The zones that a tap on the whole piece is about: the glazed ones, or all of a bare piece. */
+export function wholeOf(zones: readonly OpeningZone[]): readonly OpeningZone[] {
+  const glazed = zones.filter((zone) => zone.stack.length > 0);
+  return glazed.length ? glazed : zones;
+}
+
+/** What zones have in common: their value, null when nothing is said of any, 'mixed' when they differ. */
+export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
+  readings: readonly ReadingDraft[],
+  key: K,
+): ReadingDraft[K] | 'mixed' {
+  const values = new Set(readings.map((reading) => reading[key]));
+  return values.size > 1 ? 'mixed' : ([...values][0] ?? (null as ReadingDraft[K]));
+}
+
+/** Taps a defect on several zones at once: on those that have it, or on all when none has. */
+export function tapDefectOn(said: Said, zones: readonly OpeningZone[], defect: DefectId): Said {
+  const having = zones.filter((zone) => readingOf(said, zone).defects.some((one) => one.defect === defect));
+  return withReadings(said, having.length ? having : zones, (reading) => ({
+    defects: tapDefect(reading, defect),
+  }));
+}
+
+/** Grades the defect tapped last: 1 only when looked for, 2 plain, 3 spoils the piece. */
+export function gradeLast(reading: ReadingDraft, severity: 1 | 2 | 3): ReadingDraft['defects'] {
+  return reading.defects.map((one, i) => (i === reading.defects.length - 1 ? { ...one, severity } : one));
+}
+
+/** Sets where a defect sits. */
+export function placeDefect(reading: ReadingDraft, defect: DefectId, place: Place): ReadingDraft['defects'] {
+  return reading.defects.map((one) => (one.defect === defect ? { ...one, place } : one));
+}
+
+/** Puts a defect where it was pressed, as bad as it was pressed long. */
+export function pressDefect(
+  reading: ReadingDraft,
+  defect: DefectId,
+  place: Place,
+  severity: 1 | 2 | 3,
+): ReadingDraft['defects'] {
+  return [...reading.defects.filter((one) => one.defect !== defect), { defect, severity, place }];
+}
+
+/** How long a press lasts until it says plain, and until it says that the piece is spoiled, ms. */
+export const PRESS_MS = { plain: 350, spoils: 1000 } as const;
+
+/** The severity that a press says. */
+export function pressedFor(ms: number): 1 | 2 | 3 {
+  return ms < PRESS_MS.plain ? 1 : ms < PRESS_MS.spoils ? 2 : 3;
+}
+
+/** The place that a press on the drawing names: rim and foot are the last twelfth, an overlap is where glazes lie over each other. */
+export function pressedAt(height: number, zone: Pick<OpeningZone, 'stack'>): Place {
+  if (height > 11 / 12) return 'rim';
+  if (height < 1 / 12) return 'foot';
+  return new Set(zone.stack.map((layer) => layer.glaze)).size > 1 ? 'overlap' : 'spot';
+}
+
+/** Everything tapped for a piece, ready to be sent; zones that were not touched are left as they were. */
+export function toSend(piece: OpeningPiece, firingId: string, said: Said): PieceReading {
+  const readings =
+    said.state === 'missing'
+      ? []
+      : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
+  return {
+    pieceId: piece.id,
+    firingId,
+    state: said.state,
+    fate: said.fate,
+    fateBefore: piece.fate,
+    readings,
+  };
+}
+
+/** What the dictionary expects, as taps: surface and movement of every zone that has proofs. */
+export function asExpected(said: Said, zones: readonly OpeningZone[]): Said {
+  const known = zones.filter((zone) => zone.expected && zone.expected.proofs > 0);
+  return known.reduce(
+    (so, zone) =>
+      withReadings(so, [zone], {
+        surface: zone.expected!.surface as ReadingDraft['surface'],
+        movement: zone.expected!.movement as ReadingDraft['movement'],
+      }),
+    said,
+  );
+}
+
+/** What was read on a twin, as taps: each zone takes over from the twin's zone about its middle. */
+export function asTwin(said: Said, zones: readonly OpeningZone[], twin: readonly TwinZone[]): Said {
+  return zones.reduce((so, zone) => {
+    const middle = (zone.from + zone.to) / 2;
+    const like = twin.find((one) => one.side === zone.side && one.from <= middle && one.to >= middle);
+    if (!like) return so;
+    return withReadings(so, [zone], {
+      surface: like.surface as ReadingDraft['surface'],
+      movement: like.movement as ReadingDraft['movement'],
+      defects: like.defects as ReadingDraft['defects'],
+    });
+  }, said);
+}
+
+/**
+ * The twin of a piece to take a reading over from: one read on this device at this opening, else the newest
+ * one that the server knows; null when none was read.
+ */
+export function twinNow(
+  piece: OpeningPiece,
+  pieces: readonly OpeningPiece[],
+  saidOf: (piece: OpeningPiece) => Said | null,
+): OpeningPiece['twin'] {
+  for (const other of pieces) {
+    if (other.id === piece.id || other.twinKey !== piece.twinKey) continue;
+    const said = saidOf(other);
+    if (said?.state === 'read' && Object.keys(said.zones).length)
+      return {
+        label: other.label,
+        zones: other.zones.map((zone) => ({ ...zone, ...readingOf(said, zone) })),
+      };
+  }
+  return piece.twin;
+}
+
+/** What somebody else had said of a piece first. */
+export interface Theirs {
+  readonly readings?: readonly {
+    readonly id: string;
+    readonly zone_id: string;
+    readonly surface: string | null;
+    readonly movement: string | null;
+    readonly note: string;
+    readonly defects: readonly { readonly defect: string }[];
+  }[];
+  readonly fate?: Fate | null;
+}
+
+/** The same taps, now knowing of what the other said, so that they may follow it. */
+export function followed(said: PieceReading, theirs: Theirs): PieceReading {
+  const other = (zoneId: string) => theirs.readings?.find((reading) => reading.zone_id === zoneId);
+  return {
+    ...said,
+    ...(theirs.fate !== undefined && { fateBefore: theirs.fate }),
+    readings: said.readings.map((reading) => ({
+      ...reading,
+      follows: other(reading.zoneId)?.id ?? reading.follows,
+    })),
+  };
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { FATES } from '@/core/evidence';
+import { SHELF_FAULTS } from '@/core/firing';
+import { pieceReadingSchema } from '@/features/shared/readingSchema';
+import { idSchema } from '@/features/shared/schema';
+
+const share = z.number().min(-0.5).max(1.5);
+const point = z.object({ x: share, y: share });
+
+/** What a person set on a photo. */
+export const photoSettingsSchema = z.object({
+  frame: z.object({
+    left: share,
+    right: share,
+    rim: share,
+    foot: share,
+    tilt: z.number().min(-180).max(180).optional(),
+  }),
+  gains: z.tuple([z.number(), z.number(), z.number()]).nullable(),
+  strokes: z.array(z.array(point).max(500)).max(40),
+});
+
+const shelf = z.number().int().min(1).max(20);
+const note = z.string().max(400, 'At most 400 characters.');
+
+/** One write of an opening, as a device sends it. */
+export const openingWriteSchema = z.object({
+  id: idSchema,
+  firingId: idSchema,
+  write: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('piece'), said: pieceReadingSchema }),
+    z.object({
+      kind: z.literal('takeBack'),
+      taken: z.object({
+        pieceId: idSchema,
+        firingId: idSchema,
+        readingIds: z.array(idSchema).max(60),
+        state: z.enum(['loaded', 'read', 'missing', 'broken']),
+        fate: z.enum(FATES).nullable(),
+      }),
+    }),
+    z.object({
+      kind: z.literal('stray'),
+      stray: z.object({
+        id: idSchema,
+        firingId: idSchema,
+        blockId: idSchema,
+        number: z.number().int().positive(),
+        shelf,
+        note,
+      }),
+    }),
+    z.object({
+      kind: z.literal('repair'),
+      repair: z.object({ id: idSchema, firingId: idSchema, shelf, what: z.enum(SHELF_FAULTS), note }),
+    }),
+    z.object({ kind: z.literal('repaired'), repairId: idSchema, done: z.boolean() }),
+    z.object({ kind: z.literal('frame'), photo: photoSettingsSchema.extend({ id: idSchema }) }),
+    z.object({
+      kind: z.literal('count'),
+      count: z.object({
+        id: idSchema,
+        zoneId: idSchema,
+        photoId: idSchema,
+        kind: z.enum(['pits', 'cracks']),
+        perCm2: z.number().min(0).max(10_000),
+        areaCm2: z.number().positive().max(10_000),
+        marks: z.array(point).max(5000),
+      }),
+    }),
+  ]),
+});

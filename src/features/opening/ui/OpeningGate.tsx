@@ -1,0 +1,45 @@
+'use client';
+import Button from '@mui/material/Button';
+import type { Firing, FiringLog } from '@/records/firings';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { useAct } from '@/ui/useAct';
+import { openKiln, CoolingWords } from '@/features/firings';
+
+/** Before the lid: what to have done, then the one button. */
+export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog }) {
+  const { act, busy, faults } = useAct();
+  return (
+    <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} />
+      <h1>
+        {firing.kilnName} {firing.number}
+      </h1>
+      {firing.state === 'cooling' ? (
+        <>
+          {log.last && !log.inside && (
+            <p>
+              Last read <b className="heat">{Math.round(log.last.celsius)} °C</b> inside.
+            </p>
+          )}
+          <CoolingWords log={log} />
+          <p>
+            <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid
+            above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
+          </p>
+          <Faults faults={faults} />
+          <Button
+            variant={log.open && !log.open.reached ? 'outlined' : 'contained'}
+            size="large"
+            disabled={busy}
+            onClick={() => void act(() => openKiln({ firingId: firing.id }))}
+          >
+            It is cool: open it
+          </Button>
+        </>
+      ) : (
+        <p>This firing is {firing.state}. It can be opened when it has ended and cooled.</p>
+      )}
+    </div>
+  );
+}

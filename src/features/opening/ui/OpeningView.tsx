@@ -1,0 +1,180 @@
+'use client';
+import ArrowBack from '@mui/icons-material/ArrowBack';
+import ArrowForward from '@mui/icons-material/ArrowForward';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Cone } from '@/core/firing';
+import type { Opening, OpeningPiece } from '@/records/openings';
+import type { ShelfCone } from '@/records/firings';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { useUndo } from '@/ui/Undo';
+import { WitnessPack } from '@/features/firings';
+import { freshDraft, type Draft, type Said } from '../model/draft';
+import { useOpening } from './keep/useOpening';
+import { keepShell } from '../model/keep/shell';
+import { NotSafe } from './NotSafe';
+import css from './opening.module.css';
+import { PieceReader } from './PieceReader';
+import { ShelfStrip } from './ShelfStrip';
+import { photoWorker } from '@/ui/photoWorker';
+import { Trouble } from './Trouble';
+
+interface Props {
+  readonly opening: Opening;
+  readonly memberId: string;
+  readonly start: string | null;
+  readonly phrases: readonly string[];
+  readonly shelves: number;
+  /** Labels of pieces for which the sample camera has a picture; empty outside the demo. */
+  readonly samples: readonly string[];
+  readonly cones: { readonly saved: readonly ShelfCone[]; readonly rate: number; readonly mayWrite: boolean };
+}
+
+/** The walk through a cooled kiln: witness cones, then one piece at a time, top shelf first. */
+export function OpeningView({ memberId, start, phrases, shelves, samples, cones, ...first }: Props) {
+  const api = useOpening(first.opening, memberId);
+  const { firing, pieces } = api.opening;
+  const [at, setAt] = useState<string | null>(start);
+  const [conesDone, setConesDone] = useState(cones.saved.length > 0 || start !== null);
+  const { offer, line } = useUndo();
+  const stateOf = (piece: OpeningPiece) => stateNow(piece, api.drafts[piece.id]);
+  const index = Math.max(
+    0,
+    pieces.findIndex((piece) => (at ? piece.id === at : stateOf(piece) === 'loaded')),
+  );
+  const piece = pieces[index];
+  const done = pieces.filter((one) => stateOf(one) !== 'loaded').length;
+  const go = (to: number) => setAt(pieces[Math.min(pieces.length - 1, Math.max(0, to))]?.id ?? null);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [piece?.id]);
+  useHotkeys('left', () => go(index - 1));
+  useHotkeys('right', () => go(index + 1));
+  useEffect(() => {
+    photoWorker();
+    void keepShell();
+  }, []);
+  const finish = async (of: OpeningPiece, change: (said: Said) => Said) => {
+    const draft = await api.finish(of, change);
+    const words = draft.said.state === 'read' ? (draft.said.fate ?? 'read') : draft.said.state;
+    offer(`${of.label}: ${words}`, () => {
+      setAt(of.id);
+      void api.unfinish(of, draft);
+    });
+    go(nextUnread(pieces, index, (one) => one.id === of.id || stateOf(one) !== 'loaded'));
+  };
+  if (!conesDone && done === 0 && firing.state === 'open')
+    return (
+      <div className={css.cones}>
+        <Head api={api} />
+        <p>Before the first shelf is lifted: how do the witness cones stand?</p>
+        <WitnessPack
+          firingId={firing.id}
+          target={firing.cone as Cone}
+          shelves={shelves}
+          reduction={firing.atmosphere === 'reduction'}
+          rate={cones.rate}
+          saved={cones.saved}
+          mayWrite={cones.mayWrite}
+          onDone={() => setConesDone(true)}
+        />
+        <Button size="large" onClick={() => setConesDone(true)}>
+          No cones, or later: to the pieces
+        </Button>
+      </div>
+    );
+  return (
+    <div className={css.walk}>
+      <GuideWords first={`${firing.kilnName} ${firing.number}`} {...(piece && { last: piece.label })} />
+      <Head api={api}>
+        {piece && (
+          <span className={css.step}>
+            <Button onClick={() => go(index - 1)} disabled={index === 0} aria-label="Piece before">
+              <ArrowBack />
+            </Button>
+            <span className="figures small">
+              {index + 1} of {pieces.length}
+            </span>
+            <Button
+              onClick={() => go(index + 1)}
+              disabled={index === pieces.length - 1}
+              aria-label="Piece after"
+            >
+              <ArrowForward />
+            </Button>
+          </span>
+        )}
+      </Head>
+      <ShelfStrip api={api} at={piece?.id ?? null} stateOf={stateOf} onGo={setAt} shelves={shelves} />
+      {api.waiting
+        .filter(({ trouble }) => trouble)
+        .map((stuck) => (
+          <Trouble
+            key={stuck.id}
+            stuck={stuck}
+            piece={pieces.find(({ id }) => id === stuck.pieceId)}
+            onDecide={(mine) => void api.decide(stuck, mine)}
+          />
+        ))}
+      {piece && done === pieces.length && (
+        <p className={css.allRead}>
+          All {pieces.length} are read.{' '}
+          <LinkButton href={`/firings/${firing.id}/summary`} variant="contained">
+            What came out
+          </LinkButton>
+        </p>
+      )}
+      {piece ? (
+        <PieceReader
+          key={piece.id}
+          api={api}
+          piece={piece}
+          draft={api.drafts[piece.id] ?? freshDraft(piece)}
+          state={stateOf(piece)}
+          phrases={phrases}
+          sample={samples.includes(piece.label)}
+          undone={line}
+          onFinish={(change) => void finish(piece, change)}
+          onStep={(by) => go(index + by)}
+        />
+      ) : (
+        <p>
+          Nothing was put in this firing. A piece that nobody logged can be numbered above, from the shelf it
+          stands on.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The state of a piece with what this device knows and the server does not yet. */
+function stateNow(piece: OpeningPiece, draft: Draft | undefined): OpeningPiece['state'] {
+  return draft?.sentAs ? draft.said.state : piece.state;
+}
+
+/** The next piece that is still to be read, after this one or from the beginning; else this one. */
+function nextUnread(
+  pieces: readonly OpeningPiece[],
+  from: number,
+  isRead: (piece: OpeningPiece) => boolean,
+): number {
+  const after = pieces.findIndex((piece, i) => i > from && !isRead(piece));
+  const any = after === -1 ? pieces.findIndex((piece) => !isRead(piece)) : after;
+  return any === -1 ? from : any;
+}
+
+function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?: React.ReactNode }) {
+  const { firing } = api.opening;
+  return (
+    <div className={css.bar}>
+      <Link href={`/firings/${firing.id}`}>
+        {firing.kilnName} {firing.number}
+      </Link>
+      <NotSafe waiting={api.waiting} line={api.line} />
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+'use client';
+import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { sidesOf } from '@/core/coats';
+import { defectOf, type DefectId } from '@/core/evidence';
+import type { OpeningPiece, OpeningZone } from '@/records/openings';
+import { drawnPiece } from '@/ui/drawn';
+import { halfOf, Silhouette } from '@/ui/Silhouette';
+import { PRESS_MS, pressedFor } from '../model/draft';
+import css from './opening.module.css';
+
+interface Props {
+  readonly piece: OpeningPiece;
+  readonly lit: OpeningZone | null;
+  /** The defect that a press would put down. */
+  readonly armed: DefectId | null;
+  readonly size: number;
+  readonly onZone: (zone: OpeningZone) => void;
+  readonly onPress: (zone: OpeningZone, height: number, severity: 1 | 2 | 3) => void;
+}
+
+const GRADES = ['slight', 'plain', 'spoils it'] as const;
+
+/** The drawing of a piece: a tap chooses a zone; with a defect in hand, a press puts it there, longer for worse. */
+export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const down = useRef(0);
+  const [spot, setSpot] = useState<{ x: number; y: number; grade: number } | null>(null);
+  const held = spot !== null;
+  useEffect(() => {
+    if (!held) return;
+    const rise = (grade: number) => setSpot((now) => now && { ...now, grade });
+    const timers = [setTimeout(() => rise(1), PRESS_MS.plain), setTimeout(() => rise(2), PRESS_MS.spoils)];
+    return () => timers.forEach(clearTimeout);
+  }, [held]);
+  const at = (event: PointerEvent) => {
+    const box = frame.current!.querySelector('svg')!.getBoundingClientRect();
+    const x = (event.clientX - box.left) / box.width;
+    return { x, height: Math.min(0.999, Math.max(0, 1 - (event.clientY - box.top) / box.height)) };
+  };
+  const zoneAt = ({ x, height }: { x: number; height: number }): OpeningZone | undefined => {
+    const sides = sidesOf(drawnPiece(piece).coats);
+    return piece.zones.find((zone) => {
+      const half = halfOf(zone.side, sides);
+      const here = half === 'whole' || (half === 'left') === x < 0.5;
+      return here && zone.from <= height && zone.to >= height;
+    });
+  };
+  return (
+    <div
+      ref={frame}
+      className={css.press}
+      data-armed={armed !== null || undefined}
+      onPointerDown={(event) => {
+        if (!armed) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        down.current = event.timeStamp;
+        const box = frame.current!.getBoundingClientRect();
+        setSpot({ x: event.clientX - box.left, y: event.clientY - box.top, grade: 0 });
+      }}
+      onPointerUp={(event) => {
+        const point = at(event);
+        const zone = zoneAt(point);
+        setSpot(null);
+        if (!zone) return;
+        if (armed) onPress(zone, point.height, pressedFor(event.timeStamp - down.current));
+        else onZone(zone);
+      }}
+      onPointerCancel={() => setSpot(null)}
+      onContextMenu={(event) => event.preventDefault()}
+    >
+      <Silhouette {...drawnPiece(piece)} size={size} lit={lit} />
+      {spot && (
+        <span className={css.ring} data-grade={spot.grade} style={{ left: spot.x, top: spot.y }}>
+          {GRADES[spot.grade]}
+        </span>
+      )}
+      {armed && (
+        <p className={css.armed} role="status">
+          {defectOf(armed)!.name}: press where it shows, longer is worse.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { useHotkeys } from 'react-hotkeys-hook';
+import { FATES, MOVEMENTS, SURFACES } from '@/core/evidence';
+import type { ReadingDraft } from '@/records/openings';
+import type { Said } from '../model/draft';
+
+interface Acts {
+  readonly onSay: (change: Partial<ReadingDraft>) => void;
+  readonly onGrade: (severity: 1 | 2 | 3) => void;
+  readonly onZone: (by: 1 | -1) => void;
+  readonly onDefect: () => void;
+  readonly onExpected: () => void;
+  readonly onTwin: () => void;
+  readonly onUndo: () => void;
+  readonly onFinish: (change: (said: Said) => Said) => void;
+}
+
+/** The home row says surface and movement; none of these keys begins or ends another key of the frame. */
+const HOME = [
+  ...SURFACES.map((surface, i) => ['asd'[i]!, { surface }] as const),
+  ...MOVEMENTS.map((movement, i) => ['fhj'[i]!, { movement }] as const),
+];
+
+/** The opening by keyboard, for a desk. */
+export function useOpeningKeys({
+  onSay,
+  onGrade,
+  onZone,
+  onDefect,
+  onExpected,
+  onTwin,
+  onUndo,
+  onFinish,
+}: Acts): void {
+  useHotkeys(HOME.map(([key]) => key).join(','), (event) => {
+    const said = HOME.find(([key]) => key === event.key.toLowerCase());
+    if (said) onSay(said[1]);
+  });
+  useHotkeys('1,2,3', (event) => onGrade(Number(event.key) as 1 | 2 | 3));
+  useHotkeys('up', () => onZone(1), { preventDefault: true });
+  useHotkeys('down', () => onZone(-1), { preventDefault: true });
+  useHotkeys('.', onDefect, { useKey: true, preventDefault: true });
+  useHotkeys('e', onExpected);
+  useHotkeys('i', onTwin);
+  useHotkeys('u', onUndo);
+  useHotkeys('m', () => onFinish((said) => ({ ...said, state: 'missing' })));
+  useHotkeys('x', () => onFinish((said) => ({ ...said, state: 'broken' })));
+  useHotkeys(FATES.map((_, i) => `shift+${i + 1}`).join(','), (event) => {
+    const fate = FATES[Number(event.code.slice(-1)) - 1];
+    if (fate) onFinish((said) => ({ ...said, state: 'read', fate }));
+  });
+  useHotkeys('mod+enter', () => onFinish((said) => said), { enableOnFormTags: true });
+}

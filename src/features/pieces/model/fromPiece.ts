@@ -1,0 +1,18 @@
+import type { CoatDraft, StoredCoat, PieceRow, PieceDraft } from '@/records/pieces';
+
+function coatDraft(coat: StoredCoat): CoatDraft {
+  const { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId } = coat;
+  return { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId };
+}
+
+/** A piece as a draft that corrects it. */
+export function draftOf(piece: PieceRow): PieceDraft {
+  const { form, heightMm, widthMm, bodyId, split, note } = piece;
+  return { form, heightMm, widthMm, bodyId, split, note, coats: piece.coats.map(coatDraft) };
+}
+
+/** A new piece with the bands of another, unfired. */
+export function draftLike(piece: PieceRow): PieceDraft {
+  const draft = draftOf(piece);
+  return { ...draft, note: '', coats: draft.coats.map((coat) => ({ ...coat, firingId: null })) };
+}

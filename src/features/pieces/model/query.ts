@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import type { PieceFilter } from '@/records/pieces';
+import { FATES } from '@/core/evidence';
+import { idSchema } from '@/features/shared/schema';
+
+export const PAGE_SIZE = 50;
+
+/** The piece list's address as a filter; what is not understood is left out rather than refused. */
+const querySchema = z.object({
+  stage: z.enum(['made', 'glazed', 'loaded', 'fired', 'read']).optional().catch(undefined),
+  fate: z.enum(FATES).optional().catch(undefined),
+  body: idSchema.optional().catch(undefined),
+  glaze: idSchema.optional().catch(undefined),
+  sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
+  order: z.enum(['asc', 'desc']).default('desc').catch('desc'),
+  page: z.coerce.number().int().min(0).max(100_000).default(0).catch(0),
+});
+
+/** Reads the address of the piece list. */
+export function readQuery(params: unknown): { filter: PieceFilter; page: number } {
+  const { body, glaze, page, stage, fate, sort, order } = querySchema.parse(params);
+  const filter: PieceFilter = {
+    sort,
+    order,
+    ...(stage && { stage }),
+    ...(fate && { fate }),
+    ...(body && { bodyId: body }),
+    ...(glaze && { glazeId: glaze }),
+  };
+  return { filter, page };
+}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { CLAY_STATES, EDGE_TOLERANCE, FORMS, METHODS, SIDES } from '@/core/coats';
+import { idSchema } from '@/features/shared/schema';
+
+const fraction = z
+  .number('Type a length.')
+  .min(0, 'Cannot start below the foot.')
+  .max(1, 'Cannot end above the rim.');
+
+export const coatSchema = z
+  .object({
+    glazeId: idSchema.or(z.literal('').transform((_, ctx) => (ctx.addIssue('Choose a glaze.'), z.NEVER))),
+    batchId: idSchema.nullable(),
+    method: z.enum(METHODS),
+    times: z.int('Whole times only.').min(1, 'At least once.').max(30, 'More than 30 times?'),
+    seconds: z.number().min(0, 'Cannot be negative.').max(600, 'More than ten minutes?').nullable(),
+    side: z.enum(SIDES),
+    from: fraction,
+    to: fraction,
+    dryBefore: z.boolean().nullable(),
+    clay: z.enum(CLAY_STATES).nullable().default(null),
+    wiped: z.boolean(),
+    firingId: idSchema.nullable(),
+  })
+  .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, {
+    path: ['to'],
+    message: 'The upper edge must lie above the lower one.',
+  });
+
+export const pieceSchema = z.object({
+  form: z.enum(FORMS),
+  heightMm: z.number('Type a height.').min(5, 'At least 0.5 cm.').max(2000, 'At most 200 cm.'),
+  widthMm: z.number('Type a width.').min(5, 'At least 0.5 cm.').max(2000, 'At most 200 cm.'),
+  bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
+  split: z.boolean(),
+  note: z.string().max(4000, 'At most 4000 characters.'),
+  coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
+});
+
+export const newPieceSchema = z.object({
+  ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'),
+  draft: pieceSchema,
+  /** The piece that they are made after. */
+  modelId: idSchema.nullable().default(null),
+});
+export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });

@@ -1,0 +1,89 @@
+'use client';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { placeWords } from '@/core/coats';
+import { defectOf, type DefectId } from '@/core/evidence';
+import type { PieceFiring } from '@/records/pieces';
+import { DefectGlyph } from '@/ui/DefectGlyph';
+import { Faults } from '@/ui/Faults';
+import { NumberField } from '@/ui/NumberField';
+import { useAct } from '@/ui/useAct';
+import { useSameId } from '@/ui/useSameId';
+import { saveLateLook } from '../actions';
+import { lateReadings } from '../model/late';
+import css from './piece.module.css';
+
+/** What comes after the opening, on the shelf or in use. */
+const LATER: readonly DefectId[] = ['crazing', 'shivering', 'dunting', 'pop-out'];
+
+interface Props {
+  readonly pieceId: string;
+  readonly firing: PieceFiring;
+  /** Days since the piece came out. */
+  readonly days: number;
+}
+
+/** A defect that showed later: which, where and after how long; the reading of the opening stays. */
+export function LateLook({ pieceId, firing, days }: Props) {
+  const glazed = firing.zones.filter((zone) => zone.stack.length > 0);
+  const { act, busy, faults } = useAct();
+  const [idOf, kept] = useSameId();
+  const [defect, setDefect] = useState<DefectId>('crazing');
+  const [chosen, setChosen] = useState<readonly string[]>(glazed.map((zone) => zone.id));
+  const [ageDays, setAge] = useState<number | null>(days);
+  const [note, setNote] = useState('');
+  const save = async () => {
+    const zones = glazed.filter((zone) => chosen.includes(zone.id));
+    const readings = lateReadings(zones, { defect, ageDays, note }, (zoneId) => idOf([zoneId, defect]));
+    const said = { pieceId, firingId: firing.firingId, state: 'read', fate: null, readings };
+    if ((await act(() => saveLateLook(said))) === undefined) return;
+    for (const zone of zones) kept([zone.id, defect]);
+  };
+  return (
+    <details className={css.late}>
+      <summary>It showed something later</summary>
+      <div className={css.lateRow} role="group" aria-label="What showed">
+        {LATER.map((id) => (
+          <button key={id} type="button" aria-pressed={defect === id} onClick={() => setDefect(id)}>
+            <DefectGlyph id={id} size={28} labelled />
+            {defectOf(id)!.name}
+          </button>
+        ))}
+      </div>
+      {defectOf(defect)!.caution && <p className="small heat">{defectOf(defect)!.caution}</p>}
+      <div className={css.lateRow} role="group" aria-label="Where">
+        {[...glazed].reverse().map((zone) => (
+          <button
+            key={zone.id}
+            type="button"
+            aria-pressed={chosen.includes(zone.id)}
+            onClick={() =>
+              setChosen(
+                chosen.includes(zone.id) ? chosen.filter((id) => id !== zone.id) : [...chosen, zone.id],
+              )
+            }
+          >
+            {zone.headword}
+            <small>
+              {zone.side !== 'outside' && `${zone.side}, `}
+              {placeWords(zone)}
+            </small>
+          </button>
+        ))}
+      </div>
+      <div className={css.lateFields}>
+        <NumberField label="After how many days" value={ageDays} onChange={setAge} />
+        <TextField label="Note" value={note} onChange={(event) => setNote(event.target.value)} />
+        <Button
+          variant="contained"
+          disabled={busy || chosen.length === 0 || !Number.isInteger(ageDays)}
+          onClick={() => void save()}
+        >
+          Note it
+        </Button>
+      </div>
+      <Faults faults={faults} />
+    </details>
+  );
+}

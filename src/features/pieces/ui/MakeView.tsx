@@ -1,0 +1,228 @@
+'use client';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { FORMS, formShape, timesWords, wayOf, type Form } from '@/core/coats';
+import { makeAgain } from '@/core/rounds';
+import type { PiecePage } from '@/records/pieces';
+import { Choice } from '@/ui/Choice';
+import { drawnPiece } from '@/ui/drawn';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { NumberField } from '@/ui/NumberField';
+import { PrintButton } from '@/ui/PrintButton';
+import { Silhouette } from '@/ui/Silhouette';
+import { useAct } from '@/ui/useAct';
+import { useKept } from '@/ui/useKept';
+import { useSameId } from '@/ui/useSameId';
+import { saveNewPieces } from '../actions';
+import { draftLike } from '../model/fromPiece';
+import css from './make.module.css';
+
+interface Props {
+  readonly model: PiecePage;
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+  /** What its entries show, in words: movement at worst, and how closely twins agree. */
+  readonly movement: string | null;
+  readonly spread: readonly string[];
+  /** What to mind of its glazes. */
+  readonly cautions: readonly string[];
+}
+
+/** A piece made again, perhaps on another form and size: the work sheet, and the new pieces linked to their model. */
+export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
+  const router = useRouter();
+  const [ask, setAsk, , drop] = useKept(`jiten.make.${model.id}`, {
+    form: model.form,
+    heightMm: model.heightMm as number | null,
+    widthMm: model.widthMm as number | null,
+    count: 1 as number | null,
+    bodyId: model.bodyId,
+  });
+  const change = (part: Partial<typeof ask>) => setAsk((before) => ({ ...before, ...part }));
+  const { act, busy, faults } = useAct();
+  const [idOf, kept] = useSameId();
+  const [made, setMade] = useState<readonly { id: string; label: string }[]>([]);
+  const names = new Map(model.coats.map((coat) => [coat.glazeId, coat.glazeName]));
+  const { form, heightMm, widthMm, bodyId } = ask;
+  const count = Math.min(60, Math.max(1, Math.round(ask.count ?? 1)));
+  const next = useMemo(
+    () => ({ form, heightMm: heightMm || model.heightMm, widthMm: widthMm || model.widthMm }),
+    [form, heightMm, widthMm, model],
+  );
+  const sheet = useMemo(
+    () =>
+      makeAgain(
+        model.coats.map((coat) => ({
+          glaze: coat.glazeId,
+          way: wayOf(coat.method),
+          times: coat.times,
+          seconds: coat.seconds,
+          side: coat.side,
+          from: coat.from,
+          to: coat.to,
+        })),
+        model,
+        next,
+        movement,
+        count,
+      ),
+    [model, next, movement, count],
+  );
+  const draft = {
+    ...draftLike(model),
+    ...next,
+    bodyId,
+    split: model.split && formShape(form).canSplit,
+    coats: draftLike(model).coats.map((coat, i) => ({ ...coat, side: sheet.lines[i]!.side })),
+  };
+  const save = async () => {
+    const ids = Array.from({ length: count }, (_, i) => idOf([i, draft]));
+    const saved = await act(() => saveNewPieces({ ids, draft, modelId: model.id }));
+    if (!saved) return;
+    ids.forEach((_, i) => kept([i, draft]));
+    drop();
+    setMade(saved);
+    router.refresh();
+  };
+  const all = [...new Set([...cautions, ...sheet.cautions])];
+  return (
+    <>
+      <GuideWords first={`After ${model.label}`} />
+      <h1>
+        Made again after{' '}
+        <Link href={`/pieces/${model.label}`} className="figures">
+          {model.label}
+        </Link>
+      </h1>
+      <div className={css.columns}>
+        <div className={`${css.fields} no-print`}>
+          <Choice
+            label="Form"
+            options={FORMS}
+            value={form}
+            onChange={(value) => {
+              const to = (value ?? model.form) as Form;
+              const { heightMm: h, widthMm: w } = to === model.form ? model : formShape(to);
+              change({ form: to, heightMm: h, widthMm: w });
+            }}
+          />
+          <NumberField
+            label={form === 'plate' ? 'Diameter, mm' : 'Height, mm'}
+            value={heightMm}
+            onChange={(value) =>
+              change(form === 'plate' ? { heightMm: value, widthMm: value } : { heightMm: value })
+            }
+          />
+          {form !== 'plate' && (
+            <NumberField
+              label={isRound(form) ? 'Widest, mm' : 'Width, mm'}
+              value={widthMm}
+              onChange={(value) => change({ widthMm: value })}
+            />
+          )}
+          <NumberField label="Pieces" value={ask.count} onChange={(value) => change({ count: value })} />
+          <TextField
+            select
+            label="Clay"
+            value={bodyId}
+            onChange={(event) => change({ bodyId: event.target.value })}
+          >
+            {bodies.map((body) => (
+              <MenuItem key={body.id} value={body.id}>
+                {body.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          {bodyId !== model.bodyId && (
+            <p className="heat small">On another clay it is another entry: look at the wall first.</p>
+          )}
+          <Faults faults={faults} />
+          <Button variant="contained" disabled={busy} onClick={() => void save()}>
+            {busy ? 'Saving' : `Log ${count === 1 ? 'this piece' : `these ${count} pieces`}`}
+          </Button>
+          <PrintButton quiet>Print the sheet</PrintButton>
+          {made.length > 0 && (
+            <p role="status" className="good">
+              Saved:{' '}
+              {made.map(({ id, label }) => (
+                <Link key={id} href={`/pieces/${label}`} className="figures">
+                  {label}{' '}
+                </Link>
+              ))}
+            </p>
+          )}
+        </div>
+        <div className={css.drawing}>
+          <Silhouette {...drawnPiece({ ...model, ...next, split: draft.split })} size={240} strip />
+        </div>
+        <div>
+          <table className={css.sheet}>
+            <thead>
+              <tr>
+                <th>Coat</th>
+                <th>{form === 'plate' ? 'From the centre, mm' : 'Above the foot, mm'}</th>
+                <th>Area, cm²</th>
+                <th>Dry, g</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sheet.lines.map((line, i) => (
+                <tr key={i}>
+                  <td>
+                    <b>{names.get(line.glaze)}</b>,{' '}
+                    {line.way === 'brushed' ? `${line.times} brushed` : timesWords(line.times)}
+                    {line.seconds !== null && `, ${line.seconds} s`}
+                    {line.side !== 'outside' && `, ${line.side}`}
+                  </td>
+                  <td>
+                    {line.fromMm.toFixed(0)} to {line.toMm.toFixed(0)}
+                  </td>
+                  <td>{line.areaCm2.toFixed(0)}</td>
+                  <td>{line.dryGrams.toFixed(1)}</td>
+                </tr>
+              ))}
+            </tbody>
+            <tfoot>
+              {Object.entries(sheet.grams).map(([glaze, grams]) => (
+                <tr key={glaze}>
+                  <td colSpan={3}>
+                    {names.get(glaze)}, on {count} {count === 1 ? 'piece' : 'pieces'}
+                  </td>
+                  <td>{grams.toFixed(1)}</td>
+                </tr>
+              ))}
+            </tfoot>
+          </table>
+          <p className="small quiet">
+            What stays on the ware: area × raw thickness (0.6 mm a dip, 0.2 mm a brushed coat) × 1.45 g/cm³;
+            estimates, your own measures win. The bucket needs enough to dip in besides.
+          </p>
+          <h2>What to expect</h2>
+          <ul>
+            {spread.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          {all.length > 0 && (
+            <>
+              <h2>Mind</h2>
+              <ul className="heat">
+                {all.map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
+              </ul>
+            </>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function isRound(form: Form): boolean {
+  return form === 'cup' || form === 'bowl' || form === 'other';
+}

@@ -1,0 +1,262 @@
+import dayjs from 'dayjs';
+import Link from 'next/link';
+import { placeWords, stackWords } from '@/core/coats';
+import { defectName } from '@/core/evidence';
+import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
+import { shortDay } from '@/ui/dates';
+import { DefectLine } from '@/ui/DefectLine';
+import { drawnPiece } from '@/ui/drawn';
+import { Flame } from '@/ui/Flame';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { Photo } from '@/ui/Photo';
+import { PickUp } from '@/ui/PickUp';
+import { ProofMarks } from '@/ui/ProofMarks';
+import { Silhouette } from '@/ui/Silhouette';
+import { Swatch } from '@/ui/Swatch';
+import { countWords } from '@/ui/countWords';
+import { AddPhoto } from './AddPhoto';
+import { AgainstModel } from './AgainstModel';
+import { ageInWords } from '../model/late';
+import { LateLook } from './LateLook';
+import css from './piece.module.css';
+
+/** One piece: its photo, what is on it, what each firing made of it. */
+export function PieceView({
+  piece,
+  model,
+  mayChange,
+  now,
+}: {
+  piece: PiecePage;
+  /** The piece that it was made after. */
+  model: PiecePage | null;
+  mayChange: boolean;
+  now: Date;
+}) {
+  const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
+  const drawing = drawnPiece(piece);
+  const last = piece.firings.at(-1);
+  return (
+    <>
+      <GuideWords first={piece.label} />
+      <div className={css.head}>
+        <h1 className="figures">{piece.label}</h1>
+        <p className="quiet">
+          {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
+          <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
+          {shortDay(piece.madeAt)}; {piece.stage}
+          {piece.fate && (
+            <>
+              , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
+            </>
+          )}
+        </p>
+        <div className={css.acts}>
+          <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />
+          <LinkButton href={`/make?piece=${piece.label}`}>Make it again</LinkButton>
+          {mayChange && <LinkButton href={`/pieces/${piece.label}/edit`}>Correct</LinkButton>}
+        </div>
+      </div>
+      <div className={css.columns}>
+        <div>
+          <div className={css.pictures}>
+            {piece.photos[0] && (
+              <Photo
+                hash={piece.photos[0].hash}
+                alt={`Photo of ${piece.label}`}
+                width="100%"
+                height={420}
+                drawn={piece.photos[0]}
+              />
+            )}
+            <div className={css.drawing}>
+              <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />
+            </div>
+          </div>
+          {piece.photos.length > 1 && (
+            <ul className={css.more}>
+              {piece.photos.slice(1).map((photo) => (
+                <li key={photo.id}>
+                  <Photo hash={photo.hash} alt={`Earlier photo of ${piece.label}`} width={96} height={110} />
+                </li>
+              ))}
+            </ul>
+          )}
+          {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
+        </div>
+        <div>
+          {model && <AgainstModel piece={piece} model={model} />}
+          {[...piece.firings].reverse().map((firing) => (
+            <FiringResult
+              key={firing.firingId}
+              firing={firing}
+              nameOf={nameOf}
+              pieceId={piece.id}
+              label={piece.label}
+              now={now}
+            />
+          ))}
+          {(piece.firings.length === 0 || piece.coats.some((coat) => coat.firingId === null)) && (
+            <section className={css.firing}>
+              <h2>Not fired yet</h2>
+              <ul>
+                {[...piece.planned].reverse().map((zone) => (
+                  <li key={`${zone.side}${zone.from}`} className={css.planned}>
+                    <span className="quiet small">
+                      {zone.side !== 'outside' && `${zone.side}, `}
+                      {placeWords(zone)}
+                    </span>
+                    <span>{stackWords(zone.stack, nameOf)}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {piece.note && (
+            <section className={css.firing}>
+              <h2>Note</h2>
+              <p>{piece.note}</p>
+            </section>
+          )}
+          {piece.followers.length > 0 && (
+            <section className={css.firing}>
+              <h2>Made after it</h2>
+              <p className={css.twins}>
+                {piece.followers.map((one) => (
+                  <Link key={one.id} href={`/pieces/${one.label}`} className="figures">
+                    {one.label}
+                  </Link>
+                ))}
+              </p>
+            </section>
+          )}
+          {piece.twins.length > 0 && (
+            <section className={css.firing}>
+              <h2>Twins</h2>
+              <p className={css.twins}>
+                {piece.twins.map((twin) => (
+                  <Link key={twin.id} href={`/pieces/${twin.label}`} className="figures">
+                    {twin.label}
+                  </Link>
+                ))}
+              </p>
+            </section>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function FiringResult({
+  firing,
+  nameOf,
+  pieceId,
+  label,
+  now,
+}: {
+  firing: PieceFiring;
+  nameOf: (id: string) => string;
+  pieceId: string;
+  label: string;
+  now: Date;
+}) {
+  const days = Math.max(0, dayjs(now).diff(firing.day, 'day') - 1);
+  return (
+    <section className={css.firing}>
+      <h2>
+        <Link href={`/firings/${firing.firingId}`}>
+          {firing.kiln} {firing.number}
+        </Link>
+      </h2>
+      <p className="quiet">
+        {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.day)},
+        shelf {firing.shelf}; {firing.state}
+      </p>
+      <ul>
+        {[...firing.zones].reverse().map((zone) => (
+          <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} label={label} />
+        ))}
+      </ul>
+      {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
+        <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
+          {firing.zones.some((zone) => zone.readings.length) ? 'Look again' : 'Read it now'}
+        </LinkButton>
+      )}
+      {firing.zones.length > 0 && (
+        <LinkButton size="small" href={`/clinic?piece=${label}`} sx={{ mt: 1, ml: 1 }}>
+          What went wrong? Find it by look
+        </LinkButton>
+      )}
+      {firing.zones.some((zone) => zone.readings.length) && (
+        <LateLook pieceId={pieceId} firing={firing} days={days} />
+      )}
+    </section>
+  );
+}
+
+function ZoneResult({
+  zone,
+  nameOf,
+  label,
+}: {
+  zone: FiredZone;
+  nameOf: (id: string) => string;
+  label: string;
+}) {
+  const plain = (zone.readings.find((reading) => !reading.ended)?.defects ?? []).filter(
+    ({ severity }) => severity >= 2,
+  );
+  const live = zone.readings.find((reading) => !reading.ended);
+  const before = zone.readings.filter((reading) => reading.ended);
+  return (
+    <li className={css.zone}>
+      <Swatch hash={zone.swatchHash} colour={live?.colour ?? zone.colour} width={72} height={54} />
+      <div>
+        <p>
+          <Link href={`/entry/${zone.headwordId}`} className={css.headword}>
+            {zone.headword}
+          </Link>{' '}
+          <span className="quiet small">
+            {zone.side !== 'outside' && `${zone.side}, `}
+            {placeWords(zone)}; {stackWords(zone.stack, nameOf)}; on {zone.ground}
+          </span>
+        </p>
+        {live ? (
+          <p>
+            {[live.surface, live.movement].filter(Boolean).join(', ')}{' '}
+            {live.defects.length > 0 && <DefectLine defects={live.defects} />}
+            {plain.map(({ defect }) => (
+              <Link key={defect} href={`/clinic/${defect}?piece=${label}`} className={css.why}>
+                why {defectName(defect)}?
+              </Link>
+            ))}
+            {live.ageDays !== null && <span className="quiet"> after {ageInWords(live.ageDays)}</span>}
+            {live.note && <i> “{live.note}”</i>}
+          </p>
+        ) : (
+          <p className="quiet">not read yet</p>
+        )}
+        {before.map((reading) => (
+          <p key={reading.id} className="quiet small">
+            before: {[reading.surface, reading.movement].filter(Boolean).join(', ')}{' '}
+            <DefectLine defects={reading.defects} />
+            {reading.defects.length === 0 && 'no defect'} ({reading.by}, {shortDay(reading.at)})
+          </p>
+        ))}
+        {zone.counts.map((count) => (
+          <p key={count.id} className="small">
+            Counted: {countWords(count)}
+          </p>
+        ))}
+        {zone.proofs > 0 && (
+          <p className="small quiet">
+            <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of{' '}
+            {zone.proofs} agree
+          </p>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,2 @@
+export { isLate } from './model/progress';
+export { Progress } from './ui/RoundsView';

@@ -1,0 +1,124 @@
+import 'server-only';
+import { timesWords } from '@/core/coats';
+import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
+import { batchOf } from '@/core/recipe';
+import type { NewestRecipe } from '@/records/materials';
+import type { Round, RoundCell } from '@/records/rounds';
+import { openPdf } from '@/ui/pdf';
+import { pourFor } from '../model/pouring';
+
+/** How the sheet is wanted. */
+export interface BenchWay {
+  readonly way: 'by weight' | 'by volume';
+  /** Base grams of each cup. */
+  readonly grams: number;
+  /** Millilitres of each cup. */
+  readonly ml: number;
+  /** Specific gravity of a corner slop, by glaze id. */
+  readonly gravityOf: (id: string) => number;
+}
+
+interface Part {
+  readonly title: string;
+  readonly words: string;
+  readonly rows: readonly (readonly [string, string])[];
+}
+
+const LEFT = 42;
+const RIGHT = 553;
+const BOTTOM = 800;
+
+/** The bench sheet of a round as a PDF, for a bench without a printer of its own: a box to tick before each line. */
+export async function benchPdf(
+  round: Round,
+  cells: readonly RoundCell[],
+  corners: readonly NewestRecipe[],
+  book: MaterialBook,
+  way: BenchWay,
+): Promise<Buffer> {
+  const { pdf, finish } = await openPdf(`Bench sheet, round ${round.number}`);
+  pdf.addPage();
+  const parts = partsOf(cells, corners, book, way);
+  const cautions = cells.some(({ recipe }) => recipe)
+    ? [
+        DUST_CAUTION,
+        ...cautionsIn(
+          cells.flatMap(({ recipe }) => recipe?.map(({ material }) => material) ?? []),
+          book,
+        ),
+      ]
+    : [];
+  pdf
+    .font('bold')
+    .fontSize(18)
+    .text(`${round.name}: bench sheet`, LEFT, 40, { width: RIGHT - LEFT });
+  pdf.font('plain').fontSize(10);
+  for (const caution of cautions) pdf.text(caution, LEFT, pdf.y + 4, { width: RIGHT - LEFT });
+  for (const part of parts) drawPart(pdf, part);
+  return finish();
+}
+
+function drawPart(pdf: PDFKit.PDFDocument, { title, words, rows }: Part): void {
+  if (pdf.y + 40 + Math.min(rows.length, 8) * 16 > BOTTOM) pdf.addPage().y = 30;
+  pdf
+    .font('bold')
+    .fontSize(13)
+    .text(title, LEFT, pdf.y + 14, { width: RIGHT - LEFT });
+  if (words)
+    pdf
+      .font('plain')
+      .fontSize(10)
+      .text(words, LEFT, pdf.y + 1, { width: RIGHT - LEFT });
+  for (const [name, amount] of rows) {
+    if (pdf.y + 18 > BOTTOM) pdf.addPage().y = 30;
+    const y = pdf.y + 4;
+    if (!name.startsWith('all together')) pdf.rect(LEFT, y, 10, 10).stroke();
+    pdf
+      .font('bold')
+      .fontSize(11)
+      .text(amount, RIGHT - 90, y, { width: 90, align: 'right', lineBreak: false });
+    pdf.font('plain').text(name, LEFT + 18, y, { width: RIGHT - LEFT - 120 });
+  }
+}
+
+function partsOf(
+  cells: readonly RoundCell[],
+  corners: readonly NewestRecipe[],
+  book: MaterialBook,
+  { way, grams, ml, gravityOf }: BenchWay,
+): Part[] {
+  const pieces = (cell: RoundCell) => cell.pieces.map(({ label }) => label).join(' ');
+  if (way === 'by volume') {
+    const plan = pourFor(cells, corners, book, gravityOf, ml);
+    if (typeof plan === 'string') return [{ title: plan, words: '', rows: [] }];
+    const nameOf = (id: string) => corners.find(({ glazeId }) => glazeId === id)?.name ?? id;
+    return plan.order.map((id) => ({
+      title: nameOf(id),
+      words: `${Math.ceil(plan.totals[id]!)} ml in all; pour it into all its cups before the next.`,
+      rows: plan.cells
+        .filter((cell) => (cell.ml[id] ?? 0) > 0)
+        .map((cell) => [cell.label, `${cell.ml[id]!.toFixed(1)} ml`]),
+    }));
+  }
+  return cells.map((cell) => {
+    if (!cell.recipe)
+      return {
+        title: `${cell.label}   ${pieces(cell)}`,
+        words: `on ${cell.body}`,
+        rows: cell.stack.map(({ name, times }) => [`${name} ${timesWords(times)}`, ''] as const),
+      };
+    const batch = batchOf(cell.recipe, { grams });
+    const lines = batch.lines.filter((line) => line.grams > 0);
+    return {
+      title: `${cell.label}   ${pieces(cell)}`,
+      words: cell.words,
+      rows: [
+        ...lines.map(
+          (line) =>
+            [`${line.addition ? 'on top: ' : ''}${line.material}`, `${line.grams.toFixed(2)} g`] as const,
+        ),
+        ['all together, to check', `${batch.totalGrams.toFixed(2)} g`] as const,
+      ],
+    };
+  });
+}

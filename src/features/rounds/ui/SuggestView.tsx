@@ -1,0 +1,164 @@
+'use client';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import { formShape } from '@/core/coats';
+import { CONES } from '@/core/firing';
+import { freeRound } from '@/core/rounds';
+import { Choice } from '@/ui/Choice';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { LinkButton } from '@/ui/LinkButton';
+import { NumberField } from '@/ui/NumberField';
+import { Bands } from './TrayCell';
+import { Swatch } from '@/ui/Swatch';
+import { useAct } from '@/ui/useAct';
+import { useAddress } from '@/ui/useAddress';
+import { WordField } from '@/ui/WordField';
+import { layOutRound } from '../actions';
+import type { Asked } from '../model/asked';
+import type { Suggestion } from '../model/suggest';
+import css from './rounds.module.css';
+
+interface Props {
+  readonly asked: Asked;
+  readonly suggestions: readonly Suggestion[];
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** So many free places: which tests are worth the clay, each with its reason; change the list and accept it. */
+export function SuggestView({ asked, suggestions, bodies }: Props) {
+  const router = useRouter();
+  const { change } = useAddress();
+  const [out, setOut] = useState<readonly string[]>([]);
+  const [name, setName] = useState('');
+  const [dueOn, setDueOn] = useState('');
+  const id = useRef(ulid());
+  const { act, busy, faults } = useAct();
+  const chosen = suggestions.filter((one) => !out.includes(one.key));
+  const ask = (part: Partial<Asked>) => {
+    const inAddress = ({ places, bodyId, ...rest }: Partial<Asked>) =>
+      Object.entries({ places: places && String(places), clay: bodyId, ...rest });
+    change((next) => {
+      for (const [key, value] of inAddress(asked)) if (value && !next.has(key)) next.set(key, value);
+      for (const [key, value] of inAddress(part)) if (value) next.set(key, value);
+    });
+  };
+  const accept = async () => {
+    const plan = freeRound(chosen.map((one) => ({ stack: one.stack })));
+    const size = formShape('tile');
+    const number = await act(() =>
+      layOutRound({
+        id: id.current,
+        name: name || `${chosen.length} gaps, cone ${asked.cone}`,
+        kind: 'free',
+        setup: asked,
+        shape: plan.shape,
+        rows: plan.rows,
+        columns: plan.columns,
+        form: 'tile',
+        heightMm: size.heightMm,
+        widthMm: size.widthMm,
+        twins: 1,
+        cone: asked.cone,
+        atmosphere: asked.atmosphere,
+        dueOn: dueOn || null,
+        unlessUnderWay: true,
+        colour: '#888888',
+        cells: plan.cells.map((cell, i) => ({
+          label: cell.label,
+          row: cell.row,
+          column: cell.column,
+          words: chosen[i]!.words,
+          parts: cell.parts,
+          recipe: null,
+          stack: cell.stack ?? null,
+          bodyId: asked.bodyId,
+        })),
+      }),
+    );
+    if (number !== undefined) router.push(`/rounds/${id.current}`);
+  };
+  return (
+    <>
+      <GuideWords first="Suggest a round" />
+      <div className={css.titleRow}>
+        <h1>What is worth the clay</h1>
+        <span>
+          <LinkButton href="/rounds">Rounds</LinkButton>
+        </span>
+      </div>
+      <div className={css.ask}>
+        <NumberField
+          label="Free places"
+          value={asked.places}
+          onChange={(places) => places && places >= 1 && places <= 200 && ask({ places: Math.round(places) })}
+        />
+        <Choice
+          label="Clay"
+          options={bodies.map((body) => body.name)}
+          value={bodies.find((body) => body.id === asked.bodyId)?.name ?? null}
+          onChange={(word) => ask({ bodyId: bodies.find((body) => body.name === word)?.id ?? asked.bodyId })}
+        />
+        <Choice
+          label="Cone"
+          options={CONES}
+          value={asked.cone as (typeof CONES)[number]}
+          onChange={(cone) => ask({ cone: cone ?? '6' })}
+        />
+        <Choice
+          label="Atmosphere"
+          options={['oxidation', 'neutral', 'reduction'] as const}
+          value={asked.atmosphere}
+          onChange={(atmosphere) => ask({ atmosphere: atmosphere ?? 'oxidation' })}
+        />
+        <WordField label="Name of the round" value={name} onChange={setName} />
+        <TextField
+          label="Wanted by"
+          type="date"
+          value={dueOn}
+          onChange={(event) => setDueOn(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      </div>
+      <Faults faults={faults} />
+      {suggestions.length === 0 ? (
+        <p>No glaze in the studio yet, so there is nothing to test.</p>
+      ) : (
+        <ol className={css.suggested}>
+          {suggestions.map((one) => {
+            const on = !out.includes(one.key);
+            return (
+              <li key={one.key} data-out={!on || undefined}>
+                <Checkbox
+                  checked={on}
+                  onChange={() => setOut(on ? [...out, one.key] : out.filter((key) => key !== one.key))}
+                  slotProps={{ input: { 'aria-label': `${one.words}: ${one.why}` } }}
+                />
+                {one.swatchHash ? (
+                  <Swatch hash={one.swatchHash} colour={null} width={60} height={40} />
+                ) : (
+                  <Bands layers={one.colours.map((colour) => ({ colour, part: 1 }))} />
+                )}
+                <span>
+                  <b>{one.words}</b>
+                  <span className="small quiet">{one.why}</span>
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      )}
+      <Button variant="contained" disabled={busy || chosen.length === 0} onClick={() => void accept()}>
+        {busy ? 'Laying out' : `Lay out these ${chosen.length}`}
+      </Button>
+      <p className="small quiet" style={{ marginTop: 12 }}>
+        A test counts by what is unsure of its entry, how often it was looked up in vain, and what it says of
+        the other order. What rounds under way will prove is reckoned in. Judgement, not measurement.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,153 @@
+'use client';
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { BUILT_IN } from '@/core/chemistry';
+import { Choice } from '@/ui/Choice';
+import { NumberField } from '@/ui/NumberField';
+import { bodiesVary, GLAZES_OF, type NamedRecipe } from '@/core/rounds';
+import { FreeTests } from './FreeTests';
+import type { Setup } from '../model/setup';
+import css from './rounds.module.css';
+
+interface Props {
+  readonly setup: Setup;
+  readonly change: (part: Partial<Setup>) => void;
+  readonly glazes: readonly NamedRecipe[];
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What a kind of round varies: its glazes, clays, steps and additions. */
+export function Varies({ setup, change, glazes, bodies }: Props) {
+  const { least, most } = GLAZES_OF[setup.kind];
+  const many = most > 4;
+  const setGlaze = (i: number, name: string | null) => {
+    const id = glazes.find((glaze) => glaze.name === name)?.id;
+    const next = [...setup.glazes];
+    if (id) next[i] = id;
+    change({ glazes: next });
+  };
+  const corners = ['line', 'triaxial', 'corners'].includes(setup.kind);
+  const stepped = ['line', 'triaxial', 'ladder', 'crazing', 'coats'].includes(setup.kind);
+  return (
+    <div className={css.varies}>
+      <h2>What varies</h2>
+      {many ? (
+        <Autocomplete
+          multiple
+          options={glazes.map((glaze) => glaze.id)}
+          getOptionLabel={(one) => glazes.find((glaze) => glaze.id === one)?.name ?? '?'}
+          value={setup.glazes.filter((one) => glazes.some((glaze) => glaze.id === one))}
+          onChange={(_, next) => change({ glazes: next })}
+          disableCloseOnSelect
+          renderInput={(params) => <TextField {...params} label="Glazes" />}
+        />
+      ) : (
+        Array.from({ length: least }, (_, i) => (
+          <Choice
+            key={i}
+            label={corners ? `Corner ${'ABCD'[i]}` : 'Base glaze'}
+            options={glazes.map((glaze) => glaze.name)}
+            value={glazes.find((glaze) => glaze.id === setup.glazes[i])?.name ?? null}
+            onChange={(name) => setGlaze(i, name)}
+          />
+        ))
+      )}
+      {bodiesVary(setup.kind) && (
+        <Autocomplete
+          multiple
+          options={bodies.map((body) => body.id)}
+          getOptionLabel={(one) => bodies.find((body) => body.id === one)?.name ?? '?'}
+          value={setup.bodies.filter((one) => bodies.some((body) => body.id === one))}
+          onChange={(_, next) => change({ bodies: next })}
+          disableCloseOnSelect
+          renderInput={(params) => <TextField {...params} label="Clays" />}
+        />
+      )}
+      {setup.kind === 'free' && <FreeTests {...{ setup, change, glazes }} />}
+      {stepped && (
+        <NumberField
+          label={
+            setup.kind === 'triaxial'
+              ? 'Cells along an edge'
+              : setup.kind === 'coats'
+                ? 'Up to so many coats'
+                : 'Steps, ends counted'
+          }
+          value={setup.steps}
+          onChange={(steps) => steps && steps >= 1 && change({ steps: Math.round(steps) })}
+        />
+      )}
+      {setup.kind === 'corners' && (
+        <div className={css.pair}>
+          <NumberField
+            label="Across"
+            value={setup.columns}
+            onChange={(n) => n && change({ columns: Math.round(n) })}
+          />
+          <NumberField
+            label="Down"
+            value={setup.rows}
+            onChange={(n) => n && change({ rows: Math.round(n) })}
+          />
+        </div>
+      )}
+      {setup.kind === 'factorial' && (
+        <NumberField
+          label="Room for so many tests"
+          value={setup.most}
+          onChange={(most) => most && most >= 2 && change({ most: Math.round(most) })}
+        />
+      )}
+      {setup.kind === 'overlap' && (
+        <FormControlLabel
+          control={
+            <Switch
+              checked={setup.singlesTwice}
+              onChange={(event) => change({ singlesTwice: event.target.checked })}
+            />
+          }
+          label="Each alone twice as well"
+        />
+      )}
+      {setup.kind === 'ladder' &&
+        setup.additions.map((addition, i) => (
+          <div key={i} className={css.pair}>
+            <Autocomplete
+              freeSolo
+              options={BUILT_IN.materials.map((material) => material.name)}
+              inputValue={addition.material}
+              onInputChange={(_, material) =>
+                change({ additions: setup.additions.map((one, k) => (k === i ? { ...one, material } : one)) })
+              }
+              renderInput={(params) => <TextField {...params} label="Adding" />}
+            />
+            <NumberField
+              label="% more each step"
+              value={addition.step}
+              onChange={(step) =>
+                change({
+                  additions: setup.additions.map((one, k) => (k === i ? { ...one, step: step ?? 0 } : one)),
+                })
+              }
+            />
+          </div>
+        ))}
+      {setup.kind === 'ladder' && (
+        <Button
+          size="small"
+          onClick={() => change({ additions: [...setup.additions, { material: '', step: 1 }] })}
+        >
+          Another addition
+        </Button>
+      )}
+      {setup.kind === 'crazing' && (
+        <p className="small quiet">
+          1¼ % silica and 1 % kaolin more at each step: a gloss stays a gloss. The first tile is the control.
+        </p>
+      )}
+    </div>
+  );
+}

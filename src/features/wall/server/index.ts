@@ -1,0 +1,2 @@
+import 'server-only';
+export { SHEETS, viewsOf } from './posterPdf';

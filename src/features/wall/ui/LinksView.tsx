@@ -1,0 +1,189 @@
+'use client';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import QRCode from 'qrcode';
+import { useEffect, useState } from 'react';
+import type { Share } from '@/records/dictionary';
+import { shortDay } from '@/ui/dates';
+import { Faults } from '@/ui/Faults';
+import { GuideWords } from '@/ui/frame';
+import { useAct } from '@/ui/useAct';
+import { useSameId } from '@/ui/useSameId';
+import { useUndo } from '@/ui/Undo';
+import { WordField } from '@/ui/WordField';
+import { endLink, shareWall } from '../actions';
+import { SHARE_DAYS } from '../schema';
+import css from './wall.module.css';
+
+interface Props {
+  readonly links: readonly Share[];
+  /** The wall to be shared, as it stands in its address, and in words. */
+  readonly search: string;
+  readonly words: string;
+}
+
+const DAY_WORDS: Readonly<Record<number, string>> = {
+  1: 'a day',
+  7: 'a week',
+  30: 'a month',
+  180: 'half a year',
+  365: 'a year',
+};
+
+/** Links for visitors: make one, see which work, end them. */
+export function LinksView({ links, search, words }: Props) {
+  const [name, setName] = useState('What our glazes do');
+  const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
+  const [recipes, setRecipes] = useState(false);
+  const [names, setNames] = useState(false);
+  const [made, setMade] = useState<string | null>(null);
+  const { act, busy, faults } = useAct();
+  const { offer, bar } = useUndo();
+  const [idOf, kept] = useSameId();
+  const make = async () => {
+    const what = { name, search, recipes, names };
+    const token = newToken();
+    const share = { id: idOf(what), ...what };
+    if ((await act(() => shareWall({ share, token, days }))) === undefined) return;
+    kept(what);
+    setMade(`${window.location.origin}/share/${token}`);
+  };
+  const end = async (link: Share) => {
+    if ((await act(() => endLink({ id: link.id, ended: true }))) !== undefined)
+      offer(
+        `“${link.name}” ended; open pages close by themselves`,
+        () => void act(() => endLink({ id: link.id, ended: false })),
+      );
+  };
+  return (
+    <>
+      <GuideWords first="Share the wall" />
+      <h1>Share the wall</h1>
+      <div className={css.sharing}>
+        <form
+          className={css.linkForm}
+          aria-label="New link"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void make();
+          }}
+        >
+          <p>
+            Whoever has the link sees <Link href={`/wall?${search}`}>{words}</Link> and its entries, and
+            nothing else of the studio.
+          </p>
+          <WordField
+            label="Title for visitors"
+            value={name}
+            onChange={setName}
+            fault={faults.find(({ field }) => field === 'share.name')?.message}
+          />
+          <TextField
+            select
+            label="Works for"
+            value={days}
+            onChange={(event) => setDays(Number(event.target.value) as typeof days)}
+          >
+            {SHARE_DAYS.map((one) => (
+              <MenuItem key={one} value={one}>
+                {DAY_WORDS[one]}
+              </MenuItem>
+            ))}
+          </TextField>
+          <FormControlLabel
+            control={<Switch checked={recipes} onChange={(event) => setRecipes(event.target.checked)} />}
+            label="With recipes"
+          />
+          <FormControlLabel
+            control={<Switch checked={names} onChange={(event) => setNames(event.target.checked)} />}
+            label="With the names of who made the pieces"
+          />
+          <Faults faults={faults.filter(({ field }) => field !== 'share.name')} />
+          <Button type="submit" variant="contained" disabled={busy || !name.trim()}>
+            {busy ? 'Making the link' : 'Make the link'}
+          </Button>
+        </form>
+        {made && <MadeLink address={made} search={search} />}
+      </div>
+      <h2>Links</h2>
+      {links.length === 0 && <p className="quiet">None yet.</p>}
+      <ul className={css.links}>
+        {links.map((link) => {
+          const over = link.endedAt ?? (link.expiresAt < new Date() ? link.expiresAt : null);
+          return (
+            <li key={link.id}>
+              <b>{link.name}</b>
+              <span className="quiet">
+                by {link.by}, {shortDay(link.at)}; {link.recipes ? 'with' : 'without'} recipes,{' '}
+                {link.names ? 'with' : 'without'} names
+              </span>
+              {over ? (
+                <span className="quiet">ended {shortDay(over)}</span>
+              ) : (
+                <>
+                  <span>until {shortDay(link.expiresAt)}</span>
+                  <Button size="small" disabled={busy} onClick={() => void end(link)}>
+                    End it
+                  </Button>
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {bar}
+    </>
+  );
+}
+
+/** A link that was just made: shown this once, for only its hash is kept. */
+function MadeLink({ address, search }: { address: string; search: string }) {
+  const [code, setCode] = useState('');
+  const [copied, setCopied] = useState(false);
+  useEffect(() => {
+    void QRCode.toDataURL(address, { margin: 2, width: 220 }).then(setCode);
+  }, [address]);
+  const path = new URL(address).pathname;
+  return (
+    <section className={css.made} aria-label="The new link" aria-live="polite">
+      {code && <img src={code} width={220} height={220} alt="The link as a QR code" />}
+      <div>
+        <p>
+          <b>Copy it now: it is not kept here and cannot be shown again.</b>
+        </p>
+        <p className={css.address}>
+          <a href={address}>{address}</a>
+        </p>
+        <Button
+          onClick={() =>
+            void navigator.clipboard.writeText(address).then(
+              () => setCopied(true),
+              () => setCopied(false),
+            )
+          }
+        >
+          {copied ? 'Copied' : 'Copy'}
+        </Button>{' '}
+        <Button component={Link} href={`/wall/print?${search}&link=${encodeURIComponent(path)}`}>
+          Poster with this QR code
+        </Button>
+        <p>
+          For the big screen on the wall: <a href={`${address}?kiosk=1`}>walk through what is new</a>
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** 256 random bits as 43 letters. */
+function newToken(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(32));
+  return btoa(String.fromCharCode(...bytes))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replace(/=+$/, '');
+}

@@ -1,0 +1,160 @@
+'use client';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Link from 'next/link';
+import type { NamedWall } from '@/records/dictionary';
+import { wallSearch } from '../model/choose';
+import { FLICK_WORDS, FLICKS } from '../model/flick';
+import { NameWall } from './NameWall';
+import { ORDERS, type Order } from '../model/order';
+import css from './wall.module.css';
+import type { FlickState } from './useFlick';
+import type { BlankWall } from '../server/wallOf';
+import { stepped } from '../model/zoom';
+
+interface Props {
+  readonly wall: BlankWall;
+  readonly walls: readonly NamedWall[];
+  readonly onGo: (changes: Readonly<Record<string, string>>) => void;
+  readonly zoom: number;
+  readonly onZoom: (zoom: number) => void;
+  readonly onWhole: () => void;
+  readonly flick: FlickState;
+  readonly mayShare: boolean;
+}
+
+const ORDER_WORDS: Readonly<Record<Order, string>> = {
+  own: 'the studio’s own',
+  name: 'name',
+  colour: 'colour',
+  movement: 'movement',
+  likeness: 'likeness',
+};
+
+/** What the wall shows and how: one line of the usual, the rest one click away. */
+export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, mayShare }: Props) {
+  const { choice, order, settings, grounds, thirds } = wall;
+  const kept = wallSearch(wall);
+  const others = settings.filter(
+    ({ cone, atmosphere }) => cone !== choice.cone || atmosphere !== choice.atmosphere,
+  );
+  return (
+    <div className={css.tools}>
+      <div className={css.bar}>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Cone and atmosphere"
+          value={`${choice.cone} ${choice.atmosphere}`}
+          onChange={(_, value: string | null) =>
+            value && onGo({ cone: value.split(' ')[0]!, atmosphere: value.split(' ')[1]! })
+          }
+        >
+          {settings.map(({ cone, atmosphere }) => (
+            <ToggleButton key={cone + atmosphere} value={`${cone} ${atmosphere}`}>
+              Cone {cone} {atmosphere}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <span className={css.zoom} role="group" aria-label="Zoom">
+          <button type="button" onClick={() => onZoom(stepped(zoom, -1))} aria-label="Smaller (−)">
+            −
+          </button>
+          <button type="button" onClick={onWhole}>
+            Whole
+          </button>
+          <button type="button" onClick={() => onZoom(stepped(zoom, 1))} aria-label="Larger (+)">
+            +
+          </button>
+        </span>
+        <span className={css.flick}>
+          <ToggleButton
+            size="small"
+            value="flick"
+            selected={flick.on}
+            onChange={flick.turn}
+            title="Flick there and back (f)"
+          >
+            Flick to
+          </ToggleButton>
+          <TextField
+            select
+            value={flick.to}
+            onChange={(event) => flick.setTo(event.target.value)}
+            slotProps={{ htmlInput: { 'aria-label': 'What to flick to' } }}
+          >
+            {FLICKS.map((one) => (
+              <MenuItem key={one} value={one}>
+                {FLICK_WORDS[one]}
+              </MenuItem>
+            ))}
+            {others.map(({ cone, atmosphere }) => (
+              <MenuItem
+                key={cone + atmosphere}
+                value={wallSearch({ ...wall, choice: { ...choice, cone, atmosphere } })}
+              >
+                cone {cone} {atmosphere}
+              </MenuItem>
+            ))}
+          </TextField>
+        </span>
+        <details className={css.more}>
+          <summary>
+            {order === 'own' ? '' : `By ${ORDER_WORDS[order]}. `}
+            {choice.third ? `With ${thirds.find(({ id }) => id === choice.third)?.name} over both. ` : ''}
+            Grounds, order, names
+          </summary>
+          <div className={css.fields}>
+            {(['left', 'right'] as const).map((side, i) => (
+              <TextField
+                key={side}
+                select
+                label={side === 'left' ? 'Left half on' : 'Right half on'}
+                value={choice.grounds[i] ?? ''}
+                onChange={(event) => onGo({ [side]: event.target.value })}
+              >
+                {grounds.map((ground) => (
+                  <MenuItem key={ground.id} value={ground.id}>
+                    {ground.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            ))}
+            <TextField
+              select
+              label="In order of"
+              value={order}
+              onChange={(event) => onGo({ order: event.target.value })}
+            >
+              {ORDERS.map((one) => (
+                <MenuItem key={one} value={one}>
+                  {ORDER_WORDS[one]}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="A third glaze over both"
+              value={choice.third ?? ''}
+              onChange={(event) => onGo({ third: event.target.value })}
+            >
+              <MenuItem value="">none</MenuItem>
+              {thirds.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <NameWall walls={walls} search={kept} mayName={mayShare} />
+          </div>
+        </details>
+        <span className={css.ends}>
+          <Link href={`/wall/print?${kept}`}>Print</Link>
+          {mayShare && <Link href={`/wall/links?${kept}`}>Share</Link>}
+        </span>
+      </div>
+    </div>
+  );
+}

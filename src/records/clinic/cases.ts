@@ -1,0 +1,213 @@
+import type { CauseId } from '@/core/clinic';
+import type { DefectId } from '@/core/evidence';
+import { noteChange } from '@/records/platform/changes';
+import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { Conflict, NotThere, Refusal } from '@/records/platform/errors';
+
+/** What a member starts an investigation with. */
+export interface CaseDraft {
+  readonly id: string;
+  readonly defect: DefectId;
+  /** The piece it is about; null for a defect at large. */
+  readonly pieceId: string | null;
+  /** What wider thing it is about, such as "firing.ID"; null for a piece alone. */
+  readonly about: string | null;
+  /** The answers given, as they stand in an address. */
+  readonly told: string;
+}
+
+/** A remedy that was tried. */
+export interface Try {
+  readonly id: string;
+  readonly act: string;
+  readonly worked: 'yes' | 'no' | 'not yet';
+  readonly round: { readonly id: string; readonly name: string } | null;
+  readonly by: string;
+  readonly at: Date;
+}
+
+export interface CaseRow {
+  readonly id: string;
+  readonly number: number;
+  readonly defect: DefectId;
+  readonly label: string | null;
+  readonly photoHash: string | null;
+  /** As it was opened. */
+  readonly about: string | null;
+  readonly told: string;
+  readonly by: string;
+  readonly openedAt: Date;
+  readonly closedAt: Date | null;
+  readonly cause: CauseId | null;
+  readonly helped: string | null;
+  readonly version: number;
+  readonly tries: readonly Try[];
+}
+
+/**
+ * Opens a case; the same id again is the same case.
+ *
+ * @returns its number
+ */
+export async function openCase(base: Db, memberId: string, draft: CaseDraft): Promise<number> {
+  return inTransaction(base, async (trx) => {
+    // The series row serves as the one lock under which cases are numbered.
+    await trx('series').forUpdate().first('next');
+    const known = await trx('clinic_case').where({ id: draft.id }).first('number');
+    if (known) return known.number as number;
+    const [{ last }] = (await trx('clinic_case').max('number as last')) as [{ last: number | null }];
+    const number = (last ?? 0) + 1;
+    await trx('clinic_case').insert({
+      id: draft.id,
+      number,
+      defect: draft.defect,
+      piece_id: draft.pieceId,
+      about: draft.about,
+      told: draft.told,
+      member_id: memberId,
+      opened_at: new Date(),
+    });
+    await noteChange(trx, memberId, 'clinic_case', draft.id, null, draft);
+    return number;
+  });
+}
+
+/** What may change of a case. */
+export interface CaseChange {
+  readonly told?: string | undefined;
+  /** Closes it: the cause that was found and what helped. */
+  readonly closed?: { readonly cause: CauseId; readonly helped: string } | undefined;
+  /** Opens it again. */
+  readonly reopened?: true | undefined;
+}
+
+/** Changes a case. @throws Conflict when somebody changed it since, NotThere */
+export async function changeCase(
+  base: Db,
+  memberId: string,
+  { id, version, told, closed, reopened }: CaseChange & { readonly id: string; readonly version: number },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const before = await trx('clinic_case').where({ id }).forUpdate().first();
+    if (!before) throw new NotThere('This case');
+    if (before.version !== version) throw new Conflict(before, before.version);
+    const values = {
+      ...(told !== undefined && { told }),
+      ...(closed && { ...closed, closed_at: new Date() }),
+      ...(reopened && { closed_at: null }),
+    };
+    await trx('clinic_case')
+      .where({ id })
+      .update({ ...values, version: version + 1 });
+    await noteChange(trx, memberId, 'clinic_case', id, before, values);
+  });
+}
+
+/** Notes a remedy that was tried, or is being tried in a round; the same id again is the same try. */
+export async function addTry(
+  base: Db,
+  memberId: string,
+  said: {
+    readonly id: string;
+    readonly caseId: string;
+    readonly act: string;
+    readonly worked: Try['worked'];
+    readonly roundId: string | null;
+  },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const one = await trx('clinic_case').where({ id: said.caseId }).forUpdate().first('closed_at');
+    if (!one) throw new NotThere('This case');
+    if (await trx('case_try').where({ id: said.id }).first('id')) return;
+    if (one.closed_at) throw new Refusal('act', 'This case is closed: open it again to note more.');
+    await trx('case_try').insert({
+      id: said.id,
+      case_id: said.caseId,
+      act: said.act,
+      worked: said.worked,
+      round_id: said.roundId,
+      member_id: memberId,
+      at: new Date(),
+    });
+  });
+}
+
+/** Cases that a list holds at most. */
+const MOST_CASES = 200;
+
+/** Cases, open ones first, the newest first. */
+export async function listCases(
+  base: Db,
+  filter: { readonly open?: boolean; readonly defect?: DefectId; readonly id?: string } = {},
+): Promise<CaseRow[]> {
+  const query = base('clinic_case as c')
+    .join('member as m', 'm.id', 'c.member_id')
+    .leftJoin('piece as p', 'p.id', 'c.piece_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id');
+  if (filter.id) void query.where('c.id', filter.id);
+  if (filter.defect) void query.where('c.defect', filter.defect);
+  if (filter.open === true) void query.whereNull('c.closed_at');
+  if (filter.open === false) void query.whereNotNull('c.closed_at');
+  const rows = await query
+    .orderByRaw('c.closed_at is not null, c.number desc')
+    .limit(MOST_CASES)
+    .select('c.*', 'm.name as by', 'p.label', 'ph.hash as photo_hash');
+  const tries = await base('case_try as t')
+    .join('member as m', 'm.id', 't.member_id')
+    .leftJoin('round as r', 'r.id', 't.round_id')
+    .whereIn(
+      't.case_id',
+      rows.map((row) => row.id),
+    )
+    .orderBy('t.at')
+    .select('t.*', 'm.name as by', 'r.name as round');
+  return rows.map((row) => ({
+    id: row.id,
+    number: row.number,
+    defect: row.defect,
+    label: row.label,
+    photoHash: row.photo_hash,
+    about: row.about,
+    told: row.told,
+    by: row.by,
+    openedAt: row.opened_at,
+    closedAt: row.closed_at,
+    cause: row.cause,
+    helped: row.helped,
+    version: row.version,
+    tries: tries
+      .filter((one) => one.case_id === row.id)
+      .map((one) => ({
+        id: one.id,
+        act: one.act,
+        worked: one.worked,
+        round: one.round_id && { id: one.round_id, name: one.round },
+        by: one.by,
+        at: one.at,
+      })),
+  }));
+}
+
+/** One case. @throws NotThere */
+export async function caseById(base: Db, id: string): Promise<CaseRow> {
+  const [found] = await listCases(base, { id });
+  if (!found) throw new NotThere('This case');
+  return found;
+}
+
+/** What open cases are about: the glazes of the zones that show the defect, bottom first, by glaze id. */
+export async function stacksOfOpenCases(base: Db): Promise<string[][]> {
+  const rows: { layers: string }[] = await base('clinic_case as c')
+    .join('zone as z', 'z.piece_id', 'c.piece_id')
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .join('reading_defect as d', (join) => void join.on('d.reading_id', 'r.id').andOn('d.defect', 'c.defect'))
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .whereNull('c.closed_at')
+    .whereNull('z.ended_at')
+    .distinct('c.id', 'h.layers');
+  return rows.map(({ layers }) => fromJson<{ glaze: string }[]>(layers).map(({ glaze }) => glaze));
+}

@@ -1,0 +1,199 @@
+import { analyse } from '@/core/chemistry';
+import { evidenceOf, type Evidence } from '@/core/clinic';
+import { groundOf } from '@/core/coats';
+import type { DefectId } from '@/core/evidence';
+import type { ZonePlace } from '@/core/photo';
+import { narrowed, type About } from './caseSubject';
+import { fromJson, type Db } from '@/records/platform/db';
+import { NotThere } from '@/records/platform/errors';
+import { studioBook } from '@/records/materials/materials';
+import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
+import { piecePage, type FiredZone, type PiecePage } from '@/records/pieces/piecePages';
+import { newestRecipes } from '@/records/materials/recipes';
+import { voiceOf, type Voice } from './chemistryFacts';
+
+/** What the records say of one piece's defect, and the piece. */
+export interface PieceCase {
+  readonly piece: PiecePage;
+  /** Whether somebody has marked the defect on it. */
+  readonly isMarked: boolean;
+  /** Headwords of the zones that show it; of all its zones while none is marked. */
+  readonly headwords: readonly string[];
+  readonly evidence: Evidence;
+  /** What chemistry and firing say, with the figures. */
+  readonly voice: Voice;
+}
+
+const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
+const defectOn = (zone: FiredZone, defect: DefectId) =>
+  live(zone)?.defects.find((one) => one.defect === defect && one.severity >= 2);
+
+/**
+ * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, cooling, bucket,
+ * body, twins and the other order.
+ *
+ * @param label of the piece
+ * @throws NotThere when it is not there or was never fired
+ */
+export async function pieceCase(base: Db, label: string, defect: DefectId): Promise<PieceCase> {
+  const piece = await piecePage(base, label);
+  const last = [...piece.firings].reverse();
+  const marked = last.find((one) => one.zones.some((zone) => defectOn(zone, defect)));
+  const firing = marked ?? last.find((one) => one.zones.length > 0);
+  if (!firing) throw new NotThere(`A firing of ${label}`);
+  const bad = firing.zones.filter((zone) => defectOn(zone, defect));
+  const shown = bad.length ? bad : firing.zones;
+  const dips = (zone: FiredZone) => zone.stack.reduce((sum, { times }) => sum + times, 0);
+  const worst = shown.reduce((most, zone) => (dips(zone) > dips(most) ? zone : most));
+  const [body, fired, recipes, book] = await Promise.all([
+    base('body').where({ id: piece.bodyId }).first(),
+    base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
+    newestRecipes(base),
+    studioBook(base),
+  ]);
+  const expansions = new Map(
+    recipes.flatMap(({ glazeId, lines }) => {
+      const { appen } = analyse(lines, { book }).expansion;
+      return appen === null ? [] : [[glazeId, appen] as const];
+    }),
+  );
+  const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
+  const [voice, twins, reversed] = await Promise.all([
+    voiceOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
+    twinsWith(base, piece.id, worst, defect),
+    otherOrder(base, worst, defect),
+  ]);
+  return {
+    piece,
+    isMarked: bad.length > 0,
+    headwords: [...new Set(shown.map((zone) => zone.headword))],
+    voice,
+    evidence: {
+      ...evidenceOf({
+        defect,
+        zones: firing.zones.map((zone) => ({
+          layers: layersOf(zone).map(({ glaze, times }) => ({ glaze, times })),
+          surface: live(zone)?.surface ?? null,
+          movement: live(zone)?.movement ?? null,
+          place: defectOn(zone, defect)?.place ?? null,
+        })),
+        body: {
+          iron: body.iron,
+          coarse: Boolean(body.coarse),
+          coneTo: body.cone_to,
+          absorption: body.absorption,
+          expansion: voice.body?.expansion ?? null,
+        },
+        firing: {
+          cone: firing.cone,
+          achievedCone: firing.achievedCone,
+          atmosphere: fired.atmosphere,
+          kind: fired.kind,
+          segments: fired.segments ? fromJson<{ target: number; hold: number }[]>(fired.segments) : [],
+        },
+        recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
+        expansions,
+        twins,
+        otherOrder: reversed,
+        ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
+        slipOn: piece.coats.find((coat) => coat.glazeKind === 'slip')?.clay ?? null,
+      }),
+      ...voice.evidence,
+    },
+  };
+}
+
+/** Pieces with a plain defect and without, among the live proofs of entries. */
+async function counted(base: Db, entries: (query: ReturnType<Db>) => unknown, defect: DefectId, but = '') {
+  const rows: { bad: number }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .leftJoin(
+      'reading_defect as d',
+      (join) =>
+        void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+    )
+    .whereNull('z.ended_at')
+    .whereNot('z.piece_id', but)
+    .modify((query) => void entries(query))
+    .groupBy('z.piece_id')
+    .select(base.raw('max(d.reading_id is not null) as bad'));
+  const having = rows.filter(({ bad }) => Number(bad) > 0).length;
+  return { having, without: rows.length - having };
+}
+
+async function twinsWith(base: Db, pieceId: string, zone: FiredZone, defect: DefectId) {
+  const own = base('zone').where({ id: zone.id }).select('entry_id');
+  return counted(base, (query) => query.whereIn('z.entry_id', own), defect, pieceId);
+}
+
+/** Proofs of the same two glazes the other way round, on the same ground, cone and atmosphere. */
+async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
+  const own = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .where('z.id', zone.id)
+    .first('e.ground_id', 'e.cone', 'e.atmosphere', 'h.depth', 'h.base_glaze_id', 'h.top_glaze_id');
+  if (own?.depth !== 2 || !own.base_glaze_id) return null;
+  const mirrored = base('headword')
+    .where({ depth: 2, base_glaze_id: own.top_glaze_id, top_glaze_id: own.base_glaze_id })
+    .select('id');
+  const { ground_id, cone, atmosphere } = own;
+  return counted(
+    base,
+    (query) =>
+      query
+        .whereIn('e.headword_id', mirrored)
+        .where({ 'e.ground_id': ground_id, 'e.cone': cone, 'e.atmosphere': atmosphere }),
+    defect,
+  );
+}
+
+/** A piece that proves a defect. */
+export interface DefectProof {
+  readonly label: string;
+  readonly photo: ShownPhoto | null;
+  readonly headword: string;
+  /** Where it shows the defect plainly. */
+  readonly zones: readonly ZonePlace[];
+}
+
+/** Pieces that show a defect plainly, the newest first, the worst of them; of one firing, entry, glaze … when that is asked. */
+export async function piecesWith(
+  base: Db,
+  defect: DefectId,
+  about: Pick<About, 'kind' | 'id'> | null = null,
+  limit = 8,
+): Promise<DefectProof[]> {
+  const rows = await base('reading_defect as d')
+    .join('reading as r', 'r.id', 'd.reading_id')
+    .join('zone as z', 'z.id', 'r.zone_id')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .where({ 'd.defect': defect })
+    .where('d.severity', '>=', 2)
+    .whereNull('r.ended_at')
+    .whereNull('z.ended_at')
+    .modify((query) => void (about && narrowed(query, about)))
+    .groupBy('p.id', 'p.label', 'ph.hash', 'ph.width', 'ph.height', 'ph.frame')
+    .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
+    .limit(limit)
+    .select(
+      'p.label',
+      ...SHOWN_PHOTO,
+      base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),
+      base.raw("json_arrayagg(json_object('side', z.side, 'from', z.low, 'to', z.high)) as zones"),
+    );
+  return rows.map((row) => ({
+    label: row.label,
+    photo: shownPhoto(row),
+    headword: row.headword,
+    zones: fromJson<DefectProof['zones']>(row.zones),
+  }));
+}

@@ -1,0 +1,162 @@
+import { benjaminiHochberg, watch, type DefectId, type Sample, type Watched } from '@/core/evidence';
+import type { About } from './caseSubject';
+import type { Db } from '@/records/platform/db';
+import { keptUntilWrite } from '@/records/platform/cache';
+
+/** A defect of one glaze, clay or kiln over its firings, or of a glaze over its batches. */
+export interface Series {
+  readonly defect: DefectId;
+  readonly about: Pick<About, 'kind' | 'id' | 'words'>;
+  /** What the samples are: firings, or batches of the glaze. */
+  readonly by: 'firing' | 'batch';
+  readonly watched: Watched;
+  /** Batches that first went into a kiln where the rise begins. */
+  readonly newBatches: readonly string[];
+}
+
+/** A series needs so many pieces with the defect and so many samples to be charted. */
+const LEAST = { count: 4, samples: 4 } as const;
+/** The share of false alarms among all rises that is put up with. */
+const FALSE_ALARMS = 0.1;
+
+interface Row {
+  readonly id: string;
+  readonly words: string;
+  readonly sample: string;
+  readonly label: string;
+  readonly pieces: number;
+}
+
+/** How zones are put in samples: whose they are, and the firing or batch. */
+interface Grouping {
+  readonly kind: 'glaze' | 'body' | 'kiln';
+  readonly by: Series['by'];
+  /** `id`, `words`, `sample`, `label` and the time `at` that orders the samples. */
+  readonly columns: string;
+  readonly joins: string;
+}
+
+const FIRING =
+  "f.id as sample, concat(k.name, ' ', f.number) as label, coalesce(f.opened_at, f.planned_on) as at";
+const GLAZE = 'join glaze gl on gl.id in (h.top_glaze_id, h.base_glaze_id)';
+
+const GROUPINGS: readonly Grouping[] = [
+  { kind: 'glaze', by: 'firing', columns: `gl.id, gl.name as words, ${FIRING}`, joins: GLAZE },
+  {
+    kind: 'body',
+    by: 'firing',
+    columns: `b.id, b.name as words, ${FIRING}`,
+    joins: 'join body b on b.id = g.body_id',
+  },
+  { kind: 'kiln', by: 'firing', columns: `k.id, k.name as words, ${FIRING}`, joins: '' },
+  {
+    kind: 'glaze',
+    by: 'batch',
+    columns: 'gl.id, gl.name as words, bt.id as sample, bt.code as label, bt.mixed_on as at',
+    joins: `${GLAZE} join coat c on c.piece_id = z.piece_id and c.glaze_id = gl.id and c.ended_at is null
+      join batch bt on bt.id = c.batch_id`,
+  },
+];
+
+/** Pieces that were read, by sample, in order of time; or those with a plain defect, by sample and defect. */
+async function countPieces<T extends Row>(
+  base: Db,
+  { columns, joins }: Grouping,
+  defects: boolean,
+): Promise<T[]> {
+  const [rows] = (await base.raw(
+    `select id, words, sample, min(label) as label, ${defects ? 'defect, ' : ''}
+        cast(count(distinct piece_id) as signed) as pieces
+      from (select ${columns}, z.piece_id ${defects ? ', d.defect' : ''} from zone z
+        join reading r on r.zone_id = z.id and r.ended_at is null and r.stage = 'after'
+        join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id join ground g on g.id = e.ground_id
+        join firing f on f.id = z.firing_id join kiln k on k.id = f.kiln_id ${joins}
+        ${defects ? 'join reading_defect d on d.reading_id = r.id and d.severity >= 2' : ''}
+        where z.ended_at is null) x
+      group by id, words, sample ${defects ? ', defect' : ''} order by min(at), sample`,
+  )) as [T[]];
+  return rows;
+}
+
+/**
+ * Every defect of every glaze, clay and kiln over time, rises first; rises that would be too many by chance
+ * among all series that were looked at are taken back.
+ *
+ * @param random gives numbers in [0, 1)
+ */
+export async function watchAll(base: Db, random: () => number): Promise<Series[]> {
+  const groups = await Promise.all(
+    GROUPINGS.map(async (grouping) => {
+      const totals = await countPieces<Row>(base, grouping, false);
+      const found = await countPieces<Row & { defect: DefectId }>(base, grouping, true);
+      return seriesOf(grouping, totals, found, random);
+    }),
+  );
+  const all = groups.flat();
+  const q = benjaminiHochberg(all.map(({ watched }) => watched.rise?.chance ?? 1));
+  const sure = all.map((one, i) =>
+    q[i]! <= FALSE_ALARMS ? one : { ...one, watched: { ...one.watched, rise: null } },
+  );
+  const withBatches = await Promise.all(
+    sure.map(async (one) => ({ ...one, newBatches: await batchesFrom(base, one) })),
+  );
+  return withBatches.sort(
+    (a, b) =>
+      (a.watched.rise?.chance ?? 1) - (b.watched.rise?.chance ?? 1) ||
+      (b.watched.usual.share ?? 0) - (a.watched.usual.share ?? 0),
+  );
+}
+
+/**
+ * The same, reckoned once until something is written. A rise takes weeks: while it is reckoned anew, what was
+ * known before answers.
+ */
+export async function watchNow(base: Db): Promise<Series[]> {
+  return kept(base, '');
+}
+
+const kept = keptUntilWrite(
+  (base) => watchAll(base, Math.random),
+  1,
+  () => true,
+);
+
+function seriesOf(
+  { kind, by }: Grouping,
+  totals: readonly Row[],
+  found: readonly (Row & { readonly defect: DefectId })[],
+  random: () => number,
+): Omit<Series, 'newBatches'>[] {
+  const counts = new Map(found.map((row) => [`${row.id} ${row.sample} ${row.defect}`, row.pieces]));
+  const shown = new Map(found.map((row) => [`${row.id} ${row.defect}`, row]));
+  return [...shown.values()].flatMap(({ id, words, defect }) => {
+    const samples = totals
+      .filter((row) => row.id === id)
+      .map(({ sample, label, pieces }): Sample => {
+        return { id: sample, words: label, count: counts.get(`${id} ${sample} ${defect}`) ?? 0, of: pieces };
+      });
+    const count = samples.reduce((sum, one) => sum + one.count, 0);
+    if (count < LEAST.count || samples.length < LEAST.samples) return [];
+    return [{ defect, about: { kind, id, words }, by, watched: watch(samples, random) }];
+  });
+}
+
+/** Codes of a glaze's batches that came into use with the first firing after a rise. */
+async function batchesFrom(base: Db, { about, by, watched }: Omit<Series, 'newBatches'>): Promise<string[]> {
+  if (!watched.rise || by === 'batch' || about.kind !== 'glaze') return [];
+  const [before, since] = [
+    watched.samples.slice(0, watched.rise.at).map(({ id }) => id),
+    [watched.samples[watched.rise.at]!.id],
+  ];
+  const used = (firings: readonly string[]) =>
+    base('coat as c')
+      .join('firing_piece as fp', 'fp.piece_id', 'c.piece_id')
+      .join('batch as b', 'b.id', 'c.batch_id')
+      .where('c.glaze_id', about.id)
+      .whereNull('c.ended_at')
+      .whereIn('fp.firing_id', firings)
+      .distinct('b.code')
+      .pluck('b.code') as unknown as Promise<string[]>;
+  const [old, now] = await Promise.all([used(before), used(since)]);
+  return now.filter((code) => !old.includes(code));
+}

@@ -1,0 +1,178 @@
+import type { Atmosphere } from '@/core/coats';
+import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
+import { fromJson, type Db } from '@/records/platform/db';
+import { proofCounts } from './entries';
+import { newestVersions } from '@/records/materials/glazes';
+import { keptUntilWrite } from '@/records/platform/cache';
+
+/** An entry as it is looked up by its colour. */
+export interface ColouredEntry {
+  readonly id: string;
+  readonly headwordId: string;
+  readonly headword: string;
+  readonly ground: string;
+  readonly bodyId: string;
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+  readonly glazeIds: readonly string[];
+  readonly times: number;
+  readonly colour: string | null;
+  readonly swatchHash: string | null;
+  readonly surface: string | null;
+  readonly movement: string | null;
+  readonly worstDefect: string | null;
+  readonly worstSeverity: number;
+  readonly runs: boolean;
+  readonly proofs: number;
+  readonly agreeing: number;
+}
+
+/** What an entry has to be. */
+export interface Wish {
+  readonly cone?: string | undefined;
+  readonly atmosphere?: Atmosphere | undefined;
+  readonly bodyId?: string | undefined;
+  readonly surface?: string | undefined;
+  /** Does not run. */
+  readonly stays?: boolean | undefined;
+  /** Without plain defects. */
+  readonly sound?: boolean | undefined;
+  /** No glaze in it is for decorative ware only. */
+  readonly notDecorative?: boolean | undefined;
+  /** Every glaze in it is mixed. */
+  readonly inStudio?: boolean | undefined;
+  /** Not this headword. */
+  readonly butHeadword?: string | undefined;
+}
+
+/** An entry that was found, and how far its nearest proof is from the colour asked for. */
+export type Found = ColouredEntry & { readonly difference: number | null };
+
+interface Field {
+  readonly entries: readonly ColouredEntry[];
+  readonly index: ColourIndex;
+  readonly decorative: ReadonlySet<string>;
+  readonly mixed: ReadonlySet<string>;
+}
+
+/** Zones from which a field is large: laid out anew beside the questions, which the last one answers meanwhile. */
+const LARGE = 50_000;
+
+/** Every counting proof's colour with its entry. */
+const colourField = keptUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
+
+async function layOut(base: Db): Promise<Field> {
+  const [rows, zones, glazes, mixed, newest] = await Promise.all([
+    base('entry as e')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .where('e.proofs', '>', 0)
+      .where('h.depth', '>', 0)
+      .orderBy('e.id')
+      .select('e.*', 'h.text', 'h.layers', 'g.name as ground', 'g.body_id'),
+    base('zone as z')
+      .join(
+        'reading as r',
+        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+      )
+      .join('firing as f', 'f.id', 'z.firing_id')
+      .whereNull('z.ended_at')
+      .select('z.entry_id', 'z.colour as measured', 'r.colour', 'z.versions', 'f.cone', 'f.achieved_cone'),
+    base('glaze').where({ decorative: true }).select('id') as Promise<{ id: string }[]>,
+    base('batch as b')
+      .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
+      .whereNull('b.ended_at')
+      .distinct('v.glaze_id as id') as Promise<{ id: string }[]>,
+    newestVersions(base),
+  ]);
+  const entries = rows.map(entryOf);
+  const placeOf = new Map(entries.map(({ id }, i) => [id, i]));
+  const current = new Set(newest.values());
+  const labs = new Map<string, Lab>();
+  const lab = (hex: string) => labs.get(hex) ?? labs.set(hex, labOf(hex)).get(hex)!;
+  // Many zones, few kinds of them: each kind is judged once.
+  const counting = new Map<string, boolean>();
+  const counts = (zone: (typeof zones)[number]) => {
+    const kind = `${zone.versions} ${zone.cone} ${zone.achieved_cone}`;
+    const known = counting.get(kind) ?? proofCounts(zone, current);
+    counting.set(kind, known);
+    return known;
+  };
+  const colours = zones.flatMap((zone) => {
+    const hex = zone.colour ?? zone.measured;
+    const group = placeOf.get(zone.entry_id);
+    return hex && group !== undefined && counts(zone) ? [{ ...lab(hex), group }] : [];
+  });
+  const idsOf = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
+  return { entries, index: colourIndex(colours), decorative: idsOf(glazes), mixed: idsOf(mixed) };
+}
+
+// A row as MariaDB gives it.
+function entryOf(row: any): ColouredEntry {
+  const summary = fromJson<{
+    surface: string | null;
+    movement: string | null;
+    defects: { defect: string }[];
+  } | null>(row.summary);
+  return {
+    id: row.id,
+    headwordId: row.headword_id,
+    headword: row.text,
+    ground: row.ground,
+    bodyId: row.body_id,
+    cone: row.cone,
+    atmosphere: row.atmosphere,
+    glazeIds: fromJson<{ glaze: string }[]>(row.layers).map(({ glaze }) => glaze),
+    times: fromJson<{ times: number }[]>(row.stack).reduce((sum, { times }) => sum + times, 0),
+    colour: row.colour,
+    swatchHash: row.swatch_hash,
+    surface: summary?.surface ?? null,
+    movement: summary?.movement ?? null,
+    worstDefect: row.worst_defect,
+    worstSeverity: row.worst_severity ?? 0,
+    runs:
+      summary?.movement === 'runs' || Boolean(summary?.defects.some(({ defect }) => defect === 'running')),
+    proofs: row.proofs,
+    agreeing: row.agreeing,
+  };
+}
+
+/**
+ * Entries that are as wished. With a colour: those that have a proof near it, the nearest first; without: those
+ * with most proofs that agree first.
+ *
+ * @param within CIEDE2000 up to this
+ */
+export async function entriesLike(
+  base: Db,
+  wish: Wish,
+  colour: Lab | null,
+  { most = 24, within = 12 } = {},
+): Promise<Found[]> {
+  const field = await colourField(base, '');
+  const allows = Uint8Array.from(field.entries, (entry) => Number(isWished(entry, wish, field)));
+  if (colour)
+    return nearestGroups(field.index, colour, { most, within, allows }).map(({ group, difference }) => ({
+      ...field.entries[group]!,
+      difference,
+    }));
+  return field.entries
+    .filter((_, i) => allows[i])
+    .sort((one, two) => two.agreeing - one.agreeing || one.headword.localeCompare(two.headword))
+    .slice(0, most)
+    .map((entry) => ({ ...entry, difference: null }));
+}
+
+function isWished(entry: ColouredEntry, wish: Wish, { decorative, mixed }: Field): boolean {
+  return (
+    (!wish.cone || entry.cone === wish.cone) &&
+    (!wish.atmosphere || entry.atmosphere === wish.atmosphere) &&
+    (!wish.bodyId || entry.bodyId === wish.bodyId) &&
+    (!wish.surface || entry.surface === wish.surface) &&
+    (!wish.stays || !entry.runs) &&
+    (!wish.sound || entry.worstSeverity < 2) &&
+    (!wish.notDecorative || !entry.glazeIds.some((id) => decorative.has(id))) &&
+    (!wish.inStudio || entry.glazeIds.every((id) => mixed.has(id))) &&
+    entry.headwordId !== wish.butHeadword
+  );
+}

@@ -1,0 +1,281 @@
+import type { Atmosphere, Side, Stack } from '@/core/coats';
+import type { Agreement } from '@/core/evidence';
+import { fromJson, type Db } from '@/records/platform/db';
+import { defectsOf, proofCounts, proofRows } from './entries';
+import { NotThere } from '@/records/platform/errors';
+import { newestVersions } from '@/records/materials/glazes';
+import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
+
+/** One piece's zone that proves a sense. */
+export interface Proof {
+  readonly zoneId: string;
+  readonly pieceId: string;
+  readonly label: string;
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+  readonly firingId: string;
+  readonly firing: string;
+  readonly achievedCone: number | null;
+  readonly photo: ShownPhoto | null;
+  readonly swatchHash: string | null;
+  readonly colour: string | null;
+  readonly surface: string | null;
+  readonly movement: string | null;
+  readonly note: string;
+  readonly defects: readonly { readonly defect: string; readonly severity: number; readonly place: string }[];
+  /** False for an older recipe version, or a firing more than half a cone off. */
+  readonly counts: boolean;
+  /** Recipe versions and batches in words, "Limewash 2, batch B-07"; what was not noted is left out. */
+  readonly made: string;
+  readonly at: Date;
+  readonly agrees: boolean;
+}
+
+/** One numbered sense of a headword: an entry. */
+export interface Sense {
+  readonly id: string;
+  readonly groundId: string;
+  readonly ground: string;
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+  readonly firings: number;
+  readonly stack: Stack;
+  readonly summary: Agreement | null;
+  readonly colour: string | null;
+  readonly firstAt: Date | null;
+  readonly teacherNote: string;
+  /** Of the teacher's note, for who changes it. */
+  readonly noteVersion: number;
+  readonly proofs: readonly Proof[];
+}
+
+export interface Headword {
+  readonly id: string;
+  readonly text: string;
+  readonly glazeIds: readonly string[];
+  /** Its layers, bottom first. */
+  readonly layerIds: readonly string[];
+  readonly senses: readonly Sense[];
+  /** The same two glazes the other way round, when that was tried. */
+  readonly reverse: { readonly id: string; readonly text: string } | null;
+}
+
+/** The page of one headword with its senses and their proofs, most proved sense first. @throws NotThere */
+export async function headwordPage(base: Db, id: string): Promise<Headword> {
+  const row = await base('headword').where({ id }).first();
+  if (!row) throw new NotThere('This headword');
+  const entries = await base('entry as e')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .where('e.headword_id', id)
+    .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times'])
+    .select('e.*', 'g.name as ground');
+  const proofs = await proofsOf(
+    base,
+    entries.map((entry) => entry.id),
+  );
+  const layers = fromJson<{ glaze: string }[]>(row.layers);
+  return {
+    id,
+    text: row.text,
+    glazeIds: [...new Set(layers.map((layer) => layer.glaze))],
+    layerIds: layers.map((layer) => layer.glaze),
+    reverse:
+      row.depth === 2 && row.base_glaze_id
+        ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id)
+        : null,
+    senses: entries
+      .filter((entry) => proofs.has(entry.id))
+      .map((entry) => {
+        const summary = entry.summary ? fromJson<Agreement>(entry.summary) : null;
+        return {
+          id: entry.id,
+          groundId: entry.ground_id,
+          ground: entry.ground,
+          cone: entry.cone,
+          atmosphere: entry.atmosphere,
+          firings: entry.firings,
+          stack: fromJson<Stack>(entry.stack),
+          summary,
+          colour: entry.colour,
+          firstAt: entry.first_at,
+          teacherNote: entry.teacher_note,
+          noteVersion: entry.note_version,
+          proofs: proofs
+            .get(entry.id)!
+            .map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
+        };
+      }),
+  };
+}
+
+async function reverseOf(base: Db, baseId: string, topId: string) {
+  const row = await base('headword')
+    .where({ base_glaze_id: topId, top_glaze_id: baseId, depth: 2 })
+    .whereExists(base('entry').whereRaw('entry.headword_id = headword.id').where('proofs', '>', 0))
+    .first('id', 'text');
+  return row ?? null;
+}
+
+/** How many proofs of a sense are shown with their pictures; counts are of all. */
+const SHOWN = 60;
+
+async function proofsOf(
+  base: Db,
+  entryIds: readonly string[],
+): Promise<Map<string, Omit<Proof, 'agrees'>[]>> {
+  const rows = await proofRows(base, entryIds)
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .select(
+      'z.side',
+      'z.low',
+      'z.high',
+      'z.piece_id',
+      'p.label',
+      ...SHOWN_PHOTO,
+      'f.id as firing_id',
+      'k.name as kiln',
+      'f.number',
+      'r.note',
+    );
+  const [newestOf, madeOf] = await Promise.all([newestVersions(base), madeWords(base, rows)]);
+  const newest = new Set(newestOf.values());
+  const found = new Map<string, Omit<Proof, 'agrees'>[]>();
+  const defects = await defectsOf(
+    base,
+    rows.map((row) => row.reading_id),
+  );
+  for (const row of rows) {
+    const list = found.get(row.entry_id) ?? [];
+    found.set(row.entry_id, list);
+    if (list.length >= SHOWN) continue;
+    list.push({
+      zoneId: row.zone_id,
+      pieceId: row.piece_id,
+      label: row.label,
+      side: row.side,
+      from: row.low,
+      to: row.high,
+      firingId: row.firing_id,
+      firing: `${row.kiln} ${row.number}`,
+      achievedCone: row.achieved_cone,
+      photo: shownPhoto(row),
+      swatchHash: row.swatch_hash,
+      colour: row.colour ?? row.zone_colour,
+      surface: row.surface,
+      movement: row.movement,
+      note: row.note,
+      defects: defects.get(row.reading_id) ?? [],
+      counts: proofCounts(row, newest),
+      made: madeOf(row),
+      at: row.at,
+    });
+  }
+  return found;
+}
+
+interface MadeRow {
+  readonly piece_id: string;
+  readonly versions: unknown;
+}
+
+/** Says which recipe versions and batches are on the pieces of proofs. */
+async function madeWords(base: Db, rows: readonly MadeRow[]): Promise<(row: MadeRow) => string> {
+  const pieces = [...new Set(rows.map((row) => row.piece_id))];
+  const coats: { piece_id: string; id: string; name: string; number: number; code: string | null }[] =
+    await base('coat as c')
+      .join('glaze_version as v', 'v.id', 'c.glaze_version_id')
+      .join('glaze as g', 'g.id', 'v.glaze_id')
+      .leftJoin('batch as b', 'b.id', 'c.batch_id')
+      .whereIn('c.piece_id', pieces)
+      .whereNull('c.ended_at')
+      .orderBy('c.position')
+      .select('c.piece_id', 'v.id', 'g.name', 'v.number', 'b.code');
+  const byPiece = new Map<string, typeof coats>();
+  for (const coat of coats) byPiece.set(coat.piece_id, [...(byPiece.get(coat.piece_id) ?? []), coat]);
+  return (row) => {
+    const inIt = new Set(fromJson<string[]>(row.versions));
+    const words = (byPiece.get(row.piece_id) ?? [])
+      .filter(({ id }) => inIt.has(id))
+      .map(({ name, number, code }) => `${name} version ${number}${code ? `, batch ${code}` : ''}`);
+    return [...new Set(words)].join('; ');
+  };
+}
+
+/** Ground ids and headword of the entry nearest in name for the guide words of the dictionary. */
+export async function headwordsOf(base: Db, glazeId: string) {
+  return base('headword as h')
+    .join('entry as e', 'e.headword_id', 'h.id')
+    .where((where) => void where.where('h.base_glaze_id', glazeId).orWhere('h.top_glaze_id', glazeId))
+    .whereNotNull('e.first_at')
+    .groupBy('h.id', 'h.text')
+    .orderBy('h.text')
+    .select<{ id: string; text: string; proofs: number }[]>(
+      'h.id',
+      'h.text',
+      base.raw('cast(sum(e.proofs) as signed) as proofs'),
+    );
+}
+
+/** The text of a headword, or null. */
+export async function headwordText(base: Db, id: string): Promise<string | null> {
+  return (await base('headword').where({ id }).first('text'))?.text ?? null;
+}
+
+/**
+ * A photo of a piece that proves each entry, by entry id: where it takes most of the piece, and of those the newest.
+ * Entries without one are left out.
+ */
+export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Map<string, string>> {
+  const rows: { entry_id: string; hash: string }[] = await base('zone as z')
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .join('photo as ph', 'ph.id', 'p.photo_id')
+    .whereIn('z.entry_id', entryIds)
+    .whereNull('z.ended_at')
+    .orderByRaw('z.high - z.low, ph.at')
+    .select('z.entry_id', 'ph.hash');
+  // The last of each stays.
+  return new Map(rows.map(({ entry_id, hash }) => [entry_id, hash]));
+}
+
+/** Every headword with a proof, in the order of a dictionary. */
+export async function provedHeadwords(base: Db): Promise<{ id: string; text: string }[]> {
+  return base('headword as h')
+    .whereExists(base('entry').whereRaw('entry.headword_id = h.id').where('proofs', '>', 0))
+    .orderBy(['h.text', 'h.id'])
+    .select('h.id', 'h.text');
+}
+
+/** The headwords that some pieces prove, in the order of a dictionary. */
+export async function headwordsOnPieces(base: Db, pieceIds: readonly string[]): Promise<string[]> {
+  const rows: { id: string }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .whereIn('z.piece_id', pieceIds)
+    .whereNull('z.ended_at')
+    .whereNotNull('e.first_at')
+    .groupBy('h.id', 'h.text')
+    .orderBy('h.text')
+    .select('h.id');
+  return rows.map(({ id }) => id);
+}
+
+/** What the entries that a piece proves show, by headword; bare clay left out. */
+export async function sensesOf(
+  base: Db,
+  pieceId: string,
+): Promise<{ headword: string; summary: Agreement | null }[]> {
+  const rows: { id: string; text: string; summary: string | null }[] = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .where('z.piece_id', pieceId)
+    .where('h.depth', '>', 0)
+    .whereNull('z.ended_at')
+    .distinct('e.id', 'h.text', 'e.summary');
+  return rows.map(({ text, summary }) => ({
+    headword: text,
+    summary: summary ? fromJson<Agreement>(summary) : null,
+  }));
+}

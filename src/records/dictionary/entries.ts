@@ -1,0 +1,215 @@
+import { createHash } from 'node:crypto';
+import {
+  entryKey,
+  groundKey,
+  groundOf,
+  headwordKey,
+  headwordOf,
+  type Atmosphere,
+  type Ground,
+  type Stack,
+} from '@/core/coats';
+import { hexOf, labOf } from '@/core/colour';
+import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
+import { hitTarget } from '@/core/firing';
+import { fromJson, newId, type Db } from '@/records/platform/db';
+import { newestVersions } from '@/records/materials/glazes';
+
+function hashOf(key: string): string {
+  return createHash('sha256').update(key).digest('base64url');
+}
+
+/** Finds a row by its key hash, or adds it; safe when two transactions add the same one. */
+async function ensureRow(trx: Db, table: string, key: string, row: () => Promise<object>): Promise<string> {
+  const key_hash = hashOf(key);
+  const known = await trx(table).where({ key_hash }).first('id');
+  if (known) return known.id;
+  await trx(table)
+    .insert({ id: newId(), key_hash, ...(await row()) })
+    .onConflict('key_hash')
+    .ignore();
+  return (await trx(table).where({ key_hash }).forShare().first('id')).id;
+}
+
+async function glazeNames(trx: Db, ids: readonly string[]): Promise<(id: string) => string> {
+  const rows: { id: string; name: string }[] = await trx('glaze').whereIn('id', ids).select('id', 'name');
+  const names = new Map(rows.map((row) => [row.id, row.name]));
+  return (id) => names.get(id) ?? '?';
+}
+
+async function ensureGround(trx: Db, ground: Ground): Promise<string> {
+  return ensureRow(trx, 'ground', groundKey(ground), async () => {
+    const body = await trx('body').where({ id: ground.body }).first('name');
+    const nameOf = await glazeNames(trx, ground.slips);
+    const name = [...ground.slips.map(nameOf).reverse(), body.name].join(' over ');
+    return { body_id: ground.body, slips: JSON.stringify(ground.slips), name };
+  });
+}
+
+async function ensureHeadword(trx: Db, stack: Stack): Promise<string> {
+  return ensureRow(trx, 'headword', headwordKey(stack), async () => {
+    const ids = stack.map((layer) => layer.glaze);
+    const nameOf = await glazeNames(trx, ids);
+    const layers = stack.map(({ glaze, mark }) => ({ glaze, ...(mark && { mark }) }));
+    const plain = isPlain(stack);
+    return {
+      text: headwordOf(stack, nameOf),
+      layers: JSON.stringify(layers),
+      depth: depthOf(stack),
+      base_glaze_id: plain ? ids[0] : null,
+      top_glaze_id: plain ? ids.at(-1) : null,
+    };
+  });
+}
+
+/** Whether glazes lie there as they were dipped or brushed, none of them resisted or wiped. */
+function isPlain(stack: Stack): boolean {
+  return stack.length > 0 && stack.every((layer) => !layer.mark);
+}
+
+/** Different glazes one over another. */
+function depthOf(stack: Stack): number {
+  return stack.filter(({ glaze }, i) => glaze !== stack[i - 1]?.glaze).length;
+}
+
+/**
+ * The entry that a zone's stack belongs to: found by its canonical key, added with its ground and headword
+ * when it is new.
+ */
+export async function ensureEntry(
+  trx: Db,
+  bodyId: string,
+  zoneStack: Stack,
+  facts: { cone: string; atmosphere: Atmosphere; firings: number },
+): Promise<string> {
+  const { ground, stack } = groundOf(bodyId, zoneStack);
+  return ensureRow(trx, 'entry', entryKey({ ground, stack, ...facts }), async () => ({
+    headword_id: await ensureHeadword(trx, stack),
+    ground_id: await ensureGround(trx, ground),
+    cone: facts.cone,
+    atmosphere: facts.atmosphere,
+    firings: facts.firings,
+    stack: JSON.stringify(stack),
+    base_times: stack[0]?.times ?? 0,
+    top_times: stack.at(-1)?.times ?? 0,
+    wall_layers: isPlain(stack) ? depthOf(stack) : null,
+    teacher_note: '',
+  }));
+}
+
+/** One proof of an entry as read from the tables. */
+export interface ProofRow {
+  readonly zone_id: string;
+  readonly entry_id: string;
+  readonly firing_id: string;
+  readonly piece_id: string;
+  readonly versions: string;
+  readonly swatch_hash: string | null;
+  readonly zone_colour: string | null;
+  readonly reading_id: string;
+  readonly surface: string | null;
+  readonly movement: string | null;
+  readonly colour: string | null;
+  readonly at: Date;
+  readonly cone: string;
+  readonly achieved_cone: number | null;
+}
+
+/** The zones of entries that have a live reading after the firing: their proofs, newest first. */
+export function proofRows(base: Db, entryIds: readonly string[]) {
+  return base('zone as z')
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .join('firing as f', 'f.id', 'z.firing_id')
+    .whereIn('z.entry_id', entryIds)
+    .whereNull('z.ended_at')
+    .orderBy('r.at', 'desc')
+    .select(
+      'z.id as zone_id',
+      'z.entry_id',
+      'z.firing_id',
+      'z.piece_id',
+      'z.versions',
+      'z.swatch_hash',
+      'z.colour as zone_colour',
+      'r.id as reading_id',
+      'r.surface',
+      'r.movement',
+      'r.colour',
+      'r.at',
+      'f.cone',
+      'f.achieved_cone',
+    );
+}
+
+/** Defects by reading. */
+export async function defectsOf(base: Db, readingIds: readonly string[]) {
+  const rows: { reading_id: string; defect: string; severity: number; place: string }[] = readingIds.length
+    ? await base('reading_defect').whereIn('reading_id', readingIds).orderBy(['reading_id', 'defect'])
+    : [];
+  const found = new Map<string, { defect: string; severity: number; place: string }[]>();
+  for (const { reading_id, ...row } of rows) found.set(reading_id, [...(found.get(reading_id) ?? []), row]);
+  return found;
+}
+
+/** Whether a proof counts: newest recipe versions, and a firing within half a cone of its target. */
+export function proofCounts(
+  row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_cone'>,
+  newest: ReadonlySet<string>,
+): boolean {
+  return (
+    hitTarget(row.cone, row.achieved_cone) &&
+    fromJson<string[]>(row.versions).every((version) => newest.has(version))
+  );
+}
+
+/** A proof as the evidence is judged by; a colour that somebody picked goes before the one measured. */
+export function seenOf(row: ProofRow, defects: Seen['defects'], newest: ReadonlySet<string>): Seen {
+  const colour = row.colour ?? row.zone_colour;
+  return {
+    id: row.zone_id,
+    surface: row.surface,
+    movement: row.movement,
+    colour: colour ? labOf(colour) : null,
+    defects,
+    counts: proofCounts(row, newest),
+  };
+}
+
+/**
+ * Sums up entries from their proofs and stores the result with them, so that the wall reads one row an
+ * entry. Runs in the transaction that changed a proof.
+ */
+export async function refreshEntries(trx: Db, entryIds: readonly string[]): Promise<void> {
+  if (entryIds.length === 0) return;
+  const rows: ProofRow[] = await proofRows(trx, entryIds);
+  const defects = await defectsOf(
+    trx,
+    rows.map((row) => row.reading_id),
+  );
+  const newest = new Set((await newestVersions(trx)).values());
+  for (const id of entryIds) {
+    const proofs = rows.filter((row) => row.entry_id === id);
+    const seen = proofs.map((row) => seenOf(row, defects.get(row.reading_id) ?? [], newest));
+    await trx('entry')
+      .where({ id })
+      .update(summaryRow(agreementOf(seen), proofs));
+  }
+}
+
+function summaryRow(sum: Agreement, proofs: readonly ProofRow[]) {
+  const typical = proofs.find((row) => row.swatch_hash && !sum.differing.includes(row.zone_id));
+  const worst = [...sum.defects].sort((a, b) => b.severity - a.severity || b.count - a.count)[0];
+  return {
+    proofs: sum.proofs,
+    agreeing: sum.agreeing,
+    summary: JSON.stringify(sum),
+    worst_defect: worst?.defect ?? null,
+    worst_severity: worst?.severity ?? null,
+    colour: sum.colour ? hexOf(sum.colour) : null,
+    swatch_hash: (typical ?? proofs.find((row) => row.swatch_hash))?.swatch_hash ?? null,
+    first_at: proofs.at(-1)?.at ?? null,
+  };
+}

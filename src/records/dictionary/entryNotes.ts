@@ -1,0 +1,85 @@
+import { noteChange } from '@/records/platform/changes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { Conflict, NotThere } from '@/records/platform/errors';
+
+/** What a member says is wrong with an entry, until somebody has seen to it. */
+export interface Correction {
+  readonly id: string;
+  readonly entryId: string;
+  readonly text: string;
+  readonly by: string;
+  readonly at: Date;
+  readonly settledBy: string | null;
+  readonly settledAt: Date | null;
+}
+
+/**
+ * Writes the teacher's note of an entry.
+ *
+ * @throws Conflict when somebody else wrote it since
+ */
+export async function saveTeacherNote(
+  base: Db,
+  memberId: string,
+  { entryId, text, version }: { readonly entryId: string; readonly text: string; readonly version: number },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const before = await trx('entry')
+      .where({ id: entryId })
+      .forUpdate()
+      .first('teacher_note', 'note_version');
+    if (!before) throw new NotThere('This entry');
+    if (before.note_version !== version)
+      throw new Conflict({ note: before.teacher_note, version: before.note_version }, before.note_version);
+    await trx('entry')
+      .where({ id: entryId })
+      .update({ teacher_note: text, note_version: version + 1 });
+    await noteChange(trx, memberId, 'entry', entryId, { note: before.teacher_note }, { note: text });
+  });
+}
+
+/** Says what is wrong with an entry; the same id again is the same correction. */
+export async function addCorrection(
+  base: Db,
+  memberId: string,
+  { id, entryId, text }: { readonly id: string; readonly entryId: string; readonly text: string },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (await trx('correction').where({ id }).first('id')) return;
+    if (!(await trx('entry').where({ id: entryId }).first('id'))) throw new NotThere('This entry');
+    await trx('correction').insert({ id, entry_id: entryId, member_id: memberId, text, at: new Date() });
+    await noteChange(trx, memberId, 'correction', id, null, { entryId, text });
+  });
+}
+
+/** Settles a correction: it was seen to, or it was none. */
+export async function settleCorrection(base: Db, memberId: string, id: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const done = await trx('correction')
+      .where({ id })
+      .whereNull('settled_at')
+      .update({ settled_by: memberId, settled_at: new Date() });
+    if (done) await noteChange(trx, memberId, 'correction', id, null, { settled: true });
+    else if (!(await trx('correction').where({ id }).first('id'))) throw new NotThere('This correction');
+  });
+}
+
+/** Corrections of entries, open ones first, the newest first. */
+export async function correctionsOf(base: Db, entryIds: readonly string[]): Promise<Correction[]> {
+  const rows = await base('correction as c')
+    .join('member as m', 'm.id', 'c.member_id')
+    .leftJoin('member as s', 's.id', 'c.settled_by')
+    .whereIn('c.entry_id', entryIds)
+    .orderByRaw('c.settled_at is not null, c.id desc')
+    .limit(50)
+    .select('c.*', 'm.name as by', 's.name as settler');
+  return rows.map((row) => ({
+    id: row.id,
+    entryId: row.entry_id,
+    text: row.text,
+    by: row.by,
+    at: row.at,
+    settledBy: row.settler,
+    settledAt: row.settled_at,
+  }));
+}

@@ -1,0 +1,45 @@
+export { entriesLike, type Found } from './colours';
+export { type DefectCount, defectCounts } from './defectCounts';
+export {
+  type Headword,
+  headwordPage,
+  headwordsOf,
+  headwordsOnPieces,
+  headwordText,
+  type Proof,
+  provedHeadwords,
+  type Sense,
+  sensesOf,
+  tilesOf,
+} from './dictionary';
+export { proofRows, refreshEntries } from './entries';
+export {
+  addCorrection,
+  type Correction,
+  correctionsOf,
+  saveTeacherNote,
+  settleCorrection,
+} from './entryNotes';
+export { listWanted, noteWanted, type Wanted } from './failedLookups';
+export { lookUp } from './lookup';
+export { endWall, keepWall, listWalls, type NamedWall } from './namedWalls';
+export { type AskedFor, askFor, listAsked, takeBack } from './requests';
+export {
+  addShare,
+  endShare,
+  isOnWall,
+  listShares,
+  type NewEntry,
+  newestOnWall,
+  type Share,
+  shareBy,
+} from './shares';
+export {
+  type WallChoice,
+  wallChoices,
+  wallCounts,
+  wallEntries,
+  type WallEntry,
+  wallNow,
+  wallQuery,
+} from './wall';

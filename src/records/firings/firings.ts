@@ -1,0 +1,305 @@
+import type { Knex } from 'knex';
+import type { Atmosphere } from '@/core/coats';
+import { FIRING_STATES, type FiringKind, type FiringState, type Segment } from '@/core/firing';
+import { noteChange } from '@/records/platform/changes';
+import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { refreshEntries } from '@/records/dictionary/entries';
+import { NotThere, Refusal } from '@/records/platform/errors';
+import { changeRow } from '@/records/materials/glazes';
+import type { Place } from './loads';
+import { layZones, relayZones } from '@/records/pieces/zones';
+
+export interface FiringDraft {
+  readonly id: string;
+  readonly kilnId: string;
+  readonly kind: FiringKind;
+  readonly cone: string;
+  readonly atmosphere: Atmosphere;
+  /** Day it is planned for, "YYYY-MM-DD". */
+  readonly plannedOn: string;
+  /** When it is to start, "HH:MM" in the studio's time. */
+  readonly startsAt: string;
+  /** The saved programme it follows, and its steps as they were then; none when it is fired by hand. */
+  readonly programmeId: string | null;
+  readonly segments: readonly Segment[] | null;
+  /** The programme or speed in words. */
+  readonly programme: string;
+  readonly remarks: string;
+}
+
+export interface Firing extends FiringDraft {
+  readonly number: number;
+  readonly kilnName: string;
+  readonly state: FiringState;
+  /** Cone index the witness cones show, with its interval. */
+  readonly achievedCone: number | null;
+  readonly achievedLow: number | null;
+  readonly achievedHigh: number | null;
+  /** Cone index the log comes to. */
+  readonly loggedCone: number | null;
+  readonly startedAt: Date | null;
+  readonly endedAt: Date | null;
+  readonly openedAt: Date | null;
+  readonly closedAt: Date | null;
+  readonly pieces: number;
+  readonly waiting: number;
+  readonly version: number;
+}
+
+/** Some firings with their kilns and what is in them. */
+function firingRows(base: Db, some: Knex.QueryBuilder) {
+  // Counted firing by firing: a studio has far more pieces than any list has firings.
+  const inIt = () => base('firing_piece').whereRaw('firing_piece.firing_id = f.id').count('*');
+  return base(some.as('f'))
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .select(
+      'f.*',
+      'k.name as kiln_name',
+      inIt().as('pieces'),
+      inIt().where({ state: 'loaded' }).as('waiting'),
+      base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"),
+    );
+}
+
+function firingOf(row: Record<string, never>): Firing {
+  const r = row as Record<string, unknown>;
+  return {
+    id: r.id as string,
+    kilnId: r.kiln_id as string,
+    kilnName: r.kiln_name as string,
+    number: r.number as number,
+    kind: r.kind as FiringKind,
+    cone: r.cone as string,
+    atmosphere: r.atmosphere as Atmosphere,
+    plannedOn: r.day as string,
+    startsAt: r.starts_at as string,
+    programmeId: r.programme_id as string | null,
+    segments: r.segments ? fromJson<Segment[]>(r.segments) : null,
+    programme: r.programme as string,
+    remarks: r.remarks as string,
+    state: r.state as FiringState,
+    achievedCone: r.achieved_cone as number | null,
+    achievedLow: r.achieved_low as number | null,
+    achievedHigh: r.achieved_high as number | null,
+    loggedCone: r.logged_cone as number | null,
+    startedAt: r.started_at as Date | null,
+    endedAt: r.ended_at as Date | null,
+    openedAt: r.opened_at as Date | null,
+    closedAt: r.closed_at as Date | null,
+    pieces: Number(r.pieces ?? 0),
+    waiting: Number(r.waiting ?? 0),
+    version: r.version as number,
+  };
+}
+
+/** Firings, newest first; `states` narrows them. */
+export async function listFirings(
+  base: Db,
+  { states, kilnId, limit = 60 }: { states?: readonly FiringState[]; kilnId?: string; limit?: number } = {},
+) {
+  const newest = [
+    { column: 'planned_on', order: 'desc' },
+    { column: 'number', order: 'desc' },
+  ];
+  const some = base('firing').orderBy(newest).limit(limit);
+  if (states) void some.whereIn('state', states);
+  if (kilnId) void some.where('kiln_id', kilnId);
+  return (await firingRows(base, some).orderBy(newest)).map(firingOf);
+}
+
+/** One firing. @throws NotThere */
+export async function firingById(base: Db, id: string): Promise<Firing> {
+  const row = await firingRows(base, base('firing').where({ id })).first();
+  if (!row) throw new NotThere('This firing');
+  return firingOf(row);
+}
+
+/** Plans a firing, or changes what was planned. The kiln counts its own firings. */
+export async function saveFiring(
+  base: Db,
+  memberId: string,
+  draft: FiringDraft,
+  version: number | null,
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = {
+      kiln_id: draft.kilnId,
+      kind: draft.kind,
+      cone: draft.cone,
+      atmosphere: draft.atmosphere,
+      planned_on: draft.plannedOn,
+      starts_at: draft.startsAt,
+      programme_id: draft.programmeId,
+      segments: draft.segments && JSON.stringify(draft.segments),
+      programme: draft.programme,
+      remarks: draft.remarks,
+    };
+    if (version !== null) {
+      await changeRow(trx, memberId, 'firing', draft.id, version, row);
+      return relayFiring(trx, draft.id);
+    }
+    const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
+    if (!kiln) throw new Refusal('kilnId', 'Choose a kiln.');
+    if (await trx('firing').where({ id: draft.id }).first('id')) return;
+    const [{ last }] = (await trx('firing').where({ kiln_id: draft.kilnId }).max('number as last')) as [
+      { last: number | null },
+    ];
+    await trx('firing').insert({ id: draft.id, ...row, number: (last ?? 0) + 1, state: 'loading' });
+    await noteChange(trx, memberId, 'firing', draft.id, null, row);
+  });
+}
+
+/** Lays the zones of all pieces of a firing anew: its cone or atmosphere may have been corrected. */
+async function relayFiring(trx: Db, firingId: string): Promise<void> {
+  const loaded = await trx('firing_piece').where({ firing_id: firingId }).select('piece_id');
+  for (const { piece_id } of loaded) await relayZones(trx, piece_id);
+}
+
+/**
+ * Puts pieces into a firing that is being loaded. Coats that were not fired yet go in with their piece, and
+ * its zones are laid. A piece that is in it already stays where it is.
+ */
+export async function loadPieces(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  places: readonly ({ readonly pieceId: string; readonly shelf: number } & Partial<Place>)[],
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await lockWhile(trx, firingId, ['loading']);
+    const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [
+      { last: number | null },
+    ];
+    let place = last ?? 0;
+    for (const { pieceId, shelf, x, y, cookie } of places) {
+      const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
+      if (!piece) throw new NotThere('This piece');
+      if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
+      if (piece.stage === 'loaded')
+        throw new Refusal('pieces', `${piece.label} is already in another firing.`);
+      await trx('firing_piece').insert({
+        firing_id: firingId,
+        piece_id: pieceId,
+        shelf,
+        place: ++place,
+        x_mm: x ?? null,
+        y_mm: y ?? null,
+        cookie: cookie ?? false,
+        state: 'loaded',
+        at: new Date(),
+      });
+      await trx('coat')
+        .where({ piece_id: pieceId, ended_at: null, firing_id: null })
+        .update({ firing_id: firingId });
+      await trx('piece').where({ id: pieceId }).update({ stage: 'loaded', fate: null });
+      await layZones(trx, pieceId, firingId);
+    }
+    await noteChange(trx, memberId, 'load', firingId, null, places);
+  });
+}
+
+/** Takes a piece out of a firing that is still being loaded. */
+export async function unloadPiece(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  pieceId: string,
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await lockWhile(trx, firingId, ['loading']);
+    const read = await trx('reading').where({ firing_id: firingId, piece_id: pieceId }).first('id');
+    if (read) throw new Refusal('pieces', 'Something was already written about this piece in this firing.');
+    await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).delete();
+    await trx('zone').where({ firing_id: firingId, piece_id: pieceId }).delete();
+    const back = await trx('coat')
+      .where({ firing_id: firingId, piece_id: pieceId, ended_at: null })
+      .update({ firing_id: null });
+    const before = await trx('firing_piece').where({ piece_id: pieceId }).first('firing_id');
+    await trx('piece')
+      .where({ id: pieceId })
+      .update({ stage: back ? 'glazed' : before ? 'read' : 'made' });
+    await noteChange(trx, memberId, 'load', firingId, { pieceId }, null);
+  });
+}
+
+async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
+  const row = await trx('firing').where({ id: firingId }).forUpdate().first('state', 'version');
+  if (!row) throw new NotThere('This firing');
+  if (!states.includes(row.state))
+    throw new Refusal('state', `This firing is ${row.state}, not ${states.join(' or ')}.`);
+  return row as { state: FiringState; version: number };
+}
+
+const STAMPS: Readonly<Record<FiringState, string | null>> = {
+  loading: null,
+  firing: 'started_at',
+  cooling: 'ended_at',
+  open: 'opened_at',
+  closed: 'closed_at',
+};
+
+/**
+ * Moves a firing on to its next state, or further, and stamps the time of each step it passes. Opening it
+ * makes its pieces fired. A repeated call for a state that is reached already does nothing.
+ */
+export async function advanceFiring(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  to: FiringState,
+  facts: { at?: Date; achievedCone?: number | null } = {},
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const { state, version } = await lockWhile(trx, firingId, FIRING_STATES);
+    const [now, goal] = [FIRING_STATES.indexOf(state), FIRING_STATES.indexOf(to)];
+    if (goal > now) {
+      const at = facts.at ?? new Date();
+      const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at]);
+      await trx('firing')
+        .where({ id: firingId })
+        .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
+      await noteChange(trx, memberId, 'firing', firingId, { state }, { state: to });
+    }
+    if (goal >= FIRING_STATES.indexOf('open'))
+      await trx('log_source').where({ firing_id: firingId }).update({ live: false });
+    if (to === 'open')
+      await trx('piece')
+        .where({ stage: 'loaded' })
+        .whereIn('id', trx('firing_piece').where({ firing_id: firingId }).select('piece_id'))
+        .update({ stage: 'fired' });
+    if (facts.achievedCone !== undefined) await setAchievedCone(trx, memberId, firingId, facts.achievedCone);
+  });
+}
+
+/**
+ * Refuses to light a kiln that still holds another firing.
+ *
+ * @throws Refusal that names the other firing
+ */
+export async function refuseBusyKiln(base: Db, { id, kilnId, kilnName }: Firing): Promise<void> {
+  const other = await base('firing')
+    .where({ kiln_id: kilnId })
+    .whereNot({ id })
+    .whereIn('state', ['firing', 'cooling'])
+    .first('number', 'state');
+  if (other)
+    throw new Refusal('state', `${kilnName} ${other.number} is still ${other.state}. Open it first.`);
+}
+
+/** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
+export async function setAchievedCone(
+  trx: Db,
+  memberId: string,
+  firingId: string,
+  cone: number | null,
+): Promise<void> {
+  const before = await trx('firing').where({ id: firingId }).first('achieved_cone');
+  if (before.achieved_cone === cone) return;
+  await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
+  await noteChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
+  const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
+  await refreshEntries(
+    trx,
+    touched.map((row) => row.entry_id),
+  );
+}

@@ -1,0 +1,54 @@
+export { isFeedToken, renewFeed } from './calendarFeed';
+export {
+  advanceFiring,
+  type Firing,
+  firingById,
+  listFirings,
+  loadPieces,
+  refuseBusyKiln,
+  saveFiring,
+  unloadPiece,
+} from './firings';
+export { kilnHabits, type KilnHabits, kilnPage, type KilnPage, type Reached, reachedBy } from './kilnPage';
+export {
+  addPart,
+  endPart,
+  firingWithKiln,
+  type Kiln,
+  kilnById,
+  type KilnDraft,
+  listKilns,
+  partsOf,
+  saveKiln,
+} from './kilns';
+export { type ClockTime, type FiringLog, logOf } from './live';
+export {
+  loadedIds,
+  type LoadShelf,
+  loadShelves,
+  type Place,
+  placePieces,
+  setDue,
+  setShelf,
+  type ShelfPiece,
+  shelfPieces,
+  waitingIds,
+} from './loads';
+export {
+  addEvent,
+  addReadings,
+  curveOf,
+  endEvent,
+  eventsOf,
+  importLog,
+  type LiveSource,
+  liveSources,
+  noteHeard,
+  openSource,
+  type Reading,
+  type StoredEvent,
+  sumUpLog,
+} from './logs';
+export { listProgrammes, type Programme, saveProgramme } from './programmes';
+export { type Booked, type Proposal, type Queue, queueOf } from './queue';
+export { conesOf, rateOf, saveCones, type ShelfCone } from './witness';

@@ -1,0 +1,140 @@
+import { median } from 'simple-statistics';
+import {
+  coolingTime,
+  driftOf,
+  fastestClimbs,
+  untilPeak,
+  type ClimbLimit,
+  type Drift,
+  type FiringWitness,
+  type PartChange,
+  type Point,
+} from '@/core/firing';
+import type { Db } from '@/records/platform/db';
+import { listFirings, type Firing } from './firings';
+import { kilnById, partsOf, type Kiln, type StoredPart } from './kilns';
+import { curveOf } from './logs';
+import { conesOf, type ShelfCone } from './witness';
+
+/** A kiln with what it has in it, what it did, and how its thermocouple stands. */
+export interface KilnPage {
+  readonly kiln: Kiln;
+  readonly firings: readonly (Firing & { readonly cones: readonly ShelfCone[] })[];
+  readonly parts: readonly StoredPart[];
+  readonly drift: Drift;
+}
+
+/** Days since 1970 of a "YYYY-MM-DD". */
+function dayNumber(day: string): number {
+  return Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
+}
+
+/** The page of a kiln, its firings newest first. @throws NotThere */
+export async function kilnPage(base: Db, kilnId: string): Promise<KilnPage> {
+  const kiln = await kilnById(base, kilnId);
+  const [firings, parts] = await Promise.all([
+    listFirings(base, { kilnId, limit: 120 }),
+    partsOf(base, kilnId),
+  ]);
+  const cones = await conesOf(
+    base,
+    firings.map(({ id }) => id),
+  );
+  return {
+    kiln,
+    parts,
+    firings: firings.map((firing) => ({ ...firing, cones: cones.get(firing.id)! })),
+    drift: driftOf(
+      firings.map(witnessOf).filter((one) => one !== null),
+      changesOf(parts),
+    ),
+  };
+}
+
+/** Days on which elements or thermocouple were changed; what was changed on one day is one change. */
+function changesOf(parts: readonly StoredPart[]): PartChange[] {
+  const byDay = new Map<string, string[]>();
+  for (const { part, changedOn } of parts)
+    if (part === 'elements' || part === 'thermocouple')
+      byDay.set(changedOn, [...(byDay.get(changedOn) ?? []), part]);
+  return [...byDay].map(([day, names]) => ({ day: dayNumber(day), part: names.sort().join(' and ') }));
+}
+
+/** Cones that say less than this, in cones, are a range and no measure of a thermocouple (judgement). */
+const WIDEST = 0.6;
+
+function witnessOf({
+  plannedOn,
+  loggedCone,
+  achievedCone,
+  achievedLow,
+  achievedHigh,
+}: Firing): FiringWitness | null {
+  if (loggedCone === null || achievedCone === null) return null;
+  if (achievedLow === null || achievedHigh === null || achievedHigh - achievedLow > WIDEST) return null;
+  return { day: dayNumber(plannedOn), logged: loggedCone, shown: achievedCone };
+}
+
+/** The cones a kiln reached with one programme, newest first. */
+export interface Reached {
+  readonly kilnId: string;
+  readonly kiln: string;
+  readonly reached: readonly number[];
+}
+
+/** How kilns compare on one programme. */
+export async function reachedBy(base: Db, programmeId: string): Promise<Reached[]> {
+  const rows: { kiln_id: string; name: string; achieved_cone: number }[] = await base('firing as f')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .where('f.programme_id', programmeId)
+    .whereNotNull('f.achieved_cone')
+    .orderBy('f.planned_on', 'desc')
+    .select('f.kiln_id', 'k.name', 'f.achieved_cone');
+  return [...new Set(rows.map((row) => row.kiln_id))].map((kilnId) => {
+    const own = rows.filter((row) => row.kiln_id === kilnId);
+    return { kilnId, kiln: own[0]!.name, reached: own.map((row) => row.achieved_cone) };
+  });
+}
+
+/** What a kiln has shown it can do. */
+export interface KilnHabits {
+  readonly kilnId: string;
+  /** Fastest climb by temperature. */
+  readonly climbs: readonly ClimbLimit[];
+  /** Hours from the end of its last firings until it was cool enough to open; null when not known. */
+  readonly coolHours: number | null;
+}
+
+/** Logs that a kiln's habits are read from: they change with its elements. */
+const RECENT = 5;
+
+/** What each kiln has shown in its last few logged firings. */
+export async function kilnHabits(base: Db, kilns: readonly Kiln[]): Promise<KilnHabits[]> {
+  return Promise.all(
+    kilns.map(async ({ id, openBelow }) => {
+      const rows: { id: string }[] = await base('firing')
+        .where({ kiln_id: id })
+        .whereNotNull('logged_cone')
+        .orderBy([
+          { column: 'planned_on', order: 'desc' },
+          { column: 'number', order: 'desc' },
+        ])
+        .limit(RECENT)
+        .select('id');
+      const curves = await Promise.all(rows.map((row) => curveOf(base, row.id)));
+      const cooled = curves.map((curve) => hoursToCool(curve, openBelow)).filter((hours) => hours !== null);
+      return {
+        kilnId: id,
+        climbs: fastestClimbs(curves),
+        coolHours: cooled.length ? median(cooled) : null,
+      };
+    }),
+  );
+}
+
+/** Hours from the last of the peak until a temperature was reached; null when the log ends before. */
+function hoursToCool(curve: readonly Point[], celsius: number): number | null {
+  const end = untilPeak(curve).at(-1);
+  const cool = end && coolingTime(curve, celsius);
+  return cool ? (cool.minutes - end.minutes) / 60 : null;
+}

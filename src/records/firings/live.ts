@@ -1,0 +1,132 @@
+import {
+  alarmsOf,
+  coneEquivalents,
+  coolingPoint,
+  coolingTime,
+  plannedCurve,
+  SAFE_TO_CRACK,
+  sayCone,
+  tidyLog,
+  type Alarm,
+  type CoolingPoint,
+  type CoolingTime,
+  type Point,
+} from '@/core/firing';
+import type { Db } from '@/records/platform/db';
+import type { Firing } from './firings';
+import {
+  curveFrom,
+  eventsOf,
+  forDrawing,
+  readingsOf,
+  sourcesOf,
+  type LogSource,
+  type Reading,
+  type StoredEvent,
+} from './logs';
+
+/** When something will be, on the wall's clock. */
+export interface ClockTime {
+  readonly at: Date;
+  readonly from: Date;
+  readonly to: Date;
+  /** It is so already: read, or by the latest estimate where the log has ended. */
+  readonly reached: boolean;
+}
+
+/** A firing as its page shows it while it happens, and afterwards. */
+export interface FiringLog {
+  /** Kiln minutes since it started. */
+  readonly minutes: number;
+  /** The last temperature known, °C, and when, in minutes. */
+  readonly last: Point | null;
+  /** How hot a cooling kiln is by now, where its log has ended before. */
+  readonly inside: CoolingPoint | null;
+  /** Lines of the controller or file, thinned for drawing, one list a thermocouple. */
+  readonly sensors: readonly (readonly Reading[])[];
+  /** Where nothing was heard, minutes from and to. */
+  readonly gaps: readonly { readonly from: number; readonly to: number }[];
+  /** Cone equivalent as it climbed. */
+  readonly equivalents: readonly { readonly minutes: number; readonly index: number }[];
+  readonly planned: readonly Point[] | null;
+  readonly events: readonly StoredEvent[];
+  readonly sources: readonly LogSource[];
+  readonly alarms: readonly Alarm[];
+  readonly coneIndex: number | null;
+  readonly cone: string | null;
+  readonly crack: ClockTime | null;
+  readonly open: ClockTime | null;
+}
+
+/**
+ * Everything a firing's page draws.
+ *
+ * @param kiln its opening limit and its highest temperature, °C
+ * @param now for a kiln that is read by hand
+ */
+export async function logOf(
+  base: Db,
+  firing: Firing,
+  kiln: { readonly openBelow: number; readonly mostCelsius: number },
+  now: Date,
+): Promise<FiringLog> {
+  const [sources, events] = await Promise.all([sourcesOf(base, firing.id), eventsOf(base, firing.id)]);
+  const source = sources.at(-1);
+  const sensors = source ? await readingsOf(base, source.id) : [];
+  const curve = curveFrom(sensors, events);
+  const raw = sensors[0] ?? [];
+  const last = curve.at(-1) ?? null;
+  const equivalents = coneEquivalents(curve).flatMap((index, i) =>
+    index === null ? [] : [{ minutes: curve[i]!.minutes, index }],
+  );
+  const coneIndex = equivalents.at(-1)?.index ?? null;
+  const minutes = raw.at(-1)?.minutes ?? elapsed(firing, now);
+  const clock = (time: CoolingTime | null) => time && onTheClock(time, firing, source ?? null, minutes, now);
+  const cools = firing.state === 'cooling' || firing.state === 'open';
+  return {
+    minutes,
+    last,
+    inside: cools && !source?.live ? coolingPoint(curve, elapsed(firing, now)) : null,
+    sensors: sensors.map(forDrawing),
+    gaps: tidyLog(curve.map((point) => ({ minutes: point.minutes, temperature: point.celsius }))).gaps,
+    equivalents: every(equivalents, 300),
+    planned: firing.segments && plannedCurve(firing.segments),
+    events,
+    sources,
+    alarms: firing.state === 'firing' ? alarmsOf(raw.slice(-60), kiln.mostCelsius) : [],
+    coneIndex,
+    cone: coneIndex === null ? null : sayCone(coneIndex),
+    crack: cools ? clock(coolingTime(curve, SAFE_TO_CRACK)) : null,
+    open: cools ? clock(coolingTime(curve, kiln.openBelow)) : null,
+  };
+}
+
+function elapsed({ startedAt, endedAt, state }: Firing, now: Date): number {
+  if (!startedAt) return 0;
+  const until = state === 'firing' || state === 'cooling' ? now : (endedAt ?? now);
+  return Math.max(0, (until.getTime() - startedAt.getTime()) / 60_000);
+}
+
+/** A time of the log on the wall's clock; a stand-in's log runs faster than that. */
+function onTheClock(
+  { minutes, low, high }: CoolingTime,
+  { startedAt }: Firing,
+  source: LogSource | null,
+  lastMinute: number,
+  now: Date,
+): ClockTime {
+  const speed = source?.speed ?? 1;
+  const anchor = source?.live
+    ? { at: (source.heardAt ?? now).getTime(), minute: lastMinute }
+    : { at: (startedAt ?? now).getTime(), minute: 0 };
+  const at = (minute: number) => new Date(anchor.at + ((minute - anchor.minute) * 60_000) / speed);
+  const isRead = minutes <= lastMinute && low === high;
+  const isPast = !source?.live && at(high) <= now;
+  return { at: at(minutes), from: at(low), to: at(high), reached: isRead || isPast };
+}
+
+/** At most so many of a list, its ends among them. */
+function every<T>(list: readonly T[], most: number): T[] {
+  const step = Math.max(1, Math.ceil(list.length / most));
+  return list.filter((_, i) => i % step === 0 || i === list.length - 1);
+}

@@ -1,0 +1,200 @@
+import { analyse } from '@/core/chemistry';
+import type { Spot } from '@/core/firing';
+import { noteChange } from '@/records/platform/changes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { NotThere, Refusal } from '@/records/platform/errors';
+import { studioBook } from '@/records/materials/materials';
+import { piecesById, type PieceRow } from '@/records/pieces/piecePages';
+import { newestRecipes } from '@/records/materials/recipes';
+
+/** A piece that is loaded or could be, as the load map draws it. */
+export interface ShelfPiece extends PieceRow {
+  readonly shelf: number | null;
+  readonly spot: Spot | null;
+  readonly cookie: boolean;
+  readonly runsFrom: number | null;
+  readonly chrome: boolean;
+  readonly tin: boolean;
+  /** Pieces with the same coats on the same clay are twins. */
+  readonly twins: string;
+  /** The round it belongs to, if any. */
+  readonly round: { readonly id: string; readonly name: string; readonly number: number } | null;
+  /** When it is wanted, "YYYY-MM-DD". */
+  readonly dueOn: string | null;
+}
+
+/** How the shelves of a firing stand. */
+export interface LoadShelf {
+  readonly shelf: number;
+  readonly postMm: number | null;
+  readonly photoHash: string | null;
+}
+
+/** Below this share of an oxide, weight %, a glaze neither fumes nor blushes (judgement). */
+const TRACE = 0.05;
+
+/** Which glazes run, hold chrome or hold tin. */
+async function habitsOf(base: Db) {
+  const [glazes, recipes, book] = await Promise.all([
+    base('glaze').select('id', 'movement') as Promise<{ id: string; movement: string | null }[]>,
+    newestRecipes(base),
+    studioBook(base),
+  ]);
+  const holds = new Map(
+    recipes.map(({ glazeId, lines }) => [glazeId, analyse(lines, { book }).weightPercent] as const),
+  );
+  const has = (oxides: readonly string[]) =>
+    new Set(
+      [...holds]
+        .filter(([, percent]) =>
+          oxides.some((oxide) => ((percent as Record<string, number>)[oxide] ?? 0) > TRACE),
+        )
+        .map(([id]) => id),
+    );
+  return {
+    runs: new Set(glazes.filter(({ movement }) => movement === 'runs').map(({ id }) => id)),
+    chrome: has(['Cr2O3']),
+    tin: has(['SnO2']),
+  };
+}
+
+/** Pieces with all the load map needs, in the order of their ids. */
+export async function shelfPieces(
+  base: Db,
+  ids: readonly string[],
+  firingId: string | null,
+): Promise<ShelfPiece[]> {
+  const [pieces, habits] = await Promise.all([piecesById(base, ids), habitsOf(base)]);
+  const rows = await base('piece as p')
+    .leftJoin('round_cell as c', 'c.id', 'p.round_cell_id')
+    .leftJoin('round as r', 'r.id', 'c.round_id')
+    .leftJoin(
+      'firing_piece as fp',
+      (join) => void join.on('fp.piece_id', 'p.id').andOnVal('fp.firing_id', '=', firingId ?? ''),
+    )
+    .whereIn('p.id', ids)
+    .select(
+      'p.id',
+      'r.id as round_id',
+      'r.name as round_name',
+      'r.number as round_number',
+      base.raw("date_format(coalesce(p.due_on, r.due_on), '%Y-%m-%d') as due"),
+      'fp.shelf',
+      'fp.x_mm',
+      'fp.y_mm',
+      'fp.cookie',
+    );
+  const found = new Map(rows.map((row) => [row.id as string, row]));
+  return pieces.map((piece) => {
+    const row = found.get(piece.id)!;
+    const glazes = piece.coats.map(({ glazeId }) => glazeId);
+    const running = piece.coats.filter(({ glazeId }) => habits.runs.has(glazeId));
+    return {
+      ...piece,
+      shelf: row.shelf,
+      spot: row.x_mm === null ? null : { x: row.x_mm, y: row.y_mm },
+      cookie: Boolean(row.cookie),
+      runsFrom: running.length ? Math.min(...running.map(({ from }) => from)) * piece.heightMm : null,
+      chrome: glazes.some((id) => habits.chrome.has(id)),
+      tin: glazes.some((id) => habits.tin.has(id)),
+      twins: JSON.stringify([
+        piece.bodyId,
+        piece.form,
+        piece.coats.map(({ glazeId, times, side, from, to }) => [glazeId, times, side, from, to]),
+      ]),
+      round: row.round_id && { id: row.round_id, name: row.round_name, number: row.round_number },
+      dueOn: row.due,
+    };
+  });
+}
+
+/** The posts and photos of the shelves of a firing. */
+export async function loadShelves(base: Db, firingId: string): Promise<LoadShelf[]> {
+  const rows = await base('load_shelf').where({ firing_id: firingId }).orderBy('shelf');
+  return rows.map(({ shelf, post_mm, photo_hash }) => ({ shelf, postMm: post_mm, photoHash: photo_hash }));
+}
+
+/** Pieces in a firing, by shelf and place. */
+export async function loadedIds(base: Db, firingId: string): Promise<string[]> {
+  const rows = await base('firing_piece')
+    .where({ firing_id: firingId })
+    .orderBy(['shelf', 'place'])
+    .select('piece_id');
+  return rows.map(({ piece_id }) => piece_id);
+}
+
+/** Pieces that could go into a firing: made, glazed, or to be fired again; by number. */
+export async function waitingIds(base: Db): Promise<string[]> {
+  const rows: { id: string }[] = await base('piece')
+    .whereIn('stage', ['made', 'glazed'])
+    .orWhere((again) => void again.where('stage', 'read').whereIn('fate', ['refire', 'reglaze']))
+    .orderBy('number')
+    .limit(400)
+    .select('id');
+  return rows.map(({ id }) => id);
+}
+
+/** Where a piece is put. */
+export interface Place {
+  readonly pieceId: string;
+  readonly shelf: number;
+  readonly x: number;
+  readonly y: number;
+  readonly cookie: boolean;
+}
+
+/** Puts pieces that are in a firing onto their spots. */
+export async function placePieces(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  places: readonly Place[],
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const firing = await trx('firing').where({ id: firingId }).forUpdate().first('state');
+    if (!firing) throw new NotThere('This firing');
+    if (firing.state !== 'loading')
+      throw new Refusal('state', `This firing is ${firing.state}; it is no longer loaded.`);
+    for (const { pieceId, shelf, x, y, cookie } of places)
+      await trx('firing_piece')
+        .where({ firing_id: firingId, piece_id: pieceId })
+        .update({ shelf, x_mm: Math.round(x), y_mm: Math.round(y), cookie });
+    await noteChange(trx, memberId, 'load', firingId, null, places);
+  });
+}
+
+/** Notes the posts of a shelf, or its photo. */
+export async function setShelf(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  shelf: number,
+  change: { readonly postMm?: number | null; readonly photoHash?: string },
+): Promise<void> {
+  const row = {
+    ...(change.postMm !== undefined && { post_mm: change.postMm }),
+    ...(change.photoHash !== undefined && { photo_hash: change.photoHash }),
+  };
+  await inTransaction(base, async (trx) => {
+    if (!(await trx('firing').where({ id: firingId }).forUpdate().first('id')))
+      throw new NotThere('This firing');
+    await trx('load_shelf')
+      .insert({ firing_id: firingId, shelf, ...row })
+      .onConflict(['firing_id', 'shelf'])
+      .merge(row);
+    await noteChange(trx, memberId, 'load_shelf', firingId, null, { shelf, ...change });
+  });
+}
+
+/** Says when pieces are wanted, "YYYY-MM-DD", or that no day is known; a round's own day stands behind it. */
+export async function setDue(
+  base: Db,
+  memberId: string,
+  pieceIds: readonly string[],
+  dueOn: string | null,
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    await trx('piece').whereIn('id', pieceIds).update({ due_on: dueOn });
+    for (const id of pieceIds) await noteChange(trx, memberId, 'piece', id, null, { due_on: dueOn });
+  });
+}

@@ -1,0 +1,327 @@
+import {
+  heatWork,
+  meanOfSensors,
+  thin,
+  tidyLog,
+  type EventKind,
+  type LogLine,
+  type Point,
+} from '@/core/firing';
+import { noteChange } from '@/records/platform/changes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { NotThere, Refusal } from '@/records/platform/errors';
+
+/** One line a log holds; minutes run from the start of the firing. */
+export interface Reading extends LogLine {
+  readonly seq: number;
+  /** What the probe says, mV; null without one. */
+  readonly oxygen: number | null;
+}
+
+/** Where readings of a firing come from. */
+export interface LogSource {
+  readonly id: string;
+  readonly firingId: string;
+  readonly kind: 'controller' | 'file';
+  readonly name: string;
+  /** Kiln minutes in a minute: 1 but for a stand-in. */
+  readonly speed: number;
+  readonly live: boolean;
+  /** Why nothing comes, in words; null while it does. */
+  readonly fault: string | null;
+  readonly heardAt: Date | null;
+}
+
+/** A live source with what the collector needs to go on. */
+export interface LiveSource extends LogSource {
+  readonly controller: string;
+  readonly state: string;
+  readonly memberId: string;
+  readonly lastSeq: number;
+}
+
+function sourceOf(row: Record<string, unknown>): LogSource {
+  return {
+    id: row.id as string,
+    firingId: row.firing_id as string,
+    kind: row.kind as LogSource['kind'],
+    name: row.name as string,
+    speed: row.speed as number,
+    live: Boolean(row.live),
+    fault: row.fault as string | null,
+    heardAt: row.heard_at as Date | null,
+  };
+}
+
+/** Notes that a firing is read from a controller from now on; the same id twice is one source. */
+export async function openSource(
+  base: Db,
+  memberId: string,
+  source: { readonly id: string; readonly firingId: string; readonly name: string; readonly speed: number },
+): Promise<void> {
+  await base('log_source')
+    .insert({
+      id: source.id,
+      firing_id: source.firingId,
+      kind: 'controller',
+      name: source.name,
+      speed: source.speed,
+      live: true,
+      member_id: memberId,
+      at: new Date(),
+    })
+    .onConflict('id')
+    .ignore();
+}
+
+/** Sources that are still being read, with the address of their controller. */
+export async function liveSources(base: Db): Promise<LiveSource[]> {
+  const rows = await base('log_source as s')
+    .join('firing as f', 'f.id', 's.firing_id')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .where({ 's.live': true, 's.kind': 'controller' })
+    .select(
+      's.*',
+      'k.controller',
+      'f.state',
+      base('log_reading as r').max('r.seq').whereRaw('r.source_id = s.id').as('last_seq'),
+    );
+  return rows.map((row) => ({
+    ...sourceOf(row),
+    controller: row.controller,
+    state: row.state,
+    memberId: row.member_id,
+    lastSeq: row.last_seq ?? 0,
+  }));
+}
+
+const CHUNK = 1000;
+
+/** Adds readings of a source; those that are there already stay as they are. */
+export async function addReadings(
+  base: Db,
+  sourceId: string,
+  readings: readonly Reading[],
+  sensor = 0,
+): Promise<void> {
+  for (let from = 0; from < readings.length; from += CHUNK)
+    await base('log_reading')
+      .insert(
+        readings.slice(from, from + CHUNK).map(({ seq, minutes, celsius, target, oxygen }) => ({
+          source_id: sourceId,
+          sensor,
+          seq,
+          minutes,
+          celsius,
+          target,
+          oxygen,
+        })),
+      )
+      .onConflict()
+      .ignore();
+}
+
+/** Notes that a source was heard, or why it was not. */
+export async function noteHeard(
+  base: Db,
+  sourceId: string,
+  fault: string | null,
+  speed?: number,
+): Promise<void> {
+  await base('log_source')
+    .where({ id: sourceId })
+    .update({ fault, ...(fault === null && { heard_at: new Date() }), ...(speed && { speed }) });
+}
+
+/** Takes in a log from a file, one list a thermocouple; the same id twice is one import. */
+export async function importLog(
+  base: Db,
+  memberId: string,
+  file: { readonly id: string; readonly firingId: string; readonly name: string },
+  sensors: readonly (readonly Reading[])[],
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (!(await trx('firing').where({ id: file.firingId }).forUpdate().first('id')))
+      throw new NotThere('This firing');
+    if (await trx('log_source').where({ id: file.id }).first('id')) return;
+    const live = await trx('log_source').where({ firing_id: file.firingId, live: true }).first('id');
+    if (live)
+      throw new Refusal('file', 'Its controller is still being read. Bring the file in when it has ended.');
+    await trx('log_source').insert({
+      id: file.id,
+      firing_id: file.firingId,
+      kind: 'file',
+      name: file.name,
+      live: false,
+      member_id: memberId,
+      at: new Date(),
+    });
+    for (const [sensor, readings] of sensors.entries()) await addReadings(trx, file.id, readings, sensor);
+    await noteChange(trx, memberId, 'log_source', file.id, null, file);
+    await sumUpLog(trx, file.firingId);
+  });
+}
+
+export interface EventDraft {
+  readonly id: string;
+  readonly firingId: string;
+  readonly kind: EventKind;
+  /** Minutes from the start of the firing. */
+  readonly minutes: number;
+  /** °C of a hand reading, share of a damper or gas cock in percent. */
+  readonly value: number | null;
+  readonly note: string;
+}
+
+export interface StoredEvent extends EventDraft {
+  readonly by: string;
+}
+
+/** Writes down an event; the same id twice is one event. A hand reading counts in the log. */
+export async function addEvent(base: Db, memberId: string, event: EventDraft): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (!(await trx('firing').where({ id: event.firingId }).forUpdate().first('id')))
+      throw new NotThere('This firing');
+    if (await trx('firing_event').where({ id: event.id }).first('id')) return;
+    const { firingId, ...rest } = event;
+    await trx('firing_event').insert({ ...rest, firing_id: firingId, member_id: memberId, at: new Date() });
+    if (event.kind === 'hand reading') await sumUpLog(trx, firingId);
+  });
+}
+
+/** Strikes an event out, or brings it back. */
+export async function endEvent(base: Db, memberId: string, id: string, ended: boolean): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
+    if (!event) throw new NotThere('This event');
+    await trx('firing_event')
+      .where({ id })
+      .update({ ended_at: ended ? new Date() : null });
+    await noteChange(trx, memberId, 'firing_event', id, { ended: !ended }, { ended });
+    if (event.kind === 'hand reading') await sumUpLog(trx, event.firing_id);
+  });
+}
+
+/** Events of a firing in order of time. */
+export async function eventsOf(base: Db, firingId: string): Promise<StoredEvent[]> {
+  return base('firing_event as e')
+    .join('member as m', 'm.id', 'e.member_id')
+    .where({ 'e.firing_id': firingId, 'e.ended_at': null })
+    .orderBy(['e.minutes', 'e.id'])
+    .select('e.id', 'e.firing_id as firingId', 'e.kind', 'e.minutes', 'e.value', 'e.note', 'm.name as by');
+}
+
+/** Sources of a firing, oldest first. */
+export async function sourcesOf(base: Db, firingId: string): Promise<LogSource[]> {
+  return (await base('log_source').where({ firing_id: firingId }).orderBy('id')).map(sourceOf);
+}
+
+/** A line of one thermocouple as it is stored. */
+type Row = readonly [
+  sensor: number,
+  seq: number,
+  minutes: number,
+  celsius: number | null,
+  target: number | null,
+  oxygen: number | null,
+];
+
+/** A log longer than this, a fortnight of minutes, is thinned in the database before it is looked at. */
+const LONG = 20_000;
+const BUCKETS = 4000;
+
+/**
+ * The readings of a source by thermocouple, in order of time; of a very long log, the lowest and the highest of
+ * each of some thousand stretches, so that no peak is lost.
+ */
+export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][]> {
+  const counted = await base('log_reading').where({ source_id: sourceId }).max('seq as last').first();
+  const last = Number(counted?.last ?? 0);
+  if (last > LONG) return longReadings(base, sourceId, Math.ceil(last / BUCKETS));
+  const [rows] = (await base
+    .raw(
+      'select sensor, seq, minutes, celsius, target, oxygen from log_reading where source_id = ? order by sensor, seq',
+      [sourceId],
+    )
+    .options({ rowsAsArray: true })) as unknown as [Row[]];
+  const sensors: Reading[][] = [];
+  for (const [sensor, seq, minutes, celsius, target, oxygen] of rows)
+    (sensors[sensor] ??= []).push({ seq, minutes, celsius, target, oxygen });
+  return sensors.filter(Boolean);
+}
+
+interface Bucket {
+  readonly sensor: number;
+  readonly seq: number;
+  readonly first: number;
+  readonly last: number;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly target: number | null;
+  readonly oxygen: number | null;
+}
+
+async function longReadings(base: Db, sourceId: string, each: number): Promise<Reading[][]> {
+  const buckets: Bucket[] = await base('log_reading')
+    .where({ source_id: sourceId })
+    .groupByRaw('sensor, seq div ?', [each])
+    .orderByRaw('sensor, min(seq)')
+    .select(
+      'sensor',
+      base.raw('min(seq) as seq, min(minutes) as `first`, max(minutes) as `last`'),
+      base.raw('min(celsius) as low, max(celsius) as high, avg(target) as target, avg(oxygen) as oxygen'),
+    );
+  const sensors: Reading[][] = [];
+  for (const { sensor, seq, first, last, low, high, target, oxygen } of buckets) {
+    const readings = (sensors[sensor] ??= []);
+    const falls = (readings.at(-1)?.celsius ?? -Infinity) > ((low ?? 0) + (high ?? 0)) / 2;
+    const [one, other] = falls ? [high, low] : [low, high];
+    readings.push({ seq, minutes: first, celsius: one, target, oxygen });
+    if (last > first) readings.push({ seq: seq + 1, minutes: last, celsius: other, target, oxygen });
+  }
+  return sensors.filter(Boolean);
+}
+
+/** Stretches a curve is drawn with at most; the lowest and highest of each stay. */
+const DRAWN = 400;
+
+/** The log of a firing as it is judged: one curve, from its newest source, or by hand where it has none. */
+export async function curveOf(base: Db, firingId: string): Promise<readonly Point[]> {
+  const source = (await sourcesOf(base, firingId)).at(-1);
+  return source
+    ? curveFrom(await readingsOf(base, source.id), [])
+    : curveFrom([], await eventsOf(base, firingId));
+}
+
+/** One curve in order, spikes out: the mean of the thermocouples, or the hand readings where there are none. */
+export function curveFrom(
+  sensors: readonly (readonly Reading[])[],
+  events: readonly StoredEvent[],
+): readonly Point[] {
+  const hand = events.filter(({ kind }) => kind === 'hand reading');
+  const raw = sensors.length
+    ? sensors.map((readings) => readings.map(({ minutes, celsius }) => ({ minutes, temperature: celsius })))
+    : [hand.map(({ minutes, value }) => ({ minutes, temperature: value }))];
+  const tidy = raw.map((readings) => tidyLog(readings).points);
+  return tidy.length === 1 ? tidy[0]! : meanOfSensors(tidy);
+}
+
+/** Lines of a log thinned for drawing, peaks kept; a missing temperature stays a gap. */
+export function forDrawing(lines: readonly Reading[]): Reading[] {
+  const spoken = lines.filter((line) => line.celsius !== null);
+  const kept = thin(
+    spoken.map((line) => ({ ...line, at: line.minutes, value: line.celsius! })),
+    DRAWN,
+  );
+  const silent = lines.filter((line, i) => line.celsius === null && lines[i - 1]?.celsius !== null);
+  return [...kept, ...silent]
+    .sort((a, b) => a.minutes - b.minutes)
+    .map(({ seq, minutes, celsius, target, oxygen }) => ({ seq, minutes, celsius, target, oxygen }));
+}
+
+/** Reckons the cone the log of a firing comes to, and keeps it with the firing. */
+export async function sumUpLog(base: Db, firingId: string): Promise<void> {
+  const points = await curveOf(base, firingId);
+  const logged = points.length > 1 ? heatWork(points).coneIndex : null;
+  await base('firing').where({ id: firingId }).update({ logged_cone: logged });
+}

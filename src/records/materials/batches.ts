@@ -1,0 +1,132 @@
+import { noteChange } from '@/records/platform/changes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { NotThere } from '@/records/platform/errors';
+import { newestVersions } from './glazes';
+
+/** One mixing of the newest version of a glaze. */
+export interface BatchDraft {
+  readonly id: string;
+  readonly glazeId: string;
+  /** What is written on the bucket. */
+  readonly code: string;
+  /** Day it was mixed, "YYYY-MM-DD". */
+  readonly mixedOn: string;
+  /** Grams a millilitre; null when not measured. */
+  readonly specificGravity: number | null;
+}
+
+/** Notes a new batch of a glaze; pieces logged from now on are offered it first. The same id twice is one batch. */
+export async function addBatch(base: Db, memberId: string, draft: BatchDraft): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (await trx('batch').where({ id: draft.id }).first('id')) return;
+    const version = (await newestVersions(trx)).get(draft.glazeId);
+    if (!version) throw new NotThere('This glaze');
+    const row = {
+      glaze_version_id: version,
+      code: draft.code,
+      mixed_on: draft.mixedOn,
+      specific_gravity: draft.specificGravity,
+      note: '',
+    };
+    await trx('batch').insert({ id: draft.id, ...row });
+    await noteChange(trx, memberId, 'batch', draft.id, null, row);
+  });
+}
+
+/** A bucket's slop as it was measured, and what was done about it. */
+export interface MeasureDraft {
+  readonly id: string;
+  readonly batchId: string;
+  /** g/ml. */
+  readonly specificGravity: number;
+  /** In the bucket then; null when not looked at. */
+  readonly ml: number | null;
+  /** "added 350 ml water", or empty. */
+  readonly done: string;
+}
+
+/** Notes a measurement of a batch. The same id twice is one measurement. @throws NotThere */
+export async function addMeasure(
+  base: Db,
+  memberId: string,
+  draft: MeasureDraft,
+  at = new Date(),
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    if (!(await trx('batch').where({ id: draft.batchId }).first('id'))) throw new NotThere('This batch');
+    await trx('batch_measure')
+      .insert({
+        id: draft.id,
+        batch_id: draft.batchId,
+        at,
+        specific_gravity: draft.specificGravity,
+        ml: draft.ml,
+        done: draft.done,
+        member_id: memberId,
+      })
+      .onConflict('id')
+      .ignore();
+  });
+}
+
+/** One batch with its measurements, newest first; the value noted when it was mixed is the oldest. */
+export interface BatchHistory {
+  readonly id: string;
+  readonly code: string;
+  readonly versionNumber: number;
+  readonly mixedOn: Date;
+  readonly measures: readonly {
+    readonly id: string;
+    readonly at: Date;
+    readonly specificGravity: number;
+    readonly ml: number | null;
+    readonly done: string;
+    readonly by: string | null;
+  }[];
+}
+
+/** The batches of a glaze, newest first. */
+export async function batchesOf(base: Db, glazeId: string): Promise<BatchHistory[]> {
+  const batches = await base('batch as b')
+    .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
+    .where('v.glaze_id', glazeId)
+    .whereNull('b.ended_at')
+    .orderBy([{ column: 'b.mixed_on', order: 'desc' }, 'b.id'])
+    .select('b.id', 'b.code', 'b.mixed_on', 'b.specific_gravity', 'v.number');
+  const measures = await base('batch_measure as m')
+    .join('member as w', 'w.id', 'm.member_id')
+    .whereIn(
+      'm.batch_id',
+      batches.map((batch) => batch.id),
+    )
+    .orderBy('m.at', 'desc')
+    .select('m.*', 'w.name as by');
+  return batches.map((batch) => {
+    const own = measures
+      .filter((row) => row.batch_id === batch.id)
+      .map(({ id, at, specific_gravity, ml, done, by }) => ({
+        id,
+        at,
+        specificGravity: specific_gravity,
+        ml,
+        done,
+        by,
+      }));
+    const first = batch.specific_gravity;
+    const mixed = {
+      id: batch.id,
+      at: batch.mixed_on,
+      specificGravity: first,
+      ml: null,
+      done: 'mixed',
+      by: null,
+    };
+    return {
+      id: batch.id,
+      code: batch.code,
+      versionNumber: batch.number,
+      mixedOn: batch.mixed_on,
+      measures: first === null ? own : [...own, mixed],
+    };
+  });
+}

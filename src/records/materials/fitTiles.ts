@@ -1,0 +1,82 @@
+import { analyse, type Line } from '@/core/chemistry';
+import type { Stack } from '@/core/coats';
+import { BOIL_TEST_MONTHS, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
+import { fromJson, type Db } from '@/records/platform/db';
+import { studioBook } from './materials';
+
+/** Tiles alike in glaze, body, thickness and outcome, as evidence of fit. */
+export interface StudioTile extends FitTile {
+  readonly bodyId: string;
+  readonly count: number;
+  /** The number of one of them. */
+  readonly example: string;
+}
+
+/** A month, days. */
+const MONTH = 30.4;
+
+/**
+ * The studio's evidence of fit: zones of one glaze of known recipe alone on a bare body, crazed or sound when
+ * last looked at. Counted in the database, so that thousands of tiles come as some dozens of rows.
+ */
+export async function fitTiles(base: Db): Promise<StudioTile[]> {
+  const crazed =
+    "exists (select 1 from reading_defect d where d.reading_id = r.id and d.defect = 'crazing' and d.severity >= 1)";
+  const rows = await base('entry as e')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .join('firing as f', 'f.id', 'z.firing_id')
+    .join('piece as p', 'p.id', 'z.piece_id')
+    .join('glaze_version as v', (join) => void join.on('v.glaze_id', 'h.top_glaze_id'))
+    .where({ 'h.depth': 1, 'e.firings': 1 })
+    .whereRaw(
+      'json_length(g.slips) = 0 and v.recipe is not null and json_contains(z.versions, json_quote(v.id))',
+    )
+    .groupBy('g.body_id', 'v.id', 'e.stack', 'crazed', 'boiled', 'months')
+    .select(
+      'g.body_id',
+      'v.id as version_id',
+      'v.glaze_id',
+      'v.recipe',
+      'e.stack',
+      base.raw(`${crazed} or coalesce(r.boil_test = 'failed', 0) as crazed`),
+      base.raw('r.boil_test is not null as boiled'),
+      base.raw('floor(greatest(0, datediff(r.at, coalesce(f.opened_at, f.planned_on))) / ?) as months', [
+        MONTH,
+      ]),
+      base.raw('count(*) as count'),
+      base.raw('min(p.label) as example'),
+    );
+  const book = await studioBook(base);
+  const expansions = new Map<string, number | null>();
+  return rows.flatMap((row): StudioTile[] => {
+    if (!expansions.has(row.version_id))
+      expansions.set(row.version_id, analyse(fromJson<Line[]>(row.recipe), { book }).expansion.appen);
+    const glazeExpansion = expansions.get(row.version_id) ?? null;
+    const thicknessMm = firedThickness(fromJson<Stack>(row.stack));
+    if (glazeExpansion === null || thicknessMm === 0) return [];
+    return [
+      {
+        bodyId: row.body_id,
+        glaze: row.glaze_id,
+        glazeExpansion,
+        thicknessMm,
+        crazed: Boolean(row.crazed),
+        ageMonths: row.boiled ? BOIL_TEST_MONTHS : Number(row.months),
+        count: Number(row.count),
+        example: row.example,
+      },
+    ];
+  });
+}
+
+/** What the tiles say of every body that has any. */
+export function calibrations(tiles: readonly StudioTile[]): Map<string, Calibration> {
+  const bodies = [...new Set(tiles.map((tile) => tile.bodyId))];
+  return new Map(bodies.map((id) => [id, calibrate(tiles.filter((tile) => tile.bodyId === id))]));
+}

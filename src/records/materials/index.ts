@@ -1,0 +1,14 @@
+export { addBatch, addMeasure, batchesOf, type BatchHistory } from './batches';
+export { type Body, type BodyDraft, listBodies, saveBody } from './bodies';
+export { bucketCard, type BucketCardFacts, bucketCards } from './bucketCard';
+export { calibrations, fitTiles, type StudioTile } from './fitTiles';
+export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, newestVersions, saveGlaze } from './glazes';
+export { listMaterials, saveMaterial, studioBook, type StudioMaterial } from './materials';
+export {
+  type NewestRecipe,
+  newestRecipes,
+  type RecipeDraft,
+  type RecipeVersion,
+  saveRecipe,
+  versionsOf,
+} from './recipes';

@@ -1,0 +1,175 @@
+import type { Line } from '@/core/chemistry';
+import { noteChange } from '@/records/platform/changes';
+import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { refreshEntries } from '@/records/dictionary/entries';
+import { Conflict, NotThere } from '@/records/platform/errors';
+
+/** One version of a glaze's recipe with what its tiles gave. */
+export interface RecipeVersion {
+  readonly id: string;
+  readonly number: number;
+  /** Null when nobody wrote it down. */
+  readonly lines: readonly Line[] | null;
+  readonly note: string;
+  readonly at: Date;
+  readonly by: string | null;
+  /** Zones that were read. */
+  readonly proofs: number;
+  /** Plain defects on them, most frequent first. */
+  readonly defects: readonly { readonly defect: string; readonly count: number }[];
+  /** Cut from the newest photo of it alone. */
+  readonly swatchHash: string | null;
+}
+
+/** The versions of a glaze, newest first, each with the results its tiles gave. */
+export async function versionsOf(base: Db, glazeId: string): Promise<RecipeVersion[]> {
+  const versions = await base('glaze_version as v')
+    .leftJoin('member as m', 'm.id', 'v.member_id')
+    .where('v.glaze_id', glazeId)
+    .orderBy('v.number', 'desc')
+    .select('v.*', 'm.name as by');
+  const results = await resultsOf(base, glazeId);
+  return versions.map((row) => ({
+    id: row.id,
+    number: row.number,
+    lines: row.recipe === null ? null : fromJson<Line[]>(row.recipe),
+    note: row.note,
+    at: row.created_at,
+    by: row.by,
+    ...(results.get(row.id) ?? { proofs: 0, defects: [], swatchHash: null }),
+  }));
+}
+
+type Results = Pick<RecipeVersion, 'proofs' | 'defects' | 'swatchHash'>;
+
+/** Zones that carry a version of the glaze and were read. */
+function zonesOfGlaze(base: Db, glazeId: string) {
+  return base('coat as c')
+    .join('glaze_version as v', 'v.id', 'c.glaze_version_id')
+    .join('zone as z', (join) => void join.on('z.piece_id', 'c.piece_id').andOnNull('z.ended_at'))
+    .join(
+      'reading as r',
+      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+    )
+    .where('v.glaze_id', glazeId)
+    .whereNull('c.ended_at')
+    .whereRaw('json_contains(z.versions, json_quote(v.id))');
+}
+
+async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results>> {
+  const proofs = await zonesOfGlaze(base, glazeId)
+    .groupBy('v.id')
+    .select('v.id', base.raw('count(distinct z.id) as proofs'));
+  const defects = await zonesOfGlaze(base, glazeId)
+    .join('reading_defect as d', 'd.reading_id', 'r.id')
+    .where('d.severity', '>=', 2)
+    .groupBy('v.id', 'd.defect')
+    .orderBy('count', 'desc')
+    .select('v.id', 'd.defect', base.raw('count(distinct z.id) as count'));
+  const swatches = await zonesOfGlaze(base, glazeId)
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .where('h.depth', 1)
+    .whereNotNull('z.swatch_hash')
+    .groupBy('v.id')
+    .select('v.id', base.raw('max(z.swatch_hash) as hash'));
+  return new Map(
+    proofs.map((row) => [
+      row.id,
+      {
+        proofs: Number(row.proofs),
+        defects: defects
+          .filter((one) => one.id === row.id)
+          .map(({ defect, count }) => ({ defect, count: Number(count) })),
+        swatchHash: swatches.find((one) => one.id === row.id)?.hash ?? null,
+      },
+    ]),
+  );
+}
+
+/** The newest recipe of a glaze. */
+export interface NewestRecipe {
+  readonly glazeId: string;
+  readonly name: string;
+  readonly lines: readonly Line[];
+}
+
+/** The newest recipe of every glaze in use that has one, in the studio's order; test glazes of rounds left out. */
+export async function newestRecipes(base: Db): Promise<NewestRecipe[]> {
+  const rows = await base('glaze as g')
+    .join('glaze_version as v', 'v.glaze_id', 'g.id')
+    .whereNull('g.ended_at')
+    .whereNull('g.round_id')
+    .whereNotNull('v.recipe')
+    .orderBy(['g.sort', 'g.name', { column: 'v.number', order: 'desc' }])
+    .select('g.id', 'g.name', 'v.recipe');
+  const newest = rows.filter((row, i) => row.id !== rows[i - 1]?.id);
+  return newest.map((row) => ({ glazeId: row.id, name: row.name, lines: fromJson<Line[]>(row.recipe) }));
+}
+
+export interface RecipeDraft {
+  /** Id of the new version, should one be made. */
+  readonly id: string;
+  readonly glazeId: string;
+  /** The newest version the writer had before them, and whether its recipe was written down then. */
+  readonly follows: string;
+  readonly wasWritten: boolean;
+  readonly lines: readonly Line[];
+  readonly note: string;
+}
+
+/**
+ * Writes a recipe down. A newest version without a recipe gets it, for that is what its tiles were made
+ * with; otherwise a new version is made, earlier proofs are set apart, and every entry they prove is summed
+ * up anew. The same id twice is one version.
+ *
+ * @returns the number of the version that now holds the recipe
+ * @throws Conflict with the other recipe when somebody made a version, or wrote this one down, in between
+ */
+export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft): Promise<number> {
+  return inTransaction(base, async (trx) => {
+    const [newest] = await trx('glaze_version')
+      .where({ glaze_id: draft.glazeId })
+      .orderBy('number', 'desc')
+      .limit(1)
+      .forUpdate();
+    if (!newest) throw new NotThere('This glaze');
+    const recipe = JSON.stringify(draft.lines);
+    if (newest.id === draft.id || (newest.id === draft.follows && newest.recipe === recipe))
+      return newest.number;
+    if (newest.id !== draft.follows || (newest.recipe !== null) !== draft.wasWritten) {
+      const by = newest.member_id ? await trx('member').where({ id: newest.member_id }).first('name') : null;
+      throw new Conflict({ ...newest, lines: fromJson(newest.recipe), by: by?.name ?? null }, newest.number);
+    }
+    if (newest.recipe === null) {
+      await trx('glaze_version')
+        .where({ id: newest.id })
+        .update({ recipe, note: draft.note, member_id: memberId });
+      await noteChange(trx, memberId, 'glaze_version', newest.id, null, { recipe, note: draft.note });
+      return newest.number;
+    }
+    await trx('glaze_version').insert({
+      id: draft.id,
+      glaze_id: draft.glazeId,
+      number: newest.number + 1,
+      recipe,
+      note: draft.note,
+      created_at: new Date(),
+      member_id: memberId,
+    });
+    await noteChange(trx, memberId, 'glaze_version', draft.id, { recipe: newest.recipe }, { recipe });
+    await setProofsApart(trx, draft.glazeId);
+    return newest.number + 1;
+  });
+}
+
+/** Sums up the entries a glaze is in, some at a time. */
+async function setProofsApart(trx: Db, glazeId: string): Promise<void> {
+  const rows = await trx('coat as c')
+    .join('zone as z', (join) => void join.on('z.piece_id', 'c.piece_id').andOnNull('z.ended_at'))
+    .where('c.glaze_id', glazeId)
+    .whereNull('c.ended_at')
+    .distinct<{ entry_id: string }[]>('z.entry_id');
+  const ids = rows.map((row) => row.entry_id);
+  for (let i = 0; i < ids.length; i += 100) await refreshEntries(trx, ids.slice(i, i + 100));
+}

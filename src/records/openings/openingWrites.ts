@@ -1,0 +1,68 @@
+import { inTransaction, type Db } from '@/records/platform/db';
+import { firingById } from '@/records/firings/firings';
+import { addStray, type Stray } from '@/records/platform/numbers';
+import { openingPieces, type OpeningPiece } from './openings';
+import { saveCount, setPhoto, type PhotoSettings, type ZoneCount } from '@/records/pieces/photos';
+import { recordPiece, takeBack, type PieceReading, type TakenBack } from './readings';
+import { addRepair, endRepair, type ShelfRepair } from './shelfRepairs';
+import type { Store } from '@/records/platform/store';
+import { layZones } from '@/records/pieces/zones';
+
+/** One thing that was done at an opening, as a device keeps it until the server has it. */
+export type OpeningWrite =
+  | { readonly kind: 'piece'; readonly said: PieceReading }
+  | { readonly kind: 'takeBack'; readonly taken: TakenBack }
+  | { readonly kind: 'stray'; readonly stray: Stray }
+  | { readonly kind: 'repair'; readonly repair: Omit<ShelfRepair, 'done'> }
+  | { readonly kind: 'repaired'; readonly repairId: string; readonly done: boolean }
+  | { readonly kind: 'frame'; readonly photo: PhotoSettings & { readonly id: string } }
+  | { readonly kind: 'count'; readonly count: ZoneCount };
+
+/**
+ * Does a write of an opening exactly once: its id is kept in the same transaction, so that a device that
+ * never heard the answer may send it again.
+ *
+ * @returns the piece as it stands afterwards, or null when the write was about no piece
+ * @throws Conflict, Refusal or NotThere of the work itself; then nothing was done
+ */
+export async function writeOpening(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, firingId, write }: { id: string; firingId: string; write: OpeningWrite },
+): Promise<OpeningPiece | null> {
+  await inTransaction(base, async (trx) => {
+    if (await trx('write_done').where({ id }).forUpdate().first('id')) return;
+    await apply(trx, store, memberId, write);
+    await trx('write_done').insert({ id, at: new Date() });
+  });
+  const pieceId = pieceOf(write);
+  if (!pieceId) return null;
+  return (await openingPieces(base, await firingById(base, firingId), pieceId))[0] ?? null;
+}
+
+async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrite): Promise<void> {
+  switch (write.kind) {
+    case 'piece':
+      return recordPiece(trx, memberId, write.said);
+    case 'takeBack':
+      return takeBack(trx, memberId, write.taken);
+    case 'stray':
+      await addStray(trx, memberId, write.stray);
+      return layZones(trx, write.stray.id, write.stray.firingId);
+    case 'repair':
+      return addRepair(trx, memberId, write.repair);
+    case 'repaired':
+      return endRepair(trx, memberId, write.repairId, write.done);
+    case 'frame':
+      return setPhoto(trx, store, memberId, write.photo);
+    case 'count':
+      return saveCount(trx, memberId, write.count);
+  }
+}
+
+function pieceOf(write: OpeningWrite): string | null {
+  if (write.kind === 'piece') return write.said.pieceId;
+  if (write.kind === 'takeBack') return write.taken.pieceId;
+  return write.kind === 'stray' ? write.stray.id : null;
+}

@@ -1,0 +1,14 @@
+export {
+  addFirstMember,
+  addMember,
+  checkPassword,
+  endSessions,
+  hasMembers,
+  makersOf,
+  mayDo,
+  type Member,
+  memberOfSession,
+  type Role,
+  sessionsOf,
+  startSession,
+} from './members';

@@ -1,0 +1,79 @@
+import { wayOf, type ClayState, type Coat, type GlazeKind, type Method, type Side } from '@/core/coats';
+import type { Db } from '@/records/platform/db';
+
+/** One coat as it is written down. `from` and `to`: 0 = foot, 1 = rim. */
+export interface CoatDraft {
+  readonly glazeId: string;
+  readonly batchId: string | null;
+  readonly method: Method;
+  readonly times: number;
+  readonly seconds: number | null;
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+  /** Whether the coat below was dry to the touch; null when nobody said. */
+  readonly dryBefore: boolean | null;
+  /** What the clay was like under a slip; null when nobody said. */
+  readonly clay: ClayState | null;
+  readonly wiped: boolean;
+  /** The firing it went into; null for one that has not been fired. */
+  readonly firingId: string | null;
+}
+
+/** A coat row with the glaze it is of, as read back. */
+export interface StoredCoat extends CoatDraft {
+  readonly id: string;
+  readonly glazeName: string;
+  readonly glazeKind: GlazeKind;
+  readonly glazeColour: string;
+  readonly versionId: string;
+}
+
+/** The live coats of pieces, in order of application, by piece. */
+export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, StoredCoat[]>> {
+  const rows = await base('coat as c')
+    .join('glaze as g', 'g.id', 'c.glaze_id')
+    .whereIn('c.piece_id', pieceIds)
+    .whereNull('c.ended_at')
+    .orderBy(['c.piece_id', 'c.position'])
+    .select('c.*', 'g.name', 'g.kind', 'g.colour');
+  const byPiece = new Map<string, StoredCoat[]>(pieceIds.map((id) => [id, []]));
+  for (const row of rows) {
+    byPiece.get(row.piece_id)!.push({
+      id: row.id,
+      glazeId: row.glaze_id,
+      glazeName: row.name,
+      glazeKind: row.kind,
+      glazeColour: row.colour,
+      versionId: row.glaze_version_id,
+      batchId: row.batch_id,
+      method: row.method,
+      times: row.times,
+      seconds: row.seconds,
+      side: row.side,
+      from: row.low,
+      to: row.high,
+      dryBefore: row.dry_before === null ? null : Boolean(row.dry_before),
+      clay: row.clay,
+      wiped: Boolean(row.wiped),
+      firingId: row.firing_id,
+    });
+  }
+  return byPiece;
+}
+
+/** A stored coat as the core takes it. `firing` counts the piece's glaze firings from 0. */
+export function coreCoat(coat: StoredCoat, firing = 0): Coat {
+  const mark = coat.glazeKind === 'resist' ? 'resist' : coat.wiped ? 'wiped' : undefined;
+  return {
+    glaze: coat.glazeId,
+    side: coat.side,
+    from: coat.from,
+    to: coat.to,
+    times: coat.times,
+    way: wayOf(coat.method),
+    slip: coat.glazeKind === 'slip',
+    ...(mark && { mark }),
+    firing,
+  };
+}

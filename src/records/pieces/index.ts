@@ -1,0 +1,22 @@
+export type { CoatDraft, StoredCoat } from './coats';
+export {
+  addPhoto,
+  jpegAt,
+  type PhotoSettings,
+  PICTURE_WIDTHS,
+  pictureAt,
+  storePicture,
+  type ZoneCount,
+} from './photos';
+export {
+  type FiredZone,
+  listPieces,
+  type PieceFilter,
+  type PieceFiring,
+  piecePage,
+  type PiecePage,
+  type PieceRow,
+  piecesById,
+} from './piecePages';
+export { correctPiece, type PieceDraft, savePieces } from './pieces';
+export { samplePicture, samplesFor } from './samples';

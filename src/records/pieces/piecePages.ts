@@ -1,0 +1,279 @@
+import { zonesOf, type Form, type Side, type Stack } from '@/core/coats';
+import type { Fate } from '@/core/evidence';
+import { fromJson, type Db } from '@/records/platform/db';
+import { coatsOf, coreCoat, type StoredCoat } from './coats';
+import { NotThere } from '@/records/platform/errors';
+import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
+import { readingsOf, type StoredReading } from '@/records/openings/readings';
+
+export type Stage = 'made' | 'glazed' | 'loaded' | 'fired' | 'read';
+
+/** A piece as lists show it. */
+export interface PieceRow {
+  readonly id: string;
+  readonly label: string;
+  readonly number: number;
+  readonly form: Form;
+  readonly heightMm: number;
+  readonly widthMm: number;
+  readonly bodyId: string;
+  readonly body: string;
+  readonly bodyColour: string;
+  readonly split: boolean;
+  readonly stage: Stage;
+  readonly fate: Fate | null;
+  readonly note: string;
+  readonly maker: string;
+  readonly memberId: string;
+  readonly madeAt: Date;
+  readonly photoHash: string | null;
+  readonly version: number;
+  readonly coats: readonly StoredCoat[];
+}
+
+export interface PieceFilter {
+  readonly text?: string;
+  readonly stage?: Stage;
+  readonly fate?: Fate;
+  readonly bodyId?: string;
+  readonly glazeId?: string;
+  readonly ids?: readonly string[];
+  readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
+  readonly order?: 'asc' | 'desc';
+  readonly offset?: number;
+  readonly limit?: number;
+}
+
+const SORTS = {
+  number: 'p.number',
+  form: 'p.form',
+  body: 'b.name',
+  stage: 'p.stage',
+  madeAt: 'p.made_at',
+} as const;
+
+function pieceRows(base: Db) {
+  return base('piece as p')
+    .join('body as b', 'b.id', 'p.body_id')
+    .join('member as m', 'm.id', 'p.member_id')
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id');
+}
+
+function filtered(base: Db, filter: PieceFilter) {
+  const query = base('piece as p').join('body as b', 'b.id', 'p.body_id');
+  if (filter.ids) void query.whereIn('p.id', filter.ids);
+  if (filter.stage) void query.where('p.stage', filter.stage);
+  if (filter.fate) void query.where('p.fate', filter.fate);
+  if (filter.bodyId) void query.where('p.body_id', filter.bodyId);
+  if (filter.glazeId)
+    void query.whereIn(
+      'p.id',
+      base('coat').where({ glaze_id: filter.glazeId, ended_at: null }).select('piece_id'),
+    );
+  const digits = filter.text?.match(/\d+/)?.[0];
+  if (digits) void query.where('p.number', Number(digits));
+  else if (filter.text) void query.whereILike('b.name', `%${filter.text.replace(/[\\%_]/g, '\\$&')}%`);
+  return query;
+}
+
+/** Pieces by filter, newest number first unless sorted otherwise, with how many there are in all. */
+export async function listPieces(
+  base: Db,
+  filter: PieceFilter,
+): Promise<{ rows: PieceRow[]; total: number }> {
+  const { sort = 'number', order = 'desc', offset = 0, limit = 50 } = filter;
+  const ids: string[] = (
+    await filtered(base, filter)
+      .orderBy([
+        { column: SORTS[sort], order },
+        { column: 'p.number', order },
+      ])
+      .offset(offset)
+      .limit(limit)
+      .select('p.id')
+  ).map((row) => row.id);
+  const total = Number((await filtered(base, filter).count('* as n').first())?.n ?? 0);
+  return { rows: await piecesById(base, ids), total };
+}
+
+/** Pieces of these ids, in their order; unknown ids are left out. */
+export async function piecesById(base: Db, ids: readonly string[]): Promise<PieceRow[]> {
+  if (ids.length === 0) return [];
+  const rows = await pieceRows(base)
+    .whereIn('p.id', ids)
+    .select('p.*', 'b.name as body', 'b.colour_oxidation', 'm.name as maker', 'ph.hash as photo_hash');
+  const coats = await coatsOf(base, ids);
+  const found = new Map(rows.map((row) => [row.id as string, row]));
+  return ids.flatMap((id) => {
+    const row = found.get(id);
+    if (!row) return [];
+    return {
+      id,
+      label: row.label,
+      number: row.number,
+      form: row.form,
+      heightMm: row.height_mm,
+      widthMm: row.width_mm,
+      bodyId: row.body_id,
+      body: row.body,
+      bodyColour: row.colour_oxidation,
+      split: Boolean(row.split),
+      stage: row.stage,
+      fate: row.fate,
+      note: row.note,
+      maker: row.maker,
+      memberId: row.member_id,
+      madeAt: row.made_at,
+      photoHash: row.photo_hash,
+      version: row.version,
+      coats: coats.get(id)!,
+    };
+  });
+}
+
+/** A zone of a piece in one of its firings, with its live readings and those before them. */
+export interface FiredZone {
+  readonly id: string;
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+  readonly stack: Stack;
+  readonly headwordId: string;
+  readonly headword: string;
+  readonly ground: string;
+  readonly swatchHash: string | null;
+  readonly colour: string | null;
+  readonly proofs: number;
+  readonly agreeing: number;
+  /** What was counted on it in a photo. */
+  readonly counts: readonly ZoneCount[];
+  readonly readings: readonly StoredReading[];
+}
+
+export interface PieceFiring {
+  readonly firingId: string;
+  readonly kiln: string;
+  readonly number: number;
+  readonly kind: string;
+  readonly cone: string;
+  readonly atmosphere: string;
+  readonly state: string;
+  readonly day: string;
+  readonly shelf: number;
+  readonly achievedCone: number | null;
+  readonly zones: readonly FiredZone[];
+}
+
+export interface PiecePage extends PieceRow {
+  readonly firings: readonly PieceFiring[];
+  readonly photos: readonly StoredPhoto[];
+  readonly twins: readonly { readonly id: string; readonly label: string; readonly stage: Stage }[];
+  /** The piece that it was made after. */
+  readonly modelId: string | null;
+  /** Pieces made after it. */
+  readonly followers: readonly { readonly id: string; readonly label: string }[];
+  /** Zones with the coats that are not fired yet. */
+  readonly planned: ReturnType<typeof zonesOf>;
+}
+
+/** Everything known about one piece; `key` is its id or its label. @throws NotThere */
+export async function piecePage(base: Db, key: string): Promise<PiecePage> {
+  const row = await base('piece')
+    .where({ id: key })
+    .orWhere({ label: key.toUpperCase() })
+    .first('id', 'twin_key', 'model_id');
+  if (!row) throw new NotThere(`Piece ${key}`);
+  const [piece] = await piecesById(base, [row.id]);
+  const twins = await base('piece')
+    .where({ twin_key: row.twin_key })
+    .whereNot({ id: row.id })
+    .orderBy('number')
+    .limit(40)
+    .select('id', 'label', 'stage');
+  return {
+    ...piece!,
+    firings: await firingsWithZones(base, row.id),
+    photos: await photosOf(base, [row.id]),
+    twins,
+    modelId: row.model_id,
+    followers: await base('piece')
+      .where({ model_id: row.id })
+      .orderBy('number')
+      .limit(40)
+      .select('id', 'label'),
+    planned: zonesOf(piece!.coats.map((coat) => coreCoat(coat))),
+  };
+}
+
+async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[]> {
+  const firings = await base('firing_piece as fp')
+    .join('firing as f', 'f.id', 'fp.firing_id')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .where('fp.piece_id', pieceId)
+    .orderBy(['fp.at', 'f.planned_on'])
+    .select('f.*', 'k.name as kiln', 'fp.shelf', base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"));
+  const readings = await readingsOf(base, [pieceId]);
+  const zones = await zonesWith(base, { 'z.piece_id': pieceId });
+  return firings.map((f) => ({
+    firingId: f.id,
+    kiln: f.kiln,
+    number: f.number,
+    kind: f.kind,
+    cone: f.cone,
+    atmosphere: f.atmosphere,
+    state: f.state,
+    day: f.day,
+    shelf: f.shelf,
+    achievedCone: f.achieved_cone,
+    zones: zones
+      .filter((zone) => zone.firingId === f.id)
+      .map((zone) => ({ ...zone, readings: readings.filter((reading) => reading.zoneId === zone.id) })),
+  }));
+}
+
+/** Live zones with their entries, by side and from foot to rim. */
+export async function zonesWith(base: Db, where: Readonly<Record<string, string>>) {
+  const rows = await base('zone as z')
+    .join('entry as e', 'e.id', 'z.entry_id')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .where(where)
+    .whereNull('z.ended_at')
+    .orderBy(['z.piece_id', 'z.side', 'z.low'])
+    .select(
+      'z.*',
+      'e.stack',
+      'e.proofs',
+      'e.agreeing',
+      'e.headword_id',
+      'e.summary',
+      'e.swatch_hash as entry_swatch',
+      'e.colour as entry_colour',
+      'h.text',
+      'g.name as ground',
+    );
+  const counts = await countsOf(
+    base,
+    rows.map((row) => row.id),
+  );
+  return rows.map((row) => ({
+    id: row.id as string,
+    counts: counts.filter((count) => count.zoneId === row.id),
+    pieceId: row.piece_id as string,
+    firingId: row.firing_id as string,
+    side: row.side as Side,
+    from: row.low as number,
+    to: row.high as number,
+    stack: fromJson<Stack>(row.stack),
+    headwordId: row.headword_id as string,
+    headword: row.text as string,
+    ground: row.ground as string,
+    swatchHash: row.swatch_hash as string | null,
+    colour: row.colour as string | null,
+    proofs: row.proofs as number,
+    agreeing: row.agreeing as number,
+    summary: row.summary as unknown,
+    entrySwatch: row.entry_swatch as string | null,
+    entryColour: row.entry_colour as string | null,
+  }));
+}

@@ -1,0 +1,8 @@
+export { keptUntilWrite, markOf } from './cache';
+export { changesOf } from './changes';
+export { connect, db, type Db, fromJson, newId } from './db';
+export { Conflict, NotThere, orNull, Refusal } from './errors';
+export { migrate, unmigrate } from './migrate';
+export { type NumberBlock, reserveNumbers } from './numbers';
+export { saveSetting, setting } from './settings';
+export { folderStore, store, type Store } from './store';

@@ -1,0 +1,103 @@
+import { inTransaction, newId, type Db } from './db';
+import { NotThere, Refusal } from './errors';
+
+/** A run of piece numbers that one device may give out by itself, without a network. */
+export interface NumberBlock {
+  readonly id: string;
+  readonly prefix: string;
+  readonly first: number;
+  readonly last: number;
+}
+
+/** How many numbers a device holds at a time. */
+const BLOCK = 10;
+
+/** The studio's one series of piece numbers, its row locked until the transaction ends. */
+export async function lockSeries(trx: Db): Promise<{ prefix: string; next: number }> {
+  return trx('series').forUpdate().first('prefix', 'next');
+}
+
+/** A piece number as it stands under the foot. */
+export function labelOf(prefix: string, number: number): string {
+  return `${prefix}-${String(number).padStart(4, '0')}`;
+}
+
+/**
+ * Reserves the next numbers of the series for a device. They are never given to anybody else, used or not.
+ * The same block id again gives the same block.
+ */
+export async function reserveNumbers(
+  base: Db,
+  memberId: string,
+  { id, device }: { id: string; device: string },
+): Promise<NumberBlock> {
+  return inTransaction(base, async (trx) => {
+    const { prefix, next } = await lockSeries(trx);
+    const held = await trx('number_block').where({ id }).first('first', 'last');
+    if (held) return { id, prefix, first: held.first, last: held.last };
+    const block = { first: next, last: next + BLOCK - 1 };
+    await trx('number_block').insert({ id, device, ...block, member_id: memberId, at: new Date() });
+    await trx('series').update({ next: next + BLOCK });
+    return { id, prefix, ...block };
+  });
+}
+
+/** A piece found in the kiln that nobody had logged. */
+export interface Stray {
+  readonly id: string;
+  readonly firingId: string;
+  readonly blockId: string;
+  readonly number: number;
+  readonly shelf: number;
+  readonly note: string;
+}
+
+/**
+ * Takes a piece that nobody logged into the studio and into the firing it was found in, under a number of
+ * the device's own block: a tile of the studio's commonest clay, without coats, to be put right at the desk.
+ *
+ * @throws Refusal when the number is not the device's or is used
+ */
+export async function addStray(trx: Db, memberId: string, stray: Stray): Promise<void> {
+  const block = await trx('number_block').where({ id: stray.blockId }).first('first', 'last');
+  const { prefix } = await lockSeries(trx);
+  const label = labelOf(prefix, stray.number);
+  if (!block || stray.number < block.first || stray.number > block.last)
+    throw new Refusal('number', `${label} is not one of this device's numbers.`);
+  if (await trx('piece').where({ number: stray.number }).first('id'))
+    throw new Refusal('number', `${label} is used already.`);
+  const body = await trx('piece')
+    .select('body_id')
+    .groupBy('body_id')
+    .orderByRaw('count(*) desc')
+    .first('body_id');
+  const anyBody = body ?? (await trx('body').first('id as body_id'));
+  if (!anyBody) throw new NotThere('A clay body');
+  const at = new Date();
+  const [{ last }] = (await trx('firing_piece')
+    .where({ firing_id: stray.firingId })
+    .max('place as last')) as [{ last: number | null }];
+  await trx('piece').insert({
+    id: stray.id,
+    label,
+    number: stray.number,
+    form: 'tile',
+    height_mm: 100,
+    width_mm: 60,
+    body_id: anyBody.body_id,
+    split: false,
+    note: stray.note,
+    twin_key: `stray-${newId()}`.padEnd(43, '-'),
+    member_id: memberId,
+    made_at: at,
+    stage: 'fired',
+  });
+  await trx('firing_piece').insert({
+    firing_id: stray.firingId,
+    piece_id: stray.id,
+    shelf: stray.shelf,
+    place: (last ?? 0) + 1,
+    state: 'loaded',
+    at,
+  });
+}

@@ -1,0 +1,100 @@
+import type { Db } from '@/records/platform/db';
+import { listCases } from '@/records/clinic/cases';
+import { listFirings } from '@/records/firings/firings';
+import { listKilns } from '@/records/firings/kilns';
+import { logOf } from '@/records/firings/live';
+import { piecesById } from '@/records/pieces/piecePages';
+import { ROUND_STEPS } from '@/core/rounds';
+import { listRounds, type RoundSummary } from './rounds';
+
+async function count(query: PromiseLike<unknown>): Promise<number> {
+  return Number(((await query) as { n: number } | undefined)?.n ?? 0);
+}
+
+/** What is waiting in the studio, with the first few pieces of each kind of waiting. */
+export async function todayIn(base: Db, now: Date) {
+  const firings = await listFirings(base, { limit: 40 });
+  const live = firings.filter((firing) => firing.state !== 'closed');
+  const glazed = base('piece').where({ stage: 'glazed' });
+  const refires = base('piece').whereIn('fate', ['refire', 'reglaze']).whereIn('stage', ['read']);
+  const unread = base('piece').where({ stage: 'fired' });
+  const first = async (query: typeof glazed) =>
+    piecesById(
+      base,
+      (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id as string),
+    );
+  const kilns = await listKilns(base);
+  const hot = live.filter(({ state }) => state === 'firing' || state === 'cooling');
+  const logs = await Promise.all(
+    hot.map((firing) =>
+      logOf(
+        base,
+        firing,
+        kilns.find(({ id }) => id === firing.kilnId)!,
+        now,
+      ),
+    ),
+  );
+  return {
+    kilns,
+    heat: new Map(hot.map(({ id }, i) => [id, logs[i]!])),
+    firings: live,
+    lastClosed: firings.filter((firing) => firing.state === 'closed'),
+    glazed: { count: await count(glazed.clone().count('* as n').first()), pieces: await first(glazed) },
+    refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
+    unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
+    rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
+    cases: await listCases(base, { open: true }),
+    weak: await weakEntries(base),
+    job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as {
+      name: string;
+      done: number;
+      total: number;
+    } | null,
+  };
+}
+
+/** Whether some piece of a round is still to be read. */
+function underWay({ steps }: RoundSummary): boolean {
+  return ROUND_STEPS.some((step) => step !== 'read' && steps[step]);
+}
+
+/** Entries that cannot be trusted yet: twins that disagree first, then those with a single proof and a plain defect. */
+async function weakEntries(base: Db) {
+  return base('entry as e')
+    .join('headword as h', 'h.id', 'e.headword_id')
+    .join('ground as g', 'g.id', 'e.ground_id')
+    .where('e.proofs', '>', 0)
+    .whereRaw('(e.agreeing < e.proofs or (e.proofs = 1 and e.worst_severity >= 2))')
+    .whereNotNull('h.top_glaze_id')
+    .orderByRaw('e.proofs - e.agreeing desc, e.worst_severity desc, e.first_at desc')
+    .limit(6)
+    .select<
+      {
+        id: string;
+        headword_id: string;
+        text: string;
+        ground: string;
+        cone: string;
+        proofs: number;
+        agreeing: number;
+        worst_defect: string | null;
+        swatch_hash: string | null;
+      }[]
+    >(
+      'e.id',
+      'e.headword_id',
+      'h.text',
+      'g.name as ground',
+      'e.cone',
+      'e.proofs',
+      'e.agreeing',
+      'e.worst_defect',
+      'e.swatch_hash',
+    );
+}
+
+/** Notes how far a long piece of background work has come; `done` = `total` ends it. */
+export async function noteJob(base: Db, name: string, done: number, total: number): Promise<void> {
+  await base('job').insert({ name, done, total, at: new Date() }).onConflict('name').merge();
+}

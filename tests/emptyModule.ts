@@ -1,0 +1,2 @@
+/** Stands in for style sheets and for the marker of server code, which mean nothing to unit tests. */
+export default {};
