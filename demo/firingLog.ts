@@ -6,17 +6,17 @@ import {
   heatWork,
   usualPack,
   type Cone,
-  type Point,
+  type CurvePoint,
   type Segment,
 } from '../src/core/firing';
 import { newId, type Db } from '@/records/platform';
 import {
   addEvent,
-  addReadings,
-  noteHeard,
+  addLogPoints,
+  recordControllerContact,
   openSource,
-  sumUpLog,
-  type Reading,
+  updateLoggedCone,
+  type LogPoint,
   saveCones,
 } from '@/records/firings';
 import { COLD, isDone, onward, readsOf, type KilnBuild } from '../src/simulator/thermal';
@@ -25,16 +25,16 @@ import { ageOf, BUILDS } from './scenario/kilns';
 
 /** One firing as it truly was, and as its thermocouple told it. */
 interface Fired {
-  readonly truth: readonly Point[];
-  readonly told: readonly Reading[];
+  readonly truth: readonly CurvePoint[];
+  readonly told: readonly LogPoint[];
   /** Minute at which the programme had run out. */
   readonly end: number;
 }
 
 /** Burns a programme in the thermal model, a reading each minute and, once it cools, every five. */
 function burn(build: KilnBuild, segments: readonly Segment[], coldAt: number, next: Random): Fired {
-  const truth: Point[] = [];
-  const told: Reading[] = [];
+  const truth: CurvePoint[] = [];
+  const told: LogPoint[] = [];
   let state = COLD;
   let end: number | null = null;
   for (let minutes = 1; end === null || (state.inside > coldAt && minutes < 4000); minutes++) {
@@ -83,11 +83,11 @@ export async function writeLog(base: Db, memberId: string, firing: LoggedFiring)
   if (kiln === 'two') {
     const id = newId();
     await openSource(base, memberId, { id, firingId, name: 'Number Two’s controller', speed: 1 });
-    await addReadings(base, id, told);
-    await noteHeard(base, id, null);
+    await addLogPoints(base, id, told);
+    await recordControllerContact(base, id, null);
     await base('log_source').where({ id }).update({ live: false });
   } else await writeByHand(base, memberId, firing, told, end);
-  await sumUpLog(base, firingId);
+  await updateLoggedCone(base, firingId);
   if (!opened) return;
   const index = heatWork(truth).coneIndex ?? coneIndex(cone)!;
   const rate = Math.min(150, Math.max(15, climbRate(truth) ?? 60));
@@ -109,7 +109,7 @@ async function writeByHand(
   base: Db,
   memberId: string,
   { firingId, reduction }: LoggedFiring,
-  told: readonly Reading[],
+  told: readonly LogPoint[],
   end: number,
 ): Promise<void> {
   const note = (

@@ -1,4 +1,4 @@
-import { askFor, addCorrection, saveTeacherNote, keepWall } from '@/records/dictionary';
+import { addRequest, addCorrection, saveTeacherNote, keepWall } from '@/records/dictionary';
 import { newId, type Db } from '@/records/platform';
 import type { Studio } from './studio';
 
@@ -40,7 +40,7 @@ export async function keepReference(base: Db, { members, glazes }: Studio): Prom
       text: 'My tile here had been sponged before it was dipped.',
     });
   const wish = (memberId: string, top: string, below: string, note: string) =>
-    askFor(base, memberId, { id: newId(), topId: glazes.get(top)!, baseId: glazes.get(below)!, note });
+    addRequest(base, memberId, { id: newId(), topId: glazes.get(top)!, baseId: glazes.get(below)!, note });
   await wish(student, 'Kettle Blue', 'Slate Bank', 'for a set of bowls');
   await wish(other, 'Lamp Clear', 'Rust Yard', '');
 }

@@ -8,7 +8,7 @@ const schema = z.object({ lines: linesSchema, materials: materialsSchema.optiona
 /** `analyse`: the chemistry of a recipe. */
 export const analyse: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const { lines, materials = [] } = parsed.data;
   return { answer: analyseRecipe(lines, { book: materialBook(materials) }) };
 };

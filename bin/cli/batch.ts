@@ -21,7 +21,7 @@ const schema = z
 /** `batch`: grams of every line, and water for a specific gravity. */
 export const batch: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const { lines, ...options } = parsed.data;
   return { answer: batchOf(lines, options) };
 };

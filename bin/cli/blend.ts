@@ -78,7 +78,7 @@ function planOf(input: z.infer<typeof schema>): Plan {
 /** `blend`: the cells of a line, a triaxial, a four-corner grid, an addition ladder or an overlap grid. */
 export const blend: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const { cells } = planOf(parsed.data);
   return {
     answer: {

@@ -19,6 +19,6 @@ const schema = z.object({ a: colourSchema, b: colourSchema });
 /** `colour`: how far two colours are apart, ΔE00. */
 export const colour: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   return { answer: { deltaE00: deltaE00(parsed.data.a, parsed.data.b) } };
 };

@@ -17,20 +17,20 @@ const schema = z
       .refine(isPublishedRate, `must be between ${slowest} and ${fastest}, where end points are published`),
   })
   .transform(({ cone, celsius, rate }, context) => {
-    const fault = (field: string, message: string) => {
+    const error = (field: string, message: string) => {
       context.addIssue({ code: 'custom', path: field ? [field] : [], message });
       return z.NEVER;
     };
     if ((cone === undefined) === (celsius === undefined))
-      return fault('', 'must have either cone or celsius');
+      return error('', 'must have either cone or celsius');
     if (cone !== undefined) {
       const end = endPoint(cone, rate);
       return end === null
-        ? fault('rate', `has no published end point for cone ${cone}; at least 60`)
+        ? error('rate', `has no published end point for cone ${cone}; at least 60`)
         : { cone, celsius: end };
     }
     const at = coneAt(celsius!, rate);
-    if (!at) return fault('celsius', 'must be within the cones published at this rate');
+    if (!at) return error('celsius', 'must be within the cones published at this rate');
     const { between, fraction } = at;
     return { cone: at.cone, celsius: celsius!, ...(between && { between, fraction }) };
   });
@@ -38,5 +38,5 @@ const schema = z
 /** `cone`: the end point of a cone at a rate, or the cone that a climb has brought down. */
 export const cone: Command = (input) => {
   const parsed = schema.safeParse(input);
-  return parsed.success ? { answer: parsed.data } : { faults: parsed.error };
+  return parsed.success ? { answer: parsed.data } : { errors: parsed.error };
 };

@@ -19,7 +19,7 @@ const schema = z
 /** `contrast`: exact test, odds ratio and its interval of a two by two table; strata are pooled besides. */
 export const contrast: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const { table: one, strata } = parsed.data as { table?: Table; strata?: readonly Table[] };
   if (one) return { answer: contrastOf(one) };
   return { answer: { ...contrastOf(together(strata!)), mantelHaenszel: mantelHaenszel(strata!) } };

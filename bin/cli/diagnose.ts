@@ -47,7 +47,7 @@ const schema = z.object({ defect: z.enum(ids, known(ids)), evidence: evidenceSch
 /** `diagnose`: the causes of a defect by what is known of it, best first. */
 export const diagnose: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const { defect, evidence } = parsed.data;
   const { causes, other, enough } = rank(defect, evidence as Parameters<typeof rank>[1]);
   return {

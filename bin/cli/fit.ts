@@ -17,5 +17,5 @@ const schema = z.object({
 /** `fit`: mismatch, stress and the thickness at which a glaze crazes on a body. */
 export const fit: Command = (input) => {
   const parsed = schema.safeParse(input);
-  return parsed.success ? { answer: fitOf(parsed.data) } : { faults: parsed.error };
+  return parsed.success ? { answer: fitOf(parsed.data) } : { errors: parsed.error };
 };

@@ -18,7 +18,7 @@ const schema = z.object({
 /** `heatwork`: what a log comes to in cones. */
 export const heatwork: Command = (input) => {
   const parsed = schema.safeParse(input);
-  if (!parsed.success) return { faults: parsed.error };
+  if (!parsed.success) return { errors: parsed.error };
   const readings = parsed.data.readings.map(({ minutes, celsius }) => ({ minutes, temperature: celsius }));
   const { cone, coneIndex, peakCelsius, minutesNearPeak } = heatWork(tidyLog(readings).points);
   return { answer: { cone, coneIndex, peakCelsius, minutesNearPeak } };

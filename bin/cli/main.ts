@@ -12,7 +12,7 @@ import { heatwork } from './heatwork';
 import { zones } from './zones';
 
 /** A command: checks its input, then answers with plain data. */
-export type Command = (input: unknown) => { readonly faults: ZodError } | { readonly answer: unknown };
+export type Command = (input: unknown) => { readonly errors: ZodError } | { readonly answer: unknown };
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   analyse,
@@ -40,8 +40,8 @@ function main([name]: readonly string[]): number {
     return complain([`input: not JSON (${(error as Error).message})`]);
   }
   const result = command(input);
-  if ('faults' in result) {
-    return complain(result.faults.issues.map((issue) => `${pathOf(issue.path)}: ${issue.message}`));
+  if ('errors' in result) {
+    return complain(result.errors.issues.map((issue) => `${pathOf(issue.path)}: ${issue.message}`));
   }
   process.stdout.write(`${JSON.stringify(result.answer, null, 2)}\n`);
   return 0;

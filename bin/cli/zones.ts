@@ -25,5 +25,5 @@ const schema = z.object({
 /** `zones`: the zones of a piece, foot to rim, bare stretches included. */
 export const zones: Command = (input) => {
   const parsed = schema.safeParse(input);
-  return parsed.success ? { answer: { zones: zonesOf(parsed.data.coats) } } : { faults: parsed.error };
+  return parsed.success ? { answer: { zones: zonesOf(parsed.data.coats) } } : { errors: parsed.error };
 };

@@ -1,4 +1,4 @@
-export { action, currentMember, memberOfPage, SIGNED_OUT, withMember } from './member';
-export { failed, outcomeOf, type Fault, type Outcome } from './outcome';
+export { action, currentMember, otherMemberFailure, requireMember, SIGNED_OUT, withMember } from './member';
+export { failure, failureOf, type Failure, type FailureCode, type FieldError, type Outcome } from './outcome';
 export { sealedSession } from './session';
-export { unlessAsBefore } from './etag';
+export { respondWithEtag } from './etag';

@@ -2,8 +2,8 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
-import { mayDo, memberOfSession, type Member, type Role } from '@/records/people';
-import { failed, outcomeOf, type Outcome } from './outcome';
+import { hasRole, memberOfSession, type Member, type Role } from '@/records/people';
+import { failure, failureOf, type Failure, type Outcome } from './outcome';
 import { sealedSession } from './session';
 
 /** What a write says to a person whose session has ended. */
@@ -17,13 +17,13 @@ export const currentMember = cache(async (): Promise<Member | null> => {
 });
 
 /** The member for a page; sends anybody else to the sign-in, and back afterwards. */
-export async function memberOfPage(): Promise<Member> {
+export async function requireMember(): Promise<Member> {
   return (await currentMember()) ?? redirect('/sign-in');
 }
 
 /**
  * What a write gives back. The one place that decides who may write: it checks the session and the role, then
- * the input, then runs the work. What a person can fix comes back as faults.
+ * the input, then runs the work. What a person can fix comes back as errors.
  *
  * @param least the lowest role that may do this
  * @param schema of the input
@@ -35,12 +35,13 @@ export async function withMember<S extends ZodType, T>(
   work: (member: Member, value: output<S>) => Promise<T>,
 ): Promise<Outcome<T>> {
   const member = await currentMember();
-  if (!member) return failed('', SIGNED_OUT);
-  if (!mayDo(member.role, least)) return failed('', `A ${member.role} may not do this; ask a ${least}.`);
+  if (!member) return failure('signed out', SIGNED_OUT);
+  if (!hasRole(member.role, least))
+    return failure('not allowed', `A ${member.role} may not do this; ask a ${least}.`);
   try {
     return { ok: true, value: await work(member, schema.parse(input)) };
   } catch (error) {
-    return outcomeOf(error);
+    return failureOf(error);
   }
 }
 
@@ -71,4 +72,17 @@ export function action<S extends ZodType, T>(
   work: (member: Member, value: output<S>) => Promise<T>,
 ): (input: Unchecked<Input<S>>) => Promise<Outcome<T>> {
   return (input) => withMember(least, schema, input, work);
+}
+
+/**
+ * The failure of a write that a device sends under another member's session; null when the writer is the member who
+ * is signed in, or is not named.
+ */
+export async function otherMemberFailure(writerId: string | null): Promise<Failure | null> {
+  const member = writerId === null ? null : await currentMember();
+  if (!member || member.id === writerId) return null;
+  return failure(
+    'other member',
+    `${member.name} is signed in on this device; this was written by somebody else.`,
+  );
 }

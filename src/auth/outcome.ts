@@ -1,42 +1,50 @@
 import { ZodError } from 'zod';
-import { Conflict, NotThere, Refusal } from '@/records/platform';
+import { Conflict, NotFound, Refusal } from '@/records/platform';
 
 /** One thing that is wrong, and the field it is wrong with ("coats.1.from"; empty for the whole). */
-export interface Fault {
+export interface FieldError {
   readonly field: string;
   readonly message: string;
 }
 
-/** What a write gives back to a screen: its value, or what was wrong. Nothing was written when it is not ok. */
-export type Outcome<T> =
-  | { readonly ok: true; readonly value: T }
-  | {
-      readonly ok: false;
-      readonly faults: readonly Fault[];
-      readonly theirs?: Readonly<Record<string, unknown>>;
-    };
+/** Why a write was not done. Screens decide by this, never by the words of a message. */
+export type FailureCode =
+  | 'signed out'
+  /** The session is not that of the member who made the write. */
+  | 'other member'
+  | 'not allowed'
+  /** The input does not fit its schema. */
+  | 'invalid'
+  /** The records refuse it as things stand. */
+  | 'refused'
+  | 'not found'
+  /** Somebody else wrote first; their values come along. */
+  | 'conflict';
 
-/** An outcome with one fault. */
-export function failed(field: string, message: string): Outcome<never> {
-  return { ok: false, faults: [{ field, message }] };
+export interface Failure {
+  readonly ok: false;
+  readonly code: FailureCode;
+  readonly errors: readonly FieldError[];
+  readonly theirs?: Readonly<Record<string, unknown>>;
 }
 
-/** Turns what a person can mend into faults; anything else is thrown on. */
-export function outcomeOf(error: unknown): Outcome<never> {
+/** What a write gives back to a screen: its value, or what was wrong. Nothing was written when it is not ok. */
+export type Outcome<T> = { readonly ok: true; readonly value: T } | Failure;
+
+/** A failure with one error. */
+export function failure(code: FailureCode, message: string, field = ''): Failure {
+  return { ok: false, code, errors: [{ field, message }] };
+}
+
+/** The failure behind an error that a person can do something about; anything else is thrown on. */
+export function failureOf(error: unknown): Failure {
   if (error instanceof ZodError) {
-    return {
-      ok: false,
-      faults: error.issues.map((issue) => ({ field: issue.path.join('.'), message: issue.message })),
-    };
+    const errors = error.issues.map(({ path, message }) => ({ field: path.join('.'), message }));
+    return { ok: false, code: 'invalid', errors };
   }
-  if (error instanceof Refusal) return failed(error.field, error.message);
-  if (error instanceof NotThere) return failed('', error.message);
-  if (error instanceof Conflict) {
-    return {
-      ok: false,
-      faults: [{ field: '', message: error.message }],
-      theirs: JSON.parse(JSON.stringify(error.theirs)),
-    };
-  }
+  if (error instanceof Refusal) return failure('refused', error.message, error.field);
+  if (error instanceof NotFound) return failure('not found', error.message);
+  if (error instanceof Conflict)
+    return { ...failure('conflict', error.message), theirs: JSON.parse(JSON.stringify(error.theirs)) };
   throw error;
 }

@@ -38,7 +38,7 @@ export interface KilnDriver {
 }
 
 /** The controller could not be asked, or would not answer; the message is fit to be shown. */
-export class ControllerFault extends Error {}
+export class ControllerError extends Error {}
 
 const PATIENCE = 6000;
 
@@ -56,12 +56,12 @@ export function httpDriver(address: string): KilnDriver {
         ...(body !== undefined && { method: 'POST', body: JSON.stringify(body) }),
       });
     } catch {
-      throw new ControllerFault('The controller does not answer.');
+      throw new ControllerError('The controller does not answer.');
     }
-    if (answer.status === 404) throw new ControllerFault('The controller does not know this firing.');
-    if (!answer.ok) throw new ControllerFault(`The controller refuses (${answer.status}).`);
+    if (answer.status === 404) throw new ControllerError('The controller does not know this firing.');
+    if (!answer.ok) throw new ControllerError(`The controller refuses (${answer.status}).`);
     const parsed = schema.safeParse(await answer.json().catch(() => null));
-    if (!parsed.success) throw new ControllerFault('The controller answers in a way that is not understood.');
+    if (!parsed.success) throw new ControllerError('The controller answers in a way that is not understood.');
     return parsed.data;
   };
   return {

@@ -1,6 +1,6 @@
-export { collectOnce, keepCollecting } from './collect';
+export { pollOnce, startPolling } from './poll';
 export {
-  ControllerFault,
+  ControllerError,
   httpDriver,
   type ControllerReading,
   type ControllerState,

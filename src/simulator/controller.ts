@@ -14,7 +14,7 @@ export const FAULTS = ['sensorBreak', 'powerCut', 'stuckRelay', 'slowNetwork', '
 export type FaultName = (typeof FAULTS)[number];
 
 /** One line of the controller's own log: one each minute of the kiln. */
-export interface ControllerReading {
+export interface SimulatedReading {
   readonly seq: number;
   readonly minutes: number;
   readonly celsius: number | null;
@@ -25,7 +25,7 @@ export interface ControllerReading {
 interface Run {
   readonly id: string;
   readonly segments: readonly Segment[];
-  readonly readings: ControllerReading[];
+  readonly readings: SimulatedReading[];
   status: 'running' | 'complete' | 'stopped';
 }
 
@@ -122,7 +122,7 @@ export class Controller {
   }
 
   /** Readings after number `since`, at most 2000; null for a run it does not know. */
-  readingsSince(run: string, since: number): readonly ControllerReading[] | null {
+  readingsSince(run: string, since: number): readonly SimulatedReading[] | null {
     return this.run?.id === run ? this.run.readings.slice(since, since + 2000) : null;
   }
 

@@ -1,4 +1,4 @@
-import { plannedAt, plannedCurve, ROOM, type Point, type Segment } from '@/core/firing';
+import { plannedAt, plannedCurve, ROOM, type CurvePoint, type Segment } from '@/core/firing';
 
 /** What a stand-in kiln is made of. */
 export interface KilnBuild {
@@ -75,7 +75,7 @@ const FULL_AIR: Settings = { gas: 1, air: 1, damper: 0.5 };
 function step(
   build: KilnBuild,
   state: KilnState,
-  curve: readonly Point[] | null,
+  curve: readonly CurvePoint[] | null,
   minutes: number,
   stuck: boolean,
   settings: Settings,
@@ -98,7 +98,7 @@ function step(
 }
 
 /** The controller: proportional with a slow sum, on what its thermocouple says. */
-function driven(build: KilnBuild, state: KilnState, curve: readonly Point[] | null, minutes: number) {
+function driven(build: KilnBuild, state: KilnState, curve: readonly CurvePoint[] | null, minutes: number) {
   if (!curve || state.programme >= curve.at(-1)!.minutes)
     return { power: 0, sum: 0, programme: state.programme };
   const miss = plannedAt(curve, state.programme) - readsOf(build, state);

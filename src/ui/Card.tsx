@@ -1,21 +1,21 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import type { Fault } from '@/auth';
-import { Faults } from './Faults';
+import type { FieldError } from '@/auth';
+import { FormErrors } from './FormErrors';
 import css from './cards.module.css';
 
 interface Props {
   readonly title: string;
   readonly button: string;
-  readonly busy: boolean;
-  readonly faults: readonly Fault[];
+  readonly isBusy: boolean;
+  readonly errors: readonly FieldError[];
   readonly onSave: () => void;
   readonly children: ReactNode;
 }
 
 /** A card beside a list: fields, what was wrong with the whole, and the button that saves it. */
-export function Card({ title, button, busy, faults, onSave, children }: Props) {
+export function Card({ title, button, isBusy, errors, onSave, children }: Props) {
   return (
     <form
       className={css.card}
@@ -27,9 +27,9 @@ export function Card({ title, button, busy, faults, onSave, children }: Props) {
     >
       <h2>{title}</h2>
       {children}
-      <Faults faults={faults.filter((fault) => fault.field === '')} />
-      <Button type="submit" variant="contained" disabled={busy}>
-        {busy ? 'Saving' : button}
+      <FormErrors errors={errors.filter((error) => error.field === '')} />
+      <Button type="submit" variant="contained" disabled={isBusy}>
+        {isBusy ? 'Saving' : button}
       </Button>
     </form>
   );

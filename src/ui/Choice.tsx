@@ -9,19 +9,19 @@ interface Props<T extends string> {
   readonly onChange: (value: T | null) => void;
   /** The word for "none of them"; absent when one must be chosen. */
   readonly none?: string;
-  readonly fault?: string | undefined;
+  readonly error?: string | undefined;
 }
 
 /** One of a few words. */
-export function Choice<T extends string>({ label, options, value, onChange, none, fault }: Props<T>) {
+export function Choice<T extends string>({ label, options, value, onChange, none, error }: Props<T>) {
   return (
     <TextField
       select
       label={label}
       value={value ?? ''}
       onChange={(event) => onChange((event.target.value || null) as T | null)}
-      error={Boolean(fault)}
-      helperText={fault}
+      error={Boolean(error)}
+      helperText={error}
     >
       {none && <MenuItem value="">{none}</MenuItem>}
       {options.map((option) => (

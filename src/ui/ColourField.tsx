@@ -6,12 +6,12 @@ export function ColourField({
   label,
   value,
   onChange,
-  fault,
+  error,
 }: {
   label: string;
   value: string;
   onChange: (hex: string) => void;
-  fault?: string | undefined;
+  error?: string | undefined;
 }) {
   return (
     <TextField
@@ -19,8 +19,8 @@ export function ColourField({
       type="color"
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      error={Boolean(fault)}
-      helperText={fault}
+      error={Boolean(error)}
+      helperText={error}
       slotProps={{ inputLabel: { shrink: true }, htmlInput: { style: { height: 24 } } }}
     />
   );

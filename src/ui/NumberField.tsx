@@ -8,14 +8,14 @@ export function parseNumber(text: string): number | null {
   return plain === '' ? null : Number(plain);
 }
 
-type Props = Omit<TextFieldProps, 'value' | 'onChange'> & {
+type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'error'> & {
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
-  readonly fault?: string | undefined;
+  readonly error?: string | undefined;
 };
 
 /** A field for a number that keeps what was typed, comma decimals included, and says when it is none. */
-export function NumberField({ value, onChange, fault, ...rest }: Props) {
+export function NumberField({ value, onChange, error, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const shown =
     typed !== null && (parseNumber(typed) === value || Number.isNaN(parseNumber(typed)))
@@ -23,7 +23,7 @@ export function NumberField({ value, onChange, fault, ...rest }: Props) {
       : value === null || Number.isNaN(value)
         ? (typed ?? '')
         : String(value);
-  const wrong = typed !== null && Number.isNaN(parseNumber(typed)) ? 'This is no number.' : fault;
+  const wrong = typed !== null && Number.isNaN(parseNumber(typed)) ? 'This is no number.' : error;
   return (
     <TextField
       {...rest}

@@ -2,7 +2,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
-import { Strokes, type Drawn } from './Strokes';
+import { Strokes, type DrawnStrokes } from './Strokes';
 
 // The zoom package would put these in a style element, which the content security policy refuses.
 const WRAPPER = { position: 'relative', overflow: 'hidden', width: '100vw', height: '100dvh' } as const;
@@ -25,7 +25,7 @@ export function Photo({
   alt: string;
   width: number | string;
   height: number | string;
-  drawn?: Drawn;
+  drawn?: DrawnStrokes;
 }) {
   const [open, setOpen] = useState(false);
   return (

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { isSame, useBench, type Held } from './frame';
+import { isSame, useBench, type BenchItem } from './frame';
 
 /** Picks a piece, or a zone of it, up onto the bench, or puts it back; `p` does the same for the one in view. */
 export function PickUp({
@@ -9,7 +9,7 @@ export function PickUp({
   hotkey = false,
   small = false,
 }: {
-  piece: Held;
+  piece: BenchItem;
   hotkey?: boolean;
   small?: boolean;
 }) {

@@ -1,14 +1,14 @@
 import type { Point } from '@/core/photo';
 
 /** What was drawn on a photo, and how large the photo is, px. */
-export interface Drawn {
+export interface DrawnStrokes {
   readonly width: number;
   readonly height: number;
   readonly strokes: readonly (readonly Point[])[];
 }
 
 /** Lines drawn to point at something, over a photo that is shown whole. */
-export function Strokes({ width, height, strokes }: Drawn) {
+export function Strokes({ width, height, strokes }: DrawnStrokes) {
   if (strokes.length === 0) return null;
   return (
     <svg

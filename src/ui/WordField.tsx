@@ -4,20 +4,20 @@ import TextField, { type TextFieldProps } from '@mui/material/TextField';
 type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'error' | 'helperText'> & {
   readonly value: string;
   readonly onChange: (value: string) => void;
-  readonly fault?: string | undefined;
+  readonly error?: string | undefined;
   /** Said below while nothing is wrong. */
   readonly hint?: string;
 };
 
 /** A field for words, with what is wrong with them said below. */
-export function WordField({ value, onChange, fault, hint, ...rest }: Props) {
+export function WordField({ value, onChange, error, hint, ...rest }: Props) {
   return (
     <TextField
       {...rest}
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      error={Boolean(fault)}
-      helperText={fault || hint}
+      error={Boolean(error)}
+      helperText={error || hint}
     />
   );
 }

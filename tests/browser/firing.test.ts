@@ -78,9 +78,9 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
   await page.getByRole('button', { name: 'lid down' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'lid down' })).toBeVisible();
 
-  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: true } });
+  await request.post(`${CONTROLLER}/errors`, { data: { lostNetwork: true } });
   await expect(page.getByText('The controller does not answer.')).toBeVisible({ timeout: 30_000 });
-  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: false } });
+  await request.post(`${CONTROLLER}/errors`, { data: { lostNetwork: false } });
   await expect(page.getByText('The controller does not answer.')).toHaveCount(0, { timeout: 30_000 });
 
   await expect(page.getByRole('heading', { name: 'Cooling' })).toBeVisible({ timeout: 120_000 });

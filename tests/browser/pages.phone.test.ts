@@ -33,9 +33,9 @@ async function walked(page: Page, look: (path: string) => Promise<void>): Promis
 
 test('every page fits a phone, can be read and hit, and reports no fault', async ({ page }) => {
   test.setTimeout(400_000);
-  const faults: string[] = [];
-  page.on('pageerror', (fault) => faults.push(fault.message));
-  page.on('console', (line) => line.type() === 'error' && faults.push(line.text()));
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (line) => line.type() === 'error' && errors.push(line.text()));
   await signIn(page);
   const found: string[] = [];
   const kinds = await walked(page, async (path) => {
@@ -45,7 +45,7 @@ test('every page fits a phone, can be read and hit, and reports no fault', async
       .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
       .analyze();
     for (const { id, nodes } of violations) found.push(`${path}: ${id}, ${nodes[0]?.html.slice(0, 160)}`);
-    found.push(...faults.splice(0).map((fault) => `${path}: ${fault}`));
+    found.push(...errors.splice(0).map((error) => `${path}: ${error}`));
   });
   expect(kinds.length, kinds.join(' ')).toBeGreaterThan(30);
   expect(found).toEqual([]);

@@ -12,11 +12,11 @@ import {
   TABLE_RATES,
   toFahrenheit,
   withHold,
-  type Point,
+  type CurvePoint,
 } from '@/core/firing';
 import { climbWork, stretchWork } from '@/core/firing/work';
 
-function climb(rate: number, to: number, hold = 0): Point[] {
+function climb(rate: number, to: number, hold = 0): CurvePoint[] {
   const minutes = ((to - 20) / rate) * 60;
   return [
     { minutes: 0, celsius: 20 },
@@ -95,7 +95,7 @@ test('the row of cones keeps its order at every climb from 2 to 300 °C/h and ho
 });
 
 test('more heat, a slower climb or a longer hold never brings a cone less far', () => {
-  const index = (points: Point[]) => heatWork(points).coneIndex ?? -Infinity;
+  const index = (points: CurvePoint[]) => heatWork(points).coneIndex ?? -Infinity;
   fc.assert(
     fc.property(
       fc.double({ min: 2, max: 299, noNaN: true }),

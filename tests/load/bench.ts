@@ -5,7 +5,7 @@
 import { performance } from 'node:perf_hooks';
 import { random } from '../../demo/random';
 import { analyse } from '../../src/core/chemistry';
-import { naturalExperiments, type DoneZone } from '../../src/core/evidence';
+import { naturalExperiments, type FiredZoneFacts } from '../../src/core/evidence';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
 import { layOut } from '../../src/core/rounds';
@@ -54,7 +54,7 @@ function experiments(): void {
     cooling: any(['free', 'slowed', 'held', null] as const),
     atmosphere: any(['oxidation', 'reduction']),
   }));
-  const stacks = new Map<string, DoneZone['layers']>();
+  const stacks = new Map<string, FiredZoneFacts['layers']>();
   const stackOf = (below: string | null, top: string, times: number) => {
     const key = `${below} ${top} ${times}`;
     const known = stacks.get(key) ?? [

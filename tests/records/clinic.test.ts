@@ -1,7 +1,7 @@
 import {
   pieceCase,
   piecesWith,
-  doneZones,
+  firedZones,
   studioRecord,
   addTry,
   caseById,
@@ -9,12 +9,12 @@ import {
   listCases,
   openCase,
   stacksOfOpenCases,
-  aboutOf,
+  findCaseSubject,
   watchAll,
 } from '@/records/clinic';
 import { naturalExperiments } from '@/core/evidence';
 import { rank } from '@/core/clinic';
-import { newId, Conflict, NotThere, Refusal } from '@/records/platform';
+import { newId, Conflict, NotFound, Refusal } from '@/records/platform';
 import { openingOf, recordPiece } from '@/records/openings';
 import { piecePage } from '@/records/pieces';
 import { random } from '../../demo/random';
@@ -43,7 +43,7 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
   }
   const record = await studioRecord(base, 'pitting');
   const [first] = record.experiments;
-  expect(record.experiments).toEqual(naturalExperiments(await doneZones(base, 'pitting')));
+  expect(record.experiments).toEqual(naturalExperiments(await firedZones(base, 'pitting')));
   expect(await studioRecord(base, 'pitting')).toBe(record);
   expect(first).toMatchObject({
     factor: 'coats',
@@ -81,7 +81,7 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
   const unmarked = await pieceCase(base, label, 'crazing');
   expect(unmarked).toMatchObject({ isMarked: false, evidence: { targetCone: '6', bodyCoarse: true } });
   expect(unmarked.evidence.location).toBeUndefined();
-  await expect(pieceCase(base, 'SW-9999', 'crazing')).rejects.toThrow(NotThere);
+  await expect(pieceCase(base, 'SW-9999', 'crazing')).rejects.toThrow(NotFound);
 });
 
 test('how the firing came out and what the slip went onto is known of every zone, and answers the question', async () => {
@@ -106,7 +106,7 @@ test('how the firing came out and what the slip went onto is known of every zone
     const readings = piece.zones.map((zone) => reading(zone.id, { defects: i === 0 ? lifts : [] }));
     await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
   }
-  const zones = (await doneZones(base, 'slip-lifting')).filter(({ slips }) => slips === 'Whitestrip');
+  const zones = (await firedZones(base, 'slip-lifting')).filter(({ slips }) => slips === 'Whitestrip');
   const told = pieces.map(({ id }) => {
     const own = zones.filter(({ pieceId, layers }) => pieceId === id && layers.length === 2);
     return own.map(({ reached, cooling, dried, clay, hasDefect }) => [
@@ -204,9 +204,9 @@ test('a defect that comes in with a firing is on the rise since then, and its fi
   const glaze = rising.find(({ about, defect }) => about.id === glazes.Limewash && defect === 'crawling')!;
   expect(glaze.watched.rise!.after).toMatchObject({ count: 18, of: 18 });
   expect(glaze.watched.rise!.before.count).toBe(0);
-  const about = await aboutOf(base, `firing.${last}`);
+  const about = await findCaseSubject(base, `firing.${last}`);
   expect(about).toMatchObject({ kind: 'firing', href: `/firings/${last}/summary` });
   expect(await piecesWith(base, 'crawling', about)).toHaveLength(6);
   expect(await piecesWith(base, 'pitting', about)).toEqual([]);
-  expect(await aboutOf(base, `nothing.${last}`)).toBeNull();
+  expect(await findCaseSubject(base, `nothing.${last}`)).toBeNull();
 });

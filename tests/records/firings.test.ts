@@ -1,4 +1,4 @@
-import { collectOnce, ControllerFault, type KilnDriver } from '@/kiln-poller';
+import { pollOnce, ControllerError, type KilnDriver } from '@/kiln-poller';
 import { climbAt, saySegments, USUAL_HOURS } from '@/core/firing';
 import {
   isFeedToken,
@@ -82,7 +82,7 @@ function fakeDriver() {
     stop: () => driver.state(),
     set: () => driver.state(),
     readingsSince: async (_, since) => {
-      if (kiln.silent) throw new ControllerFault('The controller does not answer.');
+      if (kiln.silent) throw new ControllerError('The controller does not answer.');
       return readings(since, Math.min(kiln.written, since + 100));
     },
   };
@@ -100,26 +100,26 @@ test('a controller is read to its last line, lost and found again without a read
   const { kiln, driver } = fakeDriver();
   kiln.run = source.id;
   kiln.written = 250;
-  expect(await collectOnce(base, () => driver)).toBe(1);
+  expect(await pollOnce(base, () => driver)).toBe(1);
   expect(await curveOf(base, id)).toHaveLength(250);
   kiln.silent = true;
   kiln.written = 560;
-  await collectOnce(base, () => driver);
-  expect((await liveSources(base))[0]!.fault).toBe('The controller does not answer.');
+  await pollOnce(base, () => driver);
+  expect((await liveSources(base))[0]!.error).toBe('The controller does not answer.');
   kiln.silent = false;
-  await Promise.all([collectOnce(base, () => driver), collectOnce(base, () => driver)]);
-  expect((await liveSources(base))[0]!.fault).toBeNull();
+  await Promise.all([pollOnce(base, () => driver), pollOnce(base, () => driver)]);
+  expect((await liveSources(base))[0]!.error).toBeNull();
   const curve = await curveOf(base, id);
   expect(curve.map(({ minutes }) => minutes)).toEqual(Array.from({ length: 560 }, (_, i) => i));
   kiln.status = 'complete';
-  await collectOnce(base, () => driver);
+  await pollOnce(base, () => driver);
   const firing = await firingById(base, id);
   expect(firing.state).toBe('cooling');
   expect(firing.loggedCone!).toBeGreaterThan(0);
   const log = await logOf(base, firing, await kilnById(base, studio.kilnId), new Date());
   expect([log.gaps, log.sensors[0]!.length, log.last!.celsius]).toEqual([[], 560, 1138]);
   await advanceFiring(base, member, id, 'open');
-  expect(await collectOnce(base, () => driver)).toBe(0);
+  expect(await pollOnce(base, () => driver)).toBe(0);
   expect(firingId).not.toBe(id);
 });
 

@@ -6,7 +6,7 @@ import { deltaE00, labOf } from '@/core/colour';
 import {
   newId,
   Conflict,
-  NotThere,
+  NotFound,
   Refusal,
   reserveNumbers,
   folderStore,
@@ -56,7 +56,7 @@ const said = (
   fate: 'keep' | 'second' = 'keep',
 ): Extract<OpeningWrite, { kind: 'piece' }> => ({
   kind: 'piece',
-  said: {
+  reading: {
     pieceId: piece.id,
     firingId,
     state: 'read',
@@ -82,9 +82,12 @@ test('a write that is refused leaves nothing behind and may be sent again', asyn
   const { base } = studio;
   const { firingId, piece } = await opened();
   const what = said(firingId, piece);
-  const wrong = { ...what, said: { ...what.said, readings: [...what.said.readings, reading(newId())] } };
+  const wrong = {
+    ...what,
+    reading: { ...what.reading, readings: [...what.reading.readings, reading(newId())] },
+  };
   const id = newId();
-  await expect(write(firingId, wrong, id)).rejects.toThrow(NotThere);
+  await expect(write(firingId, wrong, id)).rejects.toThrow(NotFound);
   expect(await base('reading').where({ piece_id: piece.id })).toEqual([]);
   expect((await write(firingId, what, id))?.state).toBe('read');
 });
@@ -102,11 +105,11 @@ test('two devices that read one piece are told with both values; theirs may be f
   const { pieces } = await openingOf(studio.base, firingId);
   const live = new Map(pieces[0]!.zones.map((zone) => [zone.id, zone.readings[0]!.id]));
   const followed = {
-    ...mine.said,
+    ...mine.reading,
     fateBefore: 'keep' as const,
-    readings: mine.said.readings.map((one) => ({ ...one, follows: live.get(one.zoneId)! })),
+    readings: mine.reading.readings.map((one) => ({ ...one, follows: live.get(one.zoneId)! })),
   };
-  const after = await write(firingId, { kind: 'piece', said: followed });
+  const after = await write(firingId, { kind: 'piece', reading: followed });
   expect(after).toMatchObject({ fate: 'second' });
   expect(after!.zones.every((zone) => zone.readings[0]!.surface === 'matte')).toBe(true);
   const history = (await piecePage(studio.base, piece.id)).firings[0]!.zones[0]!.readings;
@@ -128,11 +131,11 @@ test('what was finished by mistake is taken back: the piece waits again, what wa
   const taken = {
     pieceId: piece.id,
     firingId,
-    readingIds: first.said.readings.map((one) => one.id),
+    readingIds: first.reading.readings.map((one) => one.id),
     state: 'loaded' as const,
     fate: null,
   };
-  const back = await write(firingId, { kind: 'takeBack', taken });
+  const back = await write(firingId, { kind: 'undo', undone: taken });
   expect(back).toMatchObject({ state: 'loaded', fate: null });
   expect(back!.zones.flatMap((zone) => zone.readings)).toEqual([]);
   expect(await entryOf(piece.zones[0]!.id)).toEqual(before);
@@ -149,12 +152,14 @@ test('devices hold numbers that nobody else is given; a stray is numbered once a
   const number = Number(saved!.label.replace(/\D/g, ''));
   expect(number).toBeGreaterThan(Math.max(mine!.last, theirs!.last));
   const stray = { id: newId(), firingId, blockId: mine!.id, number: mine!.first, shelf: 2, note: 'a bowl' };
-  const piece = (await write(firingId, { kind: 'stray', stray }))!;
+  const piece = (await write(firingId, { kind: 'unlogged', piece: stray }))!;
   expect(piece).toMatchObject({ number: mine!.first, shelf: 2, state: 'loaded', note: 'a bowl' });
   expect(piece.zones.map((zone) => zone.stack)).toEqual([[]]);
-  await expect(write(firingId, { kind: 'stray', stray: { ...stray, id: newId() } })).rejects.toThrow(Refusal);
+  await expect(write(firingId, { kind: 'unlogged', piece: { ...stray, id: newId() } })).rejects.toThrow(
+    Refusal,
+  );
   const foreign = { ...stray, id: newId(), number: theirs!.first };
-  await expect(write(firingId, { kind: 'stray', stray: foreign })).rejects.toThrow(Refusal);
+  await expect(write(firingId, { kind: 'unlogged', piece: foreign })).rejects.toThrow(Refusal);
   const draft = tile(studio, [dip(glazes.Sleeper, 0.1, 1)]);
   await correctPiece(base, member, stray.id, (await piecePage(base, stray.id)).version, draft);
   const page = await piecePage(base, stray.id);
@@ -232,7 +237,7 @@ test('a later look stays apart from the opening and leaves a piece where it went
   const readings = lateReadings(zones.slice(0, 1), look, () => newId());
   await write(firingId, {
     kind: 'piece',
-    said: { pieceId: piece.id, firingId, state: 'read', fate: null, readings },
+    reading: { pieceId: piece.id, firingId, state: 'read', fate: null, readings },
   });
   const page = await piecePage(base, piece.id);
   expect(page.stage).toBe('loaded');

@@ -5,7 +5,7 @@ import {
   addMember,
   checkPassword,
   endSessions,
-  mayDo,
+  hasRole,
   memberOfSession,
   sessionsOf,
   startSession,
@@ -69,10 +69,10 @@ test('the first technician is made once, also when two begin at once, and names 
 });
 
 test('each role may do what the ones below it may', () => {
-  expect(mayDo('technician', 'teacher')).toBe(true);
-  expect(mayDo('teacher', 'teacher')).toBe(true);
-  expect(mayDo('student', 'teacher')).toBe(false);
-  expect(mayDo('visitor', 'student')).toBe(false);
+  expect(hasRole('technician', 'teacher')).toBe(true);
+  expect(hasRole('teacher', 'teacher')).toBe(true);
+  expect(hasRole('student', 'teacher')).toBe(false);
+  expect(hasRole('visitor', 'student')).toBe(false);
 });
 
 test('a glaze has one name, a first version, and is changed under its lock with the change noted', async () => {

@@ -1,4 +1,4 @@
-import { fromJson, newId, Conflict, NotThere, migrate, unmigrate } from '@/records/platform';
+import { fromJson, newId, Conflict, NotFound, migrate, unmigrate } from '@/records/platform';
 import { loadPieces, unloadPiece, waitingIds } from '@/records/firings';
 import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
 import { listPieces, piecePage, correctPiece, savePieces } from '@/records/pieces';
@@ -211,5 +211,5 @@ test('the list filters by what is on a piece and counts all of them', async () =
   expect(page.rows.map((piece) => piece.number)).toEqual([1, 2]);
   expect(page.total).toBeGreaterThan(20);
   expect((await listPieces(base, { text: '7' })).rows.map((piece) => piece.number)).toEqual([7]);
-  await expect(piecePage(base, 'SW-9999')).rejects.toThrow(NotThere);
+  await expect(piecePage(base, 'SW-9999')).rejects.toThrow(NotFound);
 });

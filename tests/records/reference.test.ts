@@ -1,7 +1,7 @@
 import {
-  askFor,
-  listAsked,
-  takeBack,
+  addRequest,
+  listRequests,
+  withdrawRequest,
   entriesLike,
   headwordPage,
   provedHeadwords,
@@ -22,9 +22,9 @@ import {
   wallChoices,
   wallEntries,
   wallNow,
-  listWanted,
+  listFailedLookups,
 } from '@/records/dictionary';
-import { newId, Conflict, NotThere, keptUntilWrite, markOf } from '@/records/platform';
+import { newId, Conflict, NotFound, cachedUntilWrite, currentRevision } from '@/records/platform';
 import { openingOf, recordPiece } from '@/records/openings';
 import { piecePage, correctPiece, savePieces } from '@/records/pieces';
 import { deltaE00, labOf } from '@/core/colour';
@@ -155,7 +155,7 @@ describe('links for visitors', () => {
     expect(await shareBy(base, TOKEN)).toBeNull();
     await endShare(base, member, id, false);
     expect(await shareBy(base, TOKEN)).not.toBeNull();
-    await expect(endShare(base, member, newId(), true)).rejects.toThrow(NotThere);
+    await expect(endShare(base, member, newId(), true)).rejects.toThrow(NotFound);
   });
 
   test('only pictures of the wall are on the wall', async () => {
@@ -193,18 +193,18 @@ test('a wish counts as wanted and is answered by the first proof read after it',
   const { base, member, glazes } = studio;
   const wish = { id: newId(), baseId: glazes.Limewash, topId: glazes.Whitestrip, note: '' };
   const done = { id: newId(), baseId: glazes.Sleeper, topId: glazes.Limewash, note: 'for mugs' };
-  await askFor(base, member, wish);
-  await askFor(base, member, wish);
-  await askFor(base, member, done);
-  expect(await listWanted(base)).toContainEqual({ baseId: wish.baseId, topId: wish.topId, times: 1 });
-  expect((await listAsked(base)).every(({ headwordId }) => headwordId === null)).toBe(true);
+  await addRequest(base, member, wish);
+  await addRequest(base, member, wish);
+  await addRequest(base, member, done);
+  expect(await listFailedLookups(base)).toContainEqual({ baseId: wish.baseId, topId: wish.topId, times: 1 });
+  expect((await listRequests(base)).every(({ headwordId }) => headwordId === null)).toBe(true);
   const { firingId } = await fired(studio, [tile(studio)]);
   await readAll(studio, firingId);
-  const answered = (await listAsked(base, member)).find(({ id }) => id === done.id)!;
+  const answered = (await listRequests(base, member)).find(({ id }) => id === done.id)!;
   expect((await headwordPage(base, answered.headwordId!)).text).toBe('Limewash over Sleeper');
-  await expect(takeBack(base, newId(), wish.id)).rejects.toThrow(NotThere);
-  await takeBack(base, member, wish.id);
-  expect((await listAsked(base)).map(({ id }) => id)).toEqual([done.id]);
+  await expect(withdrawRequest(base, newId(), wish.id)).rejects.toThrow(NotFound);
+  await withdrawRequest(base, member, wish.id);
+  expect((await listRequests(base)).map(({ id }) => id)).toEqual([done.id]);
 });
 
 test('a note that somebody else wrote meanwhile is not written over unseen; corrections are settled once', async () => {
@@ -240,9 +240,9 @@ test('where the records stand moves with every write, also with one that commits
   const write = (id?: string) => base('change').insert(row(id));
   const early = newId();
   await base('change').insert(Array.from({ length: 1200 }, () => row()));
-  const seen = new Set([await markOf(base)]);
+  const seen = new Set([await currentRevision(base)]);
   await write();
-  seen.add(await markOf(base));
+  seen.add(await currentRevision(base));
   expect(seen.size).toBe(2);
   // Beyond a thousand later writes nothing is that late; within them it is seen.
   const [{ id }] = (await base('change').orderBy('id', 'desc').offset(500).limit(1).select('id')) as [
@@ -250,10 +250,10 @@ test('where the records stand moves with every write, also with one that commits
   ];
   const between = `${id.slice(0, -1)}${id.endsWith('Z') ? 'Y' : 'Z'}`;
   await write(between);
-  seen.add(await markOf(base));
+  seen.add(await currentRevision(base));
   expect(seen.size).toBe(3);
   await write(early);
-  expect(seen.has(await markOf(base))).toBe(true);
+  expect(seen.has(await currentRevision(base))).toBe(true);
 });
 
 test('a wall that is kept shows a reading at once', async () => {
@@ -300,8 +300,8 @@ test('what is kept until a write is reckoned once for two who ask, anew after a 
     if (fails) throw new Error('no');
     return `${key} ${++reckoned}`;
   };
-  const kept = keptUntilWrite(reckon, 2);
-  const lagging = keptUntilWrite(reckon, 2, () => true);
+  const kept = cachedUntilWrite(reckon, 2);
+  const lagging = cachedUntilWrite(reckon, 2, () => true);
   const write = () => base('change').insert({ id: newId(), at: new Date(), what: 'test', row_id: newId() });
   expect(await Promise.all([kept(base, 'a'), kept(base, 'a')])).toEqual(['a 1', 'a 1']);
   expect(await lagging(base, 'b')).toBe('b 2');
@@ -317,7 +317,7 @@ test('what is kept until a write is reckoned once for two who ask, anew after a 
   // Writes that come faster than they are reckoned do not pile reckonings up.
   let ends: () => void = () => undefined;
   let begun = 0;
-  const slow = keptUntilWrite(
+  const slow = cachedUntilWrite(
     async () => {
       if (++begun === 1) return 'first';
       await new Promise<void>((done) => (ends = done));

@@ -1,5 +1,5 @@
 import { crazingRound, overlapGrid } from '@/core/rounds';
-import { newId, NotThere, Refusal } from '@/records/platform';
+import { newId, NotFound, Refusal } from '@/records/platform';
 import { advanceFiring, loadPieces } from '@/records/firings';
 import { fitTiles, listGlazes } from '@/records/materials';
 import {
@@ -12,7 +12,7 @@ import {
   type RoundDraft,
   todayIn,
 } from '@/records/rounds';
-import { listWanted, noteWanted } from '@/records/dictionary';
+import { listFailedLookups, recordFailedLookup } from '@/records/dictionary';
 import { emptyFiring, freshStudio, readAll, type Studio } from './studio';
 
 let studio: Studio;
@@ -76,7 +76,7 @@ test('a round is laid out in one step: cells, test glazes with their recipes, an
   const withTests = await listGlazes(base, { tests: true });
   expect(withTests.length - glazes.length).toBe(3);
   expect(cells[1]!.stack[0]!.name).toMatch(/^R1 A2 Limewash \+ 1.25 % Silica/);
-  await expect(roundPage(base, newId())).rejects.toThrow(NotThere);
+  await expect(roundPage(base, newId())).rejects.toThrow(NotFound);
 });
 
 test('two people laying out at once get two numbers; a blend without a recipe is refused and leaves nothing behind', async () => {
@@ -210,6 +210,8 @@ test('a look-up in vain is wanted when it names two glazes in full, and counted'
     'whitestrip over sle',
     'nothing',
   ])
-    await noteWanted(base, text);
-  expect(await listWanted(base)).toEqual([{ baseId: glazes.Sleeper, topId: glazes.Whitestrip, times: 2 }]);
+    await recordFailedLookup(base, text);
+  expect(await listFailedLookups(base)).toEqual([
+    { baseId: glazes.Sleeper, topId: glazes.Whitestrip, times: 2 },
+  ]);
 });

@@ -41,9 +41,9 @@ export type Oxide = keyof typeof MOLAR_MASS;
 /** Molar masses of what leaves in the fire, g/mol; same source. */
 export const GAS_MASS = { CO2: 44.009, H2O: 18.015, SO3: 80.057 } as const;
 
-export type Role = 'flux' | 'stabiliser' | 'glassFormer' | 'opacifier' | 'colourant';
+export type OxideRole = 'flux' | 'stabiliser' | 'glassFormer' | 'opacifier' | 'colourant';
 
-const ROLES: Readonly<Record<Role, readonly Oxide[]>> = {
+const ROLES: Readonly<Record<OxideRole, readonly Oxide[]>> = {
   flux: ['Li2O', 'Na2O', 'K2O', 'MgO', 'CaO', 'SrO', 'BaO', 'ZnO', 'PbO'],
   stabiliser: ['Al2O3'],
   glassFormer: ['SiO2', 'B2O3', 'P2O5'],
@@ -57,7 +57,7 @@ export function isOxide(text: string): text is Oxide {
 }
 
 /** The oxides of a role, in the order they are written in a unity formula. */
-export function oxidesOf(role: Role): readonly Oxide[] {
+export function oxidesOf(role: OxideRole): readonly Oxide[] {
   return ROLES[role];
 }
 

@@ -1,10 +1,10 @@
-import type { DoneZone } from '../evidence';
+import type { FiredZoneFacts } from '../evidence';
 import { BUILT_IN } from '../chemistry';
 import { ladderForecast, riskByCoats, riskByLayers } from './forward';
 
 let number = 0;
 /** Pieces of one stack, so many with the defect. */
-const pieces = (stack: readonly (readonly [string, number])[], bad: number, of: number): DoneZone[] =>
+const pieces = (stack: readonly (readonly [string, number])[], bad: number, of: number): FiredZoneFacts[] =>
   Array.from({ length: of }, (_, i) => ({
     ...{ pieceId: `p${number++}`, firing: 'two 1', kiln: 'Number Two', cone: '6', atmosphere: 'oxidation' },
     ...{ shelf: 'shelf 1', body: 'Buffer White', slips: '', batches: '', hasDefect: i < bad },

@@ -1,5 +1,5 @@
 import { analyse, type Line, type MaterialBook } from '../chemistry';
-import { shareOf, type DoneZone, type Share } from '../evidence';
+import { shareOf, type FiredZoneFacts, type Proportion } from '../evidence';
 import { bandOf, COAT_THICKNESS, type BodyFigure, type FitBand } from '../fit';
 import { crazingRound } from '../rounds';
 
@@ -7,7 +7,7 @@ import { crazingRound } from '../rounds';
 export interface Risk {
   readonly words: string;
   /** Pieces with the defect. */
-  readonly share: Share;
+  readonly share: Proportion;
 }
 
 /** How the risk grows with the coats. */
@@ -21,7 +21,10 @@ export interface CoatsRisk {
 export const RISK_LIMIT = 0.1;
 
 /** Pieces by what was done, each counted once: with the defect when any of its zones shows it. */
-function shares<T>(zones: readonly DoneZone[], by: (zone: DoneZone) => T | null): Map<T, Share> {
+function shares<T>(
+  zones: readonly FiredZoneFacts[],
+  by: (zone: FiredZoneFacts) => T | null,
+): Map<T, Proportion> {
   const pieces = new Map<T, Map<string, boolean>>();
   for (const zone of zones) {
     const key = by(zone);
@@ -35,7 +38,7 @@ function shares<T>(zones: readonly DoneZone[], by: (zone: DoneZone) => T | null)
   );
 }
 
-const glazesOf = ({ layers }: DoneZone) => layers.map(({ glaze }) => glaze);
+const glazesOf = ({ layers }: FiredZoneFacts) => layers.map(({ glaze }) => glaze);
 const same = (one: readonly string[], other: readonly string[]) => one.join('\n') === other.join('\n');
 
 /**
@@ -49,7 +52,7 @@ const same = (one: readonly string[], other: readonly string[]) => one.join('\n'
  * @example with 0 of 10 once, 1 of 10 twice and 6 of 10 thrice: above is 3
  */
 export function riskByCoats(
-  zones: readonly DoneZone[],
+  zones: readonly FiredZoneFacts[],
   glazes: readonly string[],
   limit = RISK_LIMIT,
 ): CoatsRisk {
@@ -68,7 +71,7 @@ export function riskByCoats(
 }
 
 /** Shares pooled with their neighbours until none falls. */
-function rising(steps: readonly Share[]): number[] {
+function rising(steps: readonly Proportion[]): number[] {
   const blocks: { count: number; of: number; steps: number }[] = [];
   for (const { count, of } of steps) {
     blocks.push({ count, of, steps: 1 });
@@ -99,7 +102,10 @@ export interface LayersRisk {
  *
  * @param glazes two, bottom first
  */
-export function riskByLayers(zones: readonly DoneZone[], [low, high]: readonly [string, string]): LayersRisk {
+export function riskByLayers(
+  zones: readonly FiredZoneFacts[],
+  [low, high]: readonly [string, string],
+): LayersRisk {
   const two = zones.filter(({ layers }) => layers.length === 2);
   const orders = shares(two, (zone) => {
     const [a, b] = glazesOf(zone);
@@ -116,7 +122,7 @@ export function riskByLayers(zones: readonly DoneZone[], [low, high]: readonly [
   return { orders: favoured(orders), partners: favoured(partners) };
 }
 
-function favoured(found: ReadonlyMap<string, Share>): Risk[] {
+function favoured(found: ReadonlyMap<string, Proportion>): Risk[] {
   return [...found]
     .map(([words, share]) => ({ words, share }))
     .sort((a, b) => a.share.share! - b.share.share! || b.share.of - a.share.of);

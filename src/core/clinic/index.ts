@@ -4,7 +4,7 @@ export { CAUSES, causeOf, type Cause, type CauseId, type Cost, type Remedy } fro
 export { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, WORDS, type Evidence, type Ingredient } from './evidence';
 export { LINKS } from './links';
 export { foundWords, rank, type RankedCause, type Ranking, type Reason } from './rank';
-export { askNext, QUESTIONS, type Asking, type Question } from './questions';
+export { askNext, QUESTIONS, type RankedQuestion, type Question } from './questions';
 export { evidenceOf, type RecordFacts, type RecordZone } from './record';
 export { coolingBelowTop, spoken, spokenEvidence, type SpokenFacts } from './spoken';
 export {

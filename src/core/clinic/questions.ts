@@ -127,7 +127,7 @@ export const QUESTIONS: readonly Question[] = ROWS.map(([id, words, ...answers])
 }));
 
 /** A question and what it is worth. */
-export interface Asking {
+export interface RankedQuestion {
   readonly question: Question;
   /** Expected drop of the doubt, bits. */
   readonly drop: number;
@@ -140,7 +140,7 @@ const WORTH_ASKING = 0.05;
  * What to look at next: the observations not made yet that are expected to take most off the doubt, best
  * first.
  */
-export function askNext(defect: DefectId, evidence: Evidence): Asking[] {
+export function askNext(defect: DefectId, evidence: Evidence): RankedQuestion[] {
   return QUESTIONS.filter(({ answers }) =>
     answers.every(({ gives }) =>
       Object.keys(gives).every((key) => evidence[key as keyof Evidence] === undefined),

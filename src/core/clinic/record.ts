@@ -67,7 +67,7 @@ const BY_NAME: readonly (readonly [Ingredient, RegExp, number])[] = [
 ];
 
 /** An ingredient that a recipe holds enough of to matter, with the materials it comes from. */
-export interface Held {
+export interface NotableIngredient {
   readonly ingredient: Ingredient;
   readonly materials: readonly string[];
   /** Percent of the base, all of them together. */
@@ -79,7 +79,7 @@ export interface Held {
  *
  * @param lines amounts in percent of the base
  */
-export function materialsOf(lines: readonly Line[]): Held[] {
+export function materialsOf(lines: readonly Line[]): NotableIngredient[] {
   return BY_NAME.flatMap(([ingredient, name, more]) => {
     const own = lines.filter(({ material }) => name.test(material));
     const amount = own.reduce((sum, line) => sum + line.amount, 0);

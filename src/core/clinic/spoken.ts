@@ -1,6 +1,6 @@
 import type { Line } from '../chemistry';
 import type { DefectId } from '../evidence';
-import { coneIndex, type Point } from '../firing';
+import { coneIndex, type CurvePoint } from '../firing';
 import { bandOf, verdictWords, type BodyFigure } from '../fit';
 import type { Evidence, Ingredient } from './evidence';
 import { materialsOf } from './record';
@@ -64,8 +64,8 @@ const STRETCH = 150;
  * @param curve in order of time
  * @returns null when the log ends before
  */
-export function coolingBelowTop(curve: readonly Point[]): number | null {
-  const top = curve.reduce<Point | null>(
+export function coolingBelowTop(curve: readonly CurvePoint[]): number | null {
+  const top = curve.reduce<CurvePoint | null>(
     (most, one) => (most && most.celsius > one.celsius ? most : one),
     null,
   );

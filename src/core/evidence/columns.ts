@@ -2,7 +2,7 @@ import type { ClayState } from '../coats';
 import type { Cooling } from '../firing';
 
 /** A read zone with everything that was done to it. */
-export interface DoneZone {
+export interface FiredZoneFacts {
   readonly pieceId: string;
   readonly firing: string;
   readonly kiln: string;
@@ -37,7 +37,7 @@ export interface NamedColumn extends Column {
   readonly words: readonly string[];
 }
 
-type Layers = DoneZone['layers'];
+type Layers = FiredZoneFacts['layers'];
 
 /** Gives out numbers from 0 on: the same for what was seen before. */
 function numbering<T>(): { readonly of: (thing: T) => number; readonly all: readonly T[] } {
@@ -117,7 +117,7 @@ const OF_ZONE = {
   drying: ({ dried }) => (dried === null ? null : dried ? 'layers dry between' : 'layers wet on wet'),
   clay: ({ clay }) =>
     clay && `slip on ${clay === 'dry' ? 'nearly dry' : clay}${clay === 'bisque' ? '' : ' clay'}`,
-} as const satisfies Record<string, (zone: DoneZone) => string | null>;
+} as const satisfies Record<string, (zone: FiredZoneFacts) => string | null>;
 
 /** What is said of its layers. */
 const OF_LAYERS = {
@@ -139,7 +139,7 @@ export type ColumnName = keyof typeof OF_ZONE | keyof typeof OF_LAYERS;
  * Gives the columns of zones, each made once, when it is first asked for. Zones of one stack may share one list
  * of layers: what is said of layers is said once for each list.
  */
-export function columnsOf(zones: readonly DoneZone[]): (name: ColumnName) => NamedColumn {
+export function columnsOf(zones: readonly FiredZoneFacts[]): (name: ColumnName) => NamedColumn {
   const lists = numbering<Layers>();
   const listOf = Int32Array.from(zones, ({ layers }) => lists.of(layers));
   const made = new Map<ColumnName, NamedColumn>();

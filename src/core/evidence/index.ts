@@ -16,10 +16,10 @@ export {
   type Table,
   type Tails,
 } from './contrast';
-export { shareOf, shareWords, type Share } from './share';
+export { shareOf, shareWords, type Proportion } from './share';
 export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
-export { type DoneZone } from './columns';
+export { type FiredZoneFacts } from './columns';
 export { type Factor } from './factors';
 export {
   benjaminiHochberg,

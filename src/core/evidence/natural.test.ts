@@ -1,5 +1,5 @@
 import { stratifiedExact, type Table } from './contrast';
-import type { DoneZone } from './columns';
+import type { FiredZoneFacts } from './columns';
 import { naturalExperiments } from './natural';
 
 /** Numbers in [0, 1) that are the same on every run. */
@@ -8,7 +8,7 @@ function seeded(seed: number): () => number {
   return () => (state = (state * 48271) % 2147483647) / 2147483647;
 }
 
-const zone = (more: Partial<DoneZone>): DoneZone => ({
+const zone = (more: Partial<FiredZoneFacts>): FiredZoneFacts => ({
   pieceId: 'p',
   firing: 'two 1',
   kiln: 'Number Two',
@@ -28,7 +28,7 @@ const zone = (more: Partial<DoneZone>): DoneZone => ({
 });
 
 /** A studio of random pieces; the chance of the defect by what was done. */
-function studio(seed: number, pieces: number, chance: (zone: DoneZone) => number): DoneZone[] {
+function studio(seed: number, pieces: number, chance: (zone: FiredZoneFacts) => number): FiredZoneFacts[] {
   const next = seeded(seed);
   const any = <T>(list: readonly T[]) => list[Math.floor(next() * list.length)]!;
   return Array.from({ length: pieces }, (_, i) => {
@@ -48,7 +48,7 @@ function studio(seed: number, pieces: number, chance: (zone: DoneZone) => number
   }).flat();
 }
 
-const thick = ({ layers }: DoneZone) => layers[0]!.times > 1;
+const thick = ({ layers }: FiredZoneFacts) => layers[0]!.times > 1;
 
 test('a planted cause is found, said with its numbers, and ranks first', () => {
   const zones = studio(7, 60, (one) => (thick(one) && one.layers[0]!.glaze === 'Sleeper' ? 0.8 : 0.05));
@@ -67,8 +67,8 @@ test('equals a search of every pair by hand', () => {
   const zones = studio(3, 12, (one) => (thick(one) ? 0.6 : 0.2));
   for (const one of naturalExperiments(zones).filter(({ factor }) => factor === 'coats')) {
     const own = zones.filter(({ layers }) => layers[0]!.glaze === one.about);
-    const same = (a: DoneZone, b: DoneZone) => a.firing === b.firing && a.body === b.body;
-    const level = (twice: boolean) => (at: DoneZone) => thick(at) === twice;
+    const same = (a: FiredZoneFacts, b: FiredZoneFacts) => a.firing === b.firing && a.body === b.body;
+    const level = (twice: boolean) => (at: FiredZoneFacts) => thick(at) === twice;
     const first = level(one.levels[0] === 'twice');
     const matched = own.filter((a) => own.some((b) => same(a, b) && first(a) !== first(b)));
     const pieces = (in_: boolean, bad: boolean) =>
@@ -95,7 +95,7 @@ test('what differs together is said: all of one shelf from another batch', () =>
 });
 
 test('a batch is judged beside another in one firing, or by as many firings as it was in', () => {
-  const found = (zones: readonly DoneZone[], factor: string) =>
+  const found = (zones: readonly FiredZoneFacts[], factor: string) =>
     naturalExperiments(zones)
       .filter((one) => one.factor === factor && one.levels.join() === 'S2,S1')
       .sort((a, b) => a.p - b.p)[0];
@@ -147,7 +147,10 @@ test('order of layers is told apart from their number, and one piece is one, how
 });
 
 /** Firings of six pieces each on two clays, half of them on thick tiles; what each was like, and its chance. */
-function heats(seed: number, firings: readonly (Partial<DoneZone> & { chance: number })[]): DoneZone[] {
+function heats(
+  seed: number,
+  firings: readonly (Partial<FiredZoneFacts> & { chance: number })[],
+): FiredZoneFacts[] {
   const next = seeded(seed);
   return firings.flatMap(({ chance, ...heat }, f) =>
     Array.from({ length: 6 }, (_, i) =>

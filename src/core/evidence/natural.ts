@@ -4,7 +4,7 @@ import {
   joined,
   type Column,
   type ColumnName,
-  type DoneZone,
+  type FiredZoneFacts,
   type NamedColumn,
 } from './columns';
 import { BESIDE, FACTORS, SPLITS, type Factor } from './factors';
@@ -51,7 +51,7 @@ export interface NaturalExperiment {
  *
  * @param least matched pieces, or firings, that a contrast must have to be looked at
  */
-export function naturalExperiments(zones: readonly DoneZone[], least = 4): NaturalExperiment[] {
+export function naturalExperiments(zones: readonly FiredZoneFacts[], least = 4): NaturalExperiment[] {
   const steps = experimentsInSteps(zones, least);
   for (;;) {
     const { done, value } = steps.next();
@@ -60,7 +60,7 @@ export function naturalExperiments(zones: readonly DoneZone[], least = 4): Natur
 }
 
 /** The same in short steps, for who has other work to do in between. */
-export function* experimentsInSteps(zones: readonly DoneZone[], least = 4): Steps<NaturalExperiment[]> {
+export function* experimentsInSteps(zones: readonly FiredZoneFacts[], least = 4): Steps<NaturalExperiment[]> {
   const studio: Studio = {
     column: columnsOf(zones),
     hasDefect: Uint8Array.from(zones, (zone) => Number(zone.hasDefect)),

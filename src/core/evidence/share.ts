@@ -1,7 +1,7 @@
 import jstat from 'jstat';
 
 /** A share of pieces with what it may truly be. */
-export interface Share {
+export interface Proportion {
   readonly count: number;
   readonly of: number;
   /** 0 to 1; null of none. */
@@ -20,7 +20,7 @@ export interface Share {
  * @param confidence 0 to 1
  * @example shareOf(0, 10).interval // [0, 0.3085]
  */
-export function shareOf(count: number, of: number, confidence = 0.95): Share {
+export function shareOf(count: number, of: number, confidence = 0.95): Proportion {
   const tail = (1 - confidence) / 2;
   return {
     count,
@@ -38,7 +38,7 @@ export function shareOf(count: number, of: number, confidence = 0.95): Share {
  *
  * @example shareWords(shareOf(5, 24)) // '5 of 24 (7 to 42 %)', its blanks no-break ones
  */
-export function shareWords({ count, of, interval: [low, high] }: Share): string {
+export function shareWords({ count, of, interval: [low, high] }: Proportion): string {
   const percent = (part: number) => Math.round(part * 100);
   return of === 0
     ? 'none of none'

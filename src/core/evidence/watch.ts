@@ -1,5 +1,5 @@
 import jstat from 'jstat';
-import { shareOf, type Share } from './share';
+import { shareOf, type Proportion } from './share';
 
 /** What one firing, or one batch, gave. */
 export interface Sample {
@@ -20,7 +20,7 @@ export interface Charted extends Sample {
 export interface Watched {
   readonly samples: readonly Charted[];
   /** What is usual: the share of all samples, or of those before the rise. */
-  readonly usual: Share;
+  readonly usual: Proportion;
   /** Correlation of pieces within a sample, 0 where samples scatter no more than chance. */
   readonly correlation: number;
   /** From when on there is more of it; null when there is no such point. */
@@ -30,8 +30,8 @@ export interface Watched {
 export interface Rise {
   /** Place of the first sample after it. */
   readonly at: number;
-  readonly before: Share;
-  readonly after: Share;
+  readonly before: Proportion;
+  readonly after: Proportion;
   /** Chance of as great a rise anywhere in the series, were its samples in any other order. */
   readonly chance: number;
 }
@@ -79,7 +79,7 @@ export function watch(all: readonly Sample[], random: () => number): Watched {
   };
 }
 
-function pooled(samples: readonly Sample[]): Share {
+function pooled(samples: readonly Sample[]): Proportion {
   const sum = (of: (sample: Sample) => number) => samples.reduce((all, sample) => all + of(sample), 0);
   return shareOf(
     sum(({ count }) => count),
@@ -105,7 +105,7 @@ interface Expected {
  * The usual share is itself known from so many pieces only: none of 20 is not never. As the predictive distribution
  * after Jeffreys's prior, for as many pieces as those of samples that scatter are worth.
  */
-function expectedOf({ count, of }: Share, correlation: number, samples: number): Expected {
+function expectedOf({ count, of }: Proportion, correlation: number, samples: number): Expected {
   const worth = samples ? of / (1 + (of / samples - 1) * correlation) : 0;
   const share = of ? count / of : 0.5;
   return {

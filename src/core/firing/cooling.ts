@@ -1,6 +1,6 @@
 import { linearRegression } from 'simple-statistics';
 import { ROOM } from './programme';
-import type { Point } from './work';
+import type { CurvePoint } from './work';
 
 /** Below this a kiln may be cracked: quartz (573 °C) and cristobalite (about 225 °C) lie behind it. */
 export const SAFE_TO_CRACK = 200;
@@ -35,7 +35,7 @@ const LAW = 0.05;
  *   a time in the past when it is below already
  */
 export function coolingTime(
-  points: readonly Point[],
+  points: readonly CurvePoint[],
   target: number,
   room: number = ROOM,
 ): CoolingTime | null {
@@ -66,7 +66,7 @@ export function coolingTime(
 }
 
 /** The straight line of one power, how far it misses in degrees, and when it reaches the target. */
-function fitOf(stretch: readonly Point[], power: number, target: number, room: number) {
+function fitOf(stretch: readonly CurvePoint[], power: number, target: number, room: number) {
   const law = (celsius: number) => {
     const above = celsius - room;
     return power === 1 ? Math.log(above) : above ** (1 - power);
@@ -93,7 +93,7 @@ export interface CoolingPoint {
  * @returns the last reading itself up to its own minute; null when {@link coolingTime} cannot tell
  */
 export function coolingPoint(
-  points: readonly Point[],
+  points: readonly CurvePoint[],
   minute: number,
   room: number = ROOM,
 ): CoolingPoint | null {

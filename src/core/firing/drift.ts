@@ -99,7 +99,7 @@ function meanOf(values: readonly number[]): Estimate | null {
 }
 
 /** Difference of two means with Welch's interval; null where either side has fewer than two firings. */
-export function differenceOf(before: readonly number[], after: readonly number[]): Estimate | null {
+export function offsetDifference(before: readonly number[], after: readonly number[]): Estimate | null {
   if (before.length < 2 || after.length < 2) return null;
   const parts = [before, after].map((side) => sampleVariance([...side]) / side.length);
   const [a, b] = parts as [number, number];
@@ -115,7 +115,7 @@ type Offsets = Drift['offsets'];
 function stepAt(offsets: Offsets, day: number, part: string | null): Step | null {
   const sides = [offsets.filter((one) => one.day < day), offsets.filter((one) => one.day >= day)];
   const [before, after] = sides.map((side) => side.map(({ celsius }) => celsius)) as [number[], number[]];
-  const step = differenceOf(before, after);
+  const step = offsetDifference(before, after);
   return step && { day, part, step };
 }
 

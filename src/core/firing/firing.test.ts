@@ -1,7 +1,7 @@
 import {
   coolingPoint,
   coolingTime,
-  differenceOf,
+  offsetDifference,
   driftOf,
   energyOf,
   fastestClimbs,
@@ -167,7 +167,7 @@ test('drift finds a step of 9 °C at new elements, and a step nobody noted', () 
   expect(driftOf(firings, []).steps).toMatchObject([{ day: 35, part: null }]);
   expect(driftOf(firings.slice(5), []).steps).toEqual([]);
   expect(offsetOf(6, 5.5)).toBe(19);
-  expect(differenceOf([1], [2, 3])).toBeNull();
+  expect(offsetDifference([1], [2, 3])).toBeNull();
 });
 
 test('a series is thinned without losing a peak', () => {

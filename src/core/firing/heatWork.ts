@@ -1,7 +1,7 @@
 import { coneNamed } from './endPoints';
 import { coneWork } from './coneWork';
 import type { Cone } from './names';
-import { climbTo, climbWork, logSum, stretchWork, KELVIN, type Point } from './work';
+import { climbTo, climbWork, logSum, stretchWork, KELVIN, type CurvePoint } from './work';
 
 /** How near its peak a firing still counts as being at it, °C. */
 const NEAR_PEAK = 5;
@@ -25,7 +25,7 @@ export interface HeatWork {
  * @param points in order of time
  * @returns cone index for each point, null below the first cone and above the last
  */
-export function coneEquivalents(points: readonly Point[]): (number | null)[] {
+export function coneEquivalents(points: readonly CurvePoint[]): (number | null)[] {
   const cones = coneWork();
   const done = cones.map(() => -Infinity);
   return points.map((point, i) => {
@@ -46,7 +46,7 @@ function indexOf(done: readonly number[]): number | null {
 }
 
 /** The highest temperature of a log, °C; −Infinity for an empty one. */
-export function peakOf(points: readonly Point[]): number {
+export function peakOf(points: readonly CurvePoint[]): number {
   return points.reduce((peak, { celsius }) => Math.max(peak, celsius), -Infinity);
 }
 
@@ -54,7 +54,7 @@ export function peakOf(points: readonly Point[]): number {
  * The part of a log that counts: up to the last reading within 5 °C of the peak, since published end points
  * are for a climb and later cooling adds little.
  */
-export function untilPeak(points: readonly Point[]): readonly Point[] {
+export function untilPeak(points: readonly CurvePoint[]): readonly CurvePoint[] {
   const peak = peakOf(points);
   return points.slice(0, points.findLastIndex((point) => point.celsius >= peak - NEAR_PEAK) + 1);
 }
@@ -65,7 +65,7 @@ export function untilPeak(points: readonly Point[]): readonly Point[] {
  * @throws RangeError for an empty log
  * @example heatWork(climb at 60 °C/h to 1222).cone // "6"
  */
-export function heatWork(points: readonly Point[]): HeatWork {
+export function heatWork(points: readonly CurvePoint[]): HeatWork {
   if (points.length === 0) throw new RangeError('a log needs at least one reading');
   const part = untilPeak(points);
   const index = coneEquivalents(part).at(-1)!;
@@ -79,7 +79,7 @@ export function heatWork(points: readonly Point[]): HeatWork {
 }
 
 /** Minutes a log is at or above a temperature, read along straight lines between its points. */
-function minutesAbove(points: readonly Point[], celsius: number): number {
+function minutesAbove(points: readonly CurvePoint[], celsius: number): number {
   return points.slice(1).reduce((sum, to, i) => {
     const from = points[i]!;
     const [low, high] = [Math.min(from.celsius, to.celsius), Math.max(from.celsius, to.celsius)];
@@ -95,7 +95,7 @@ function minutesAbove(points: readonly Point[], celsius: number): number {
  * @param points in order of time
  * @param minutes ≥ 0
  */
-export function withHold(points: readonly Point[], minutes: number): number | null {
+export function withHold(points: readonly CurvePoint[], minutes: number): number | null {
   const last = points.at(-1);
   if (!last) return null;
   return coneEquivalents([...points, { ...last, minutes: last.minutes + minutes }]).at(-1)!;
@@ -128,7 +128,7 @@ export function holdFor(celsius: number, missing: number, rate: number): number 
  *
  * @returns null when the log does not hold such a climb
  */
-export function climbRate(points: readonly Point[]): number | null {
+export function climbRate(points: readonly CurvePoint[]): number | null {
   const peak = peakOf(points);
   const top = points.find((point) => point.celsius >= peak - NEAR_PEAK);
   const below = points.findLast(

@@ -26,7 +26,7 @@ export {
   type ConeAt,
 } from './endPoints';
 export { fitConeWork, type ConeWork } from './coneWork';
-export { climbTo, type Point } from './work';
+export { climbTo, type CurvePoint } from './work';
 export {
   climbRate,
   coneEquivalents,
@@ -63,11 +63,11 @@ export {
   type Cooling,
   type Prediction,
   type Segment,
-  type SegmentFault,
+  type SegmentError,
 } from './programme';
 export { coolingPoint, coolingTime, SAFE_TO_CRACK, type CoolingPoint, type CoolingTime } from './cooling';
 export {
-  differenceOf,
+  offsetDifference,
   driftOf,
   offsetOf,
   sayOffset,
@@ -77,13 +77,13 @@ export {
   type PartChange,
   type Step,
 } from './drift';
-export { thin, type Drawn } from './thin';
+export { thin, type SeriesPoint } from './thin';
 export {
   guessColumns,
   readLogRows,
   TIME_FORMATS,
   type FileReading,
-  type LineFault,
+  type LineError,
   type LogColumns,
   type TimeFormat,
 } from './logFile';

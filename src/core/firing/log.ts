@@ -1,5 +1,5 @@
 import { toCelsius } from './endPoints';
-import type { Point } from './work';
+import type { CurvePoint } from './work';
 
 /** One line of a raw log; a temperature that the sensor did not give is null. */
 export interface RawReading {
@@ -12,7 +12,7 @@ const SPIKE = 40;
 
 /** A log put in order. */
 export interface TidyLog {
-  readonly points: readonly Point[];
+  readonly points: readonly CurvePoint[];
   /** Readings left out as spikes of the sensor. */
   readonly spikes: number;
   /** Stretches without a reading, minutes from and to. */
@@ -35,9 +35,10 @@ export function tidyLog(readings: readonly RawReading[], unit: 'C' | 'F' = 'C'):
   return { points, spikes: all.length - points.length, gaps: gapsIn(points) };
 }
 
-function isSpike(before: Point | undefined, at: Point, after: Point | undefined): boolean {
+function isSpike(before: CurvePoint | undefined, at: CurvePoint, after: CurvePoint | undefined): boolean {
   if (!before || !after) return false;
-  const pace = (from: Point, to: Point) => (to.celsius - from.celsius) / (to.minutes - from.minutes);
+  const pace = (from: CurvePoint, to: CurvePoint) =>
+    (to.celsius - from.celsius) / (to.minutes - from.minutes);
   const [up, down] = [pace(before, at), pace(at, after)];
   return Math.abs(up) > SPIKE && Math.abs(down) > SPIKE && up * down < 0;
 }
@@ -45,7 +46,7 @@ function isSpike(before: Point | undefined, at: Point, after: Point | undefined)
 /** How many steps around one tell what is usual there: a log may be read more seldom while it cools. */
 const AROUND = 6;
 
-function gapsIn(points: readonly Point[]): { from: number; to: number }[] {
+function gapsIn(points: readonly CurvePoint[]): { from: number; to: number }[] {
   const steps = points.slice(1).map((point, i) => point.minutes - points[i]!.minutes);
   return steps.flatMap((step, i) => {
     if (step <= 3) return [];
@@ -59,7 +60,7 @@ function gapsIn(points: readonly Point[]): { from: number; to: number }[] {
  * One log from several thermocouples: the mean of those that speak, at every minute at which one does, each
  * read along straight lines between its own readings and only within its own time.
  */
-export function meanOfSensors(sensors: readonly (readonly Point[])[]): Point[] {
+export function meanOfSensors(sensors: readonly (readonly CurvePoint[])[]): CurvePoint[] {
   const minutes = [...new Set(sensors.flatMap((points) => points.map((point) => point.minutes)))].sort(
     (a, b) => a - b,
   );
@@ -70,7 +71,7 @@ export function meanOfSensors(sensors: readonly (readonly Point[])[]): Point[] {
 }
 
 /** The temperature of a log at a minute, along straight lines; null before its start and after its end. */
-export function readAt(points: readonly Point[], minute: number): number | null {
+export function readAt(points: readonly CurvePoint[], minute: number): number | null {
   let [low, high] = [0, points.length - 1];
   if (high < 0 || minute < points[0]!.minutes || minute > points[high]!.minutes) return null;
   while (high - low > 1) {

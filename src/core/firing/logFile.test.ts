@@ -11,10 +11,10 @@ test.each([
 ] as const)('%j is understood', (text, format, minutes, unit) => {
   const guessed = guessColumns(rows(text));
   expect(guessed).toMatchObject({ format, unit });
-  const { sensors, faults } = readLogRows(rows(text), guessed.header, guessed);
+  const { sensors, errors } = readLogRows(rows(text), guessed.header, guessed);
   expect(sensors).toHaveLength(1);
   expect(sensors[0]!.map((reading) => reading.minutes)).toEqual(minutes);
-  expect(faults).toEqual([]);
+  expect(errors).toEqual([]);
 });
 
 test('an hour put back in autumn does not send the log back', () => {
@@ -27,8 +27,8 @@ test('a broken file says which lines, and the rest is kept', () => {
   const text = 'minute,temp,zone 2 temp\n0,20,21\n1,hot,22\nlater,30,31\n3,,40\n\n4,99999,41\n5,60,61';
   const guessed = guessColumns(rows(text));
   expect(guessed.temperatures).toEqual([1, 2]);
-  const { sensors, faults } = readLogRows(rows(text), guessed.header, { ...guessed, unit: 'C' });
-  expect(faults.map(({ line }) => line)).toEqual([3, 4, 7]);
+  const { sensors, errors } = readLogRows(rows(text), guessed.header, { ...guessed, unit: 'C' });
+  expect(errors.map(({ line }) => line)).toEqual([3, 4, 7]);
   expect(sensors[0]!.map(({ celsius }) => celsius)).toEqual([20, null, 60]);
   expect(sensors[1]!.map(({ seq }) => seq)).toEqual([2, 3, 5, 7, 8]);
 });

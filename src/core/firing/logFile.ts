@@ -21,7 +21,7 @@ export interface LogColumns {
 }
 
 /** A line of a file that could not be read, counted as the file counts, header included. */
-export interface LineFault {
+export interface LineError {
   readonly line: number;
   readonly message: string;
 }
@@ -43,8 +43,8 @@ export function readLogRows(
   rows: readonly (readonly string[])[],
   header: number,
   columns: LogColumns,
-): { readonly sensors: readonly (readonly FileReading[])[]; readonly faults: readonly LineFault[] } {
-  const faults: LineFault[] = [];
+): { readonly sensors: readonly (readonly FileReading[])[]; readonly errors: readonly LineError[] } {
+  const errors: LineError[] = [];
   const sensors: FileReading[][] = columns.temperatures.map(() => []);
   const clock = runningClock(columns.format);
   for (const [i, row] of rows.entries()) {
@@ -52,16 +52,16 @@ export function readLogRows(
     if (i < header || row.every((cell) => !cell.trim())) continue;
     const minutes = clock(row[columns.time] ?? '');
     if (minutes === null) {
-      faults.push({ line, message: `“${row[columns.time] ?? ''}” is no time (${columns.format})` });
+      errors.push({ line, message: `“${row[columns.time] ?? ''}” is no time (${columns.format})` });
       continue;
     }
     for (const [sensor, column] of columns.temperatures.entries()) {
       const celsius = readTemperature(row[column] ?? '', columns.unit);
-      if (typeof celsius === 'string') faults.push({ line, message: celsius });
+      if (typeof celsius === 'string') errors.push({ line, message: celsius });
       else sensors[sensor]!.push({ seq: line, minutes, celsius });
     }
   }
-  return { sensors, faults };
+  return { sensors, errors };
 }
 
 /** A blank cell or a word for "no reading" is null; what is neither that nor a temperature is said. */

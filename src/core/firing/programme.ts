@@ -1,5 +1,5 @@
 import { coneEquivalents, peakOf, untilPeak } from './heatWork';
-import type { Point } from './work';
+import type { CurvePoint } from './work';
 
 /** One step of a programme. */
 export interface Segment {
@@ -15,7 +15,7 @@ export interface Segment {
 export const ROOM = 20;
 
 /** What is wrong with a programme, by segment; none for a good one. */
-export interface SegmentFault {
+export interface SegmentError {
   readonly segment: number;
   readonly field: keyof Segment;
   readonly message: string;
@@ -29,9 +29,9 @@ const LIMITS = { target: 1400, rate: 999, hold: 48 * 60 };
  *
  * @param most the kiln's own limit, °C
  */
-export function faultsIn(segments: readonly Segment[], most: number = LIMITS.target): SegmentFault[] {
-  return segments.flatMap(({ rate, target, hold }, segment): SegmentFault[] => {
-    const wrong: SegmentFault[] = [];
+export function faultsIn(segments: readonly Segment[], most: number = LIMITS.target): SegmentError[] {
+  return segments.flatMap(({ rate, target, hold }, segment): SegmentError[] => {
+    const wrong: SegmentError[] = [];
     if (!(rate > 0 && rate <= LIMITS.rate))
       wrong.push({ segment, field: 'rate', message: `1 to ${LIMITS.rate} °C/h.` });
     if (!(target >= ROOM && target <= most))
@@ -47,8 +47,8 @@ export function faultsIn(segments: readonly Segment[], most: number = LIMITS.tar
  *
  * @param from °C at the start
  */
-export function plannedCurve(segments: readonly Segment[], from: number = ROOM): Point[] {
-  const points: Point[] = [{ minutes: 0, celsius: from }];
+export function plannedCurve(segments: readonly Segment[], from: number = ROOM): CurvePoint[] {
+  const points: CurvePoint[] = [{ minutes: 0, celsius: from }];
   for (const { rate, target, hold } of segments) {
     const last = points.at(-1)!;
     const there = last.minutes + (Math.abs(target - last.celsius) / rate) * 60;
@@ -70,7 +70,7 @@ const BAND = 100;
  * The fastest climb of a kiln by temperature, measured over its logs: in each band of 100 °C the fastest
  * steady climb over at least 20 °C.
  */
-export function fastestClimbs(logs: readonly (readonly Point[])[]): ClimbLimit[] {
+export function fastestClimbs(logs: readonly (readonly CurvePoint[])[]): ClimbLimit[] {
   const best = new Map<number, number>();
   for (const points of logs) {
     let from = 0;
@@ -100,7 +100,7 @@ export interface Behind {
 /** What a programme comes to on a kiln. */
 export interface Prediction {
   /** The curve it will draw, held back where the kiln cannot follow. */
-  readonly curve: readonly Point[];
+  readonly curve: readonly CurvePoint[];
   readonly minutes: number;
   readonly peakCelsius: number;
   /** Cone equivalent at the end of the climb; null outside the series. */
@@ -119,7 +119,7 @@ export function predict(
   from: number = ROOM,
 ): Prediction {
   const behind: Behind[] = [];
-  const curve: Point[] = [{ minutes: 0, celsius: from }];
+  const curve: CurvePoint[] = [{ minutes: 0, celsius: from }];
   for (const [segment, { rate, target, hold }] of segments.entries()) {
     const climbs = target > curve.at(-1)!.celsius;
     while (curve.at(-1)!.celsius !== target) {
@@ -153,7 +153,7 @@ const LOST = 0.000139;
  *
  * @param litres of the kiln
  */
-export function energyOf(curve: readonly Point[], litres: number): number {
+export function energyOf(curve: readonly CurvePoint[], litres: number): number {
   const peak = peakOf(curve);
   const walls = LOST * litres ** (2 / 3);
   const lost = curve.slice(1).reduce((sum, to, i) => {
@@ -187,7 +187,7 @@ export function coolingOf(segments: readonly Pick<Segment, 'target' | 'hold'>[])
 }
 
 /** Where a programme stands at a minute, °C; its last target after its end. */
-export function plannedAt(curve: readonly Point[], minute: number): number {
+export function plannedAt(curve: readonly CurvePoint[], minute: number): number {
   const after = curve.findIndex((point) => point.minutes >= minute);
   if (after < 0) return curve.at(-1)?.celsius ?? ROOM;
   if (after === 0) return curve[0]!.celsius;

@@ -1,5 +1,5 @@
 /** A point of a long series to be drawn. */
-export interface Drawn {
+export interface SeriesPoint {
   readonly at: number;
   readonly value: number;
 }
@@ -11,7 +11,7 @@ export interface Drawn {
  * @param points in order of `at`
  * @returns at most 4 × `buckets` points; the series itself when it is short enough
  */
-export function thin<T extends Drawn>(points: readonly T[], buckets: number): T[] {
+export function thin<T extends SeriesPoint>(points: readonly T[], buckets: number): T[] {
   if (points.length <= 4 * buckets) return [...points];
   const [first, last] = [points[0]!.at, points.at(-1)!.at];
   const kept: T[] = [];

@@ -1,5 +1,5 @@
 /** One temperature of a firing: minutes from its start, °C. */
-export interface Point {
+export interface CurvePoint {
   readonly minutes: number;
   readonly celsius: number;
 }
@@ -29,7 +29,7 @@ function logMean(a: number, b: number): number {
  *
  * @param q activation energy over the gas constant, K
  */
-export function stretchWork(from: Point, to: Point, q: number): number {
+export function stretchWork(from: CurvePoint, to: CurvePoint, q: number): number {
   const minutes = to.minutes - from.minutes;
   if (minutes <= 0) return -Infinity;
   const first = -q / (from.celsius + KELVIN);

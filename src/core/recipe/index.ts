@@ -12,7 +12,7 @@ export {
   type CrazingLadder,
   type Moved,
   type Reworked,
-  type Rung,
+  type LadderRung,
 } from './moves';
 export { baseTotal, differenceOf, normalise, type Difference } from './normalise';
 export { parseRecipe, readAmount, usableLines, type ParsedLine, type ParsedRecipe } from './parse';

@@ -27,7 +27,7 @@ export interface Moved {
   readonly fits: readonly (FitBand | null)[];
 }
 
-export interface Rung extends Moved {
+export interface LadderRung extends Moved {
   /** Percent of the base that was added. */
   readonly silica: number;
   readonly kaolin: number;
@@ -42,7 +42,7 @@ export const LADDER_COSTS = [
 
 export interface CrazingLadder {
   /** The recipe as it is, then the steps. */
-  readonly rungs: readonly Rung[];
+  readonly rungs: readonly LadderRung[];
   /** How far the last step moves the expansion (Appen), 1e-6/K; negative is towards compression. */
   readonly movesBy: number;
   /** For each body the first rung whose verdict is "fits" or beyond; null when the ladder cannot reach one. */
@@ -69,13 +69,13 @@ export function crazingLadder(
 ): CrazingLadder {
   const base = normalise(lines);
   const kaolin = base.find((line) => !line.addition && /^kaolin/i.test(line.material))?.material ?? 'Kaolin';
-  const rungs = Array.from({ length: steps + 1 }, (_, i): Rung => {
+  const rungs = Array.from({ length: steps + 1 }, (_, i): LadderRung => {
     const added = { silica: i * LADDER_STEP.silica, kaolin: i * LADDER_STEP.kaolin };
     const grown = addTo(addTo(base, 'Silica', added.silica), kaolin, added.kaolin);
     return { ...added, ...moved(normaliseAll(grown), bodies, book) };
   });
   const [first, last] = [rungs[0]!, rungs.at(-1)!].map((rung) => rung.analysis.expansion.appen ?? 0);
-  const fitting = (i: number) => (rung: Rung) => {
+  const fitting = (i: number) => (rung: LadderRung) => {
     const verdict = rung.fits[i]?.verdict;
     return verdict === 'fits' || verdict === 'may shiver';
   };

@@ -1,7 +1,7 @@
 import { understandMaterial, type Line, type MaterialBook } from '../chemistry';
 
 /** What is wrong with an amount as written; null when nothing is. */
-export type AmountFault = string | null;
+export type AmountError = string | null;
 
 /** Ways of writing thousands: 1,000 and 1 000 and 1.000; three decimals after a point are taken at their word. */
 const THOUSANDS = [
@@ -15,12 +15,12 @@ const THOUSANDS = [
  * What could be a thousands separator is refused rather than guessed at.
  *
  * @returns the number, or null with what is wrong; a blank has neither
- * @example readAmount('12,5') // { amount: 12.5, fault: null }
+ * @example readAmount('12,5') // { amount: 12.5, error: null }
  */
-export function readAmount(written: string): { readonly amount: number | null; readonly fault: AmountFault } {
+export function readAmount(written: string): { readonly amount: number | null; readonly error: AmountError } {
   const text = written.trim().replace(/\s*(%|g|grams?|parts?)$/i, '');
-  if (text === '') return { amount: null, fault: null };
-  const wrong = (fault: string) => ({ amount: null, fault });
+  if (text === '') return { amount: null, error: null };
+  const wrong = (error: string) => ({ amount: null, error });
   if (THOUSANDS.some((pattern) => pattern.test(text)) && !/^[+-]?0[.,]/.test(text))
     return wrong(
       `${text}: is that thousands or decimals? Write ${text.replace(/\D/g, '')} or one more decimal.`,
@@ -28,7 +28,7 @@ export function readAmount(written: string): { readonly amount: number | null; r
   if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(text)) return wrong(`${text} is no number.`);
   const amount = Number(text.replace(',', '.'));
   if (amount < 0) return wrong('Cannot be negative.');
-  return amount > 1e6 ? wrong('More than a million?') : { amount, fault: null };
+  return amount > 1e6 ? wrong('More than a million?') : { amount, error: null };
 }
 
 /** One pasted line and what was understood of it. */
@@ -39,7 +39,7 @@ export interface ParsedLine {
   readonly known: boolean;
   readonly amount: number | null;
   readonly addition: boolean;
-  readonly fault: AmountFault;
+  readonly error: AmountError;
 }
 
 export interface ParsedRecipe {
@@ -87,14 +87,14 @@ function parseLine(written: string, text: string, addition: boolean, book: Mater
   const [name, number] = cells.length > 1 ? fromCells(cells) : fromWords(text);
   const material = name.replace(/[\s,:.=-]+$/, '').replace(/^[\s*•·-]+/, '');
   const found = understandMaterial(book, material);
-  const { amount, fault } = readAmount(number);
+  const { amount, error } = readAmount(number);
   return {
     written,
     material: found?.name ?? material,
     known: found !== undefined,
     amount,
     addition,
-    fault: fault ?? (amount === null ? 'No amount found.' : material ? null : 'No material found.'),
+    error: error ?? (amount === null ? 'No amount found.' : material ? null : 'No material found.'),
   };
 }
 

@@ -41,7 +41,7 @@ describe('an amount as it is written', () => {
     ['99.96', 99.96],
     ['1000', 1000],
     ['56.029', 56.029],
-  ])('%s is %d', (written, amount) => expect(readAmount(written)).toEqual({ amount, fault: null }));
+  ])('%s is %d', (written, amount) => expect(readAmount(written)).toEqual({ amount, error: null }));
 
   test.each([
     ['1,000', /thousands or decimals/],
@@ -54,13 +54,13 @@ describe('an amount as it is written', () => {
     ['1e9', /no number/],
     ['9999999', /million/],
   ])('%s is refused with its reason', (written, why) => {
-    const { amount, fault } = readAmount(written);
+    const { amount, error } = readAmount(written);
     expect(amount).toBeNull();
-    expect(fault).toMatch(why);
+    expect(error).toMatch(why);
   });
 
-  test('a blank is neither a number nor a fault', () =>
-    expect(readAmount('  ')).toEqual({ amount: null, fault: null }));
+  test('a blank is neither a number nor a error', () =>
+    expect(readAmount('  ')).toEqual({ amount: null, error: null }));
 });
 
 describe('a pasted recipe', () => {
@@ -90,11 +90,11 @@ describe('a pasted recipe', () => {
 
   test('says of each line what is wrong with it and keeps the rest', () => {
     const { lines } = parseRecipe('Silica 1,000\nMoon dust 5\nWhiting\n40', BUILT_IN);
-    expect(lines.map(({ material, known, amount, fault }) => ({ material, known, amount, fault }))).toEqual([
-      { material: 'Silica', known: true, amount: null, fault: expect.stringMatching(/thousands/) },
-      { material: 'Moon dust', known: false, amount: 5, fault: null },
-      { material: 'Whiting', known: true, amount: null, fault: 'No amount found.' },
-      { material: '', known: false, amount: 40, fault: 'No material found.' },
+    expect(lines.map(({ material, known, amount, error }) => ({ material, known, amount, error }))).toEqual([
+      { material: 'Silica', known: true, amount: null, error: expect.stringMatching(/thousands/) },
+      { material: 'Moon dust', known: false, amount: 5, error: null },
+      { material: 'Whiting', known: true, amount: null, error: 'No amount found.' },
+      { material: '', known: false, amount: 40, error: 'No material found.' },
     ]);
     expect(usableLines({ lines, passedOver: [] })).toEqual([
       { material: 'Moon dust', amount: 5, addition: false },

@@ -1,5 +1,5 @@
 /** Something a round varies, and what it is set to. */
-export interface Factor {
+export interface FactorialFactor {
   readonly name: string;
   readonly levels: readonly string[];
 }
@@ -19,7 +19,7 @@ export interface Factorial {
  * @throws RangeError when there are too many and a factor has more than two levels, or no balanced fraction
  *   of that size keeps single effects apart from each other
  */
-export function factorial(factors: readonly Factor[], most: number): Factorial {
+export function factorial(factors: readonly FactorialFactor[], most: number): Factorial {
   const full = factors.reduce((n, { levels }) => n * levels.length, 1);
   if (full <= most) return { runs: everyRun(factors), aliases: [] };
   if (factors.some(({ levels }) => levels.length !== 2))
@@ -41,7 +41,7 @@ export function factorial(factors: readonly Factor[], most: number): Factorial {
   return { runs, aliases: aliasWords(factors, basic, words) };
 }
 
-function everyRun(factors: readonly Factor[]): number[][] {
+function everyRun(factors: readonly FactorialFactor[]): number[][] {
   return factors.reduce<number[][]>(
     (runs, { levels }) => runs.flatMap((run) => levels.map((_, level) => [...run, level])),
     [[]],
@@ -59,7 +59,11 @@ function generatorsFor(k: number, basic: number): number[][] | null {
 }
 
 /** Effects of one factor and pairs of two that come out as one, in words. */
-function aliasWords(factors: readonly Factor[], basic: number, words: readonly number[][]): string[] {
+function aliasWords(
+  factors: readonly FactorialFactor[],
+  basic: number,
+  words: readonly number[][],
+): string[] {
   const made = (f: number) =>
     f < basic ? 1 << f : words[f - basic]!.reduce((mask, g) => mask | (1 << g), 0);
   const effects = new Map<number, string[]>();

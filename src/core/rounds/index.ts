@@ -17,7 +17,7 @@ export {
   triaxial,
   type LadderAddition,
 } from './blends';
-export { factorial, type Factor, type Factorial } from './factorial';
+export { factorial, type FactorialFactor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
 export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
 export { spreadTwins, type Placed, type ToPlace } from './load';

@@ -1,1 +1,1 @@
-export { riseAddress } from './model/riseAddress';
+export { riseHref } from './model/riseHref';

@@ -2,11 +2,17 @@
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
 import { db } from '@/records/platform';
-import { addCorrection, saveTeacherNote, settleCorrection, askFor, takeBack } from '@/records/dictionary';
+import {
+  addCorrection,
+  saveTeacherNote,
+  settleCorrection,
+  addRequest,
+  withdrawRequest,
+} from '@/records/dictionary';
 import { askedSchema, correctionSchema, noteSchema, settleSchema } from './schema';
 
 /** Writes the teacher's note of an entry. */
-export const keepNote = action('teacher', noteSchema, async (member, note) => {
+export const saveNote = action('teacher', noteSchema, async (member, note) => {
   await saveTeacherNote(db(), member.id, note);
   refresh();
   return null;
@@ -27,15 +33,19 @@ export const settle = action('teacher', settleSchema, async (member, { id }) => 
 });
 
 /** Asks for a combination that nobody has tried. */
-export const askForCell = action('student', askedSchema, async (member, wish) => {
-  await askFor(db(), member.id, wish);
+export const requestTest = action('student', askedSchema, async (member, wish) => {
+  await addRequest(db(), member.id, wish);
   refresh();
   return null;
 });
 
 /** Takes a wish back. */
-export const takeWishBack = action('student', askedSchema.pick({ id: true }), async (member, { id }) => {
-  await takeBack(db(), member.id, id);
-  refresh();
-  return null;
-});
+export const withdrawTestRequest = action(
+  'student',
+  askedSchema.pick({ id: true }),
+  async (member, { id }) => {
+    await withdrawRequest(db(), member.id, id);
+    refresh();
+    return null;
+  },
+);

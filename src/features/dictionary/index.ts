@@ -1,3 +1,3 @@
-export { takeWishBack } from './actions';
+export { withdrawTestRequest } from './actions';
 export { nearWords } from './model/findQuery';
-export { AskFor } from './ui/AskFor';
+export { RequestTest } from './ui/RequestTest';

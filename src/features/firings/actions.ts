@@ -16,7 +16,7 @@ import {
   endEvent,
   importLog,
   liveSources,
-  noteHeard,
+  recordControllerContact,
   openSource,
   saveCones,
 } from '@/records/firings';
@@ -36,7 +36,7 @@ import {
   closeSchema,
   repairedSchema,
 } from './schema';
-import { ControllerFault, httpDriver } from '@/kiln-poller';
+import { ControllerError, httpDriver } from '@/kiln-poller';
 import { endRepair } from '@/records/openings';
 
 /** Plans a firing or changes its plan. */
@@ -47,14 +47,14 @@ export const saveFiringPlan = action('teacher', saveFiringSchema, async (member,
 });
 
 /** Puts pieces into a firing. */
-export const load = action('teacher', loadSchema, async (member, { firingId, places }) => {
+export const loadFiring = action('teacher', loadSchema, async (member, { firingId, places }) => {
   await loadPieces(db(), member.id, firingId, places);
   refresh();
   return null;
 });
 
 /** Moves pieces that are in a firing to other places. */
-export const place = action('teacher', moveOnShelvesSchema, async (member, { firingId, places }) => {
+export const placeOnShelves = action('teacher', moveOnShelvesSchema, async (member, { firingId, places }) => {
   await placePieces(db(), member.id, firingId, places);
   refresh();
   return null;
@@ -75,7 +75,7 @@ export const want = action('teacher', dueSchema, async (member, { pieceIds, dueO
 });
 
 /** Takes a piece out of a firing that is being loaded. */
-export const unload = action('teacher', unloadSchema, async (member, { firingId, pieceId }) => {
+export const unloadFiring = action('teacher', unloadSchema, async (member, { firingId, pieceId }) => {
   await unloadPiece(db(), member.id, firingId, pieceId);
   refresh();
   return null;
@@ -105,9 +105,9 @@ export const endFiring = action('teacher', firingIdSchema, async (member, { firi
   if (source)
     await httpDriver(source.controller)
       .stop()
-      .catch((fault: unknown) => {
-        if (!(fault instanceof ControllerFault)) throw fault;
-        return noteHeard(db(), source.id, fault.message);
+      .catch((error: unknown) => {
+        if (!(error instanceof ControllerError)) throw error;
+        return recordControllerContact(db(), source.id, error.message);
       });
   await advanceFiring(db(), member.id, firingId, 'cooling');
   refresh();
@@ -125,7 +125,7 @@ async function asked<T>(ask: () => Promise<T>): Promise<T> {
   try {
     return await ask();
   } catch (error) {
-    if (error instanceof ControllerFault)
+    if (error instanceof ControllerError)
       throw new Refusal('', `${error.message} Nothing was changed. Look at the kiln, then try again.`);
     throw error;
   }
@@ -148,7 +148,7 @@ export const saveEvent = action('teacher', eventSchema, async (member, event) =>
 });
 
 /** Strikes an event out, or brings it back. */
-export const strikeEvent = action('teacher', endEventSchema, async (member, { id, ended }) => {
+export const setEventEnded = action('teacher', endEventSchema, async (member, { id, ended }) => {
   await endEvent(db(), member.id, id, ended);
   refresh();
   return null;
@@ -162,7 +162,7 @@ export const saveWitness = action('teacher', conesSchema, async (member, { firin
 });
 
 /** Takes in a log that was read from a file. */
-export const bringInLog = action('teacher', importSchema, async (member, { sensors, ...file }) => {
+export const importFiringLog = action('teacher', importSchema, async (member, { sensors, ...file }) => {
   await importLog(db(), member.id, file, sensors);
   refresh();
   return null;

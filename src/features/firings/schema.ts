@@ -72,13 +72,13 @@ export const eventSchema = z
     note: z.string().trim().max(400, 'At most 400 letters.'),
   })
   .superRefine(({ kind, value, note }, context) => {
-    const fault = (path: string, message: string) =>
+    const error = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message });
     if (kind === 'hand reading' && (value === null || value < -20 || value > 1450))
-      fault('value', 'A temperature from −20 to 1450 °C.');
+      error('value', 'A temperature from −20 to 1450 °C.');
     if ((kind === 'damper' || kind === 'gas') && (value === null || value < 0 || value > 100))
-      fault('value', '0 to 100 %.');
-    if (kind === 'note' && !note) fault('note', 'Write something.');
+      error('value', '0 to 100 %.');
+    if (kind === 'note' && !note) error('note', 'Write something.');
   });
 
 export const endEventSchema = z.object({ id: idSchema, ended: z.boolean() });

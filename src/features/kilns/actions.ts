@@ -27,28 +27,32 @@ const partSchema = z.object({
 const endPartSchema = z.object({ id: idSchema, ended: z.boolean() });
 
 /** Notes that a part of a kiln was changed. */
-export const keepPart = action('technician', partSchema, async (member, part) => {
+export const savePart = action('technician', partSchema, async (member, part) => {
   await addPart(db(), member.id, part);
   refresh();
   return null;
 });
 
 /** Takes a line out of a kiln's history, or brings it back. */
-export const strikePart = action('technician', endPartSchema, async (member, { id, ended }) => {
+export const setPartEnded = action('technician', endPartSchema, async (member, { id, ended }) => {
   await endPart(db(), member.id, id, ended);
   refresh();
   return null;
 });
 
 /** Saves a programme. */
-export const keepProgramme = action('teacher', programmeSchema, async (member, { programme, version }) => {
-  await saveProgramme(db(), member.id, programme, version);
-  refresh();
-  return null;
-});
+export const saveProgrammeForm = action(
+  'teacher',
+  programmeSchema,
+  async (member, { programme, version }) => {
+    await saveProgramme(db(), member.id, programme, version);
+    refresh();
+    return null;
+  },
+);
 
 /** Says when the studio is open and when no flame burns. */
-export const keepHours = action('teacher', hoursSchema, async (member, { hours, version }) => {
+export const saveHours = action('teacher', hoursSchema, async (member, { hours, version }) => {
   await saveSetting(db(), member.id, 'hours', hours, version);
   refresh();
   return null;
@@ -62,10 +66,10 @@ export const moveFiring = action('teacher', moveSchema, async (member, { firingI
 });
 
 /** Makes a new address for the calendar feed; the old one ends. */
-export const newFeed = action('teacher', nothingSchema, (member) => renewFeed(db(), member.id));
+export const renewCalendarFeed = action('teacher', nothingSchema, (member) => renewFeed(db(), member.id));
 
 /** Adds a kiln, or changes one. */
-export const keepKiln = action('technician', saveKilnSchema, async (member, { kiln, version }) => {
+export const saveKilnForm = action('technician', saveKilnSchema, async (member, { kiln, version }) => {
   await saveKiln(db(), member.id, kiln, version);
   refresh();
   return null;

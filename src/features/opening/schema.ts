@@ -28,10 +28,10 @@ export const openingWriteSchema = z.object({
   id: idSchema,
   firingId: idSchema,
   write: z.discriminatedUnion('kind', [
-    z.object({ kind: z.literal('piece'), said: pieceReadingSchema }),
+    z.object({ kind: z.literal('piece'), reading: pieceReadingSchema }),
     z.object({
-      kind: z.literal('takeBack'),
-      taken: z.object({
+      kind: z.literal('undo'),
+      undone: z.object({
         pieceId: idSchema,
         firingId: idSchema,
         readingIds: z.array(idSchema).max(60),
@@ -40,8 +40,8 @@ export const openingWriteSchema = z.object({
       }),
     }),
     z.object({
-      kind: z.literal('stray'),
-      stray: z.object({
+      kind: z.literal('unlogged'),
+      piece: z.object({
         id: idSchema,
         firingId: idSchema,
         blockId: idSchema,

@@ -1,8 +1,8 @@
 'use server';
 import { refresh } from 'next/cache';
 import { z } from 'zod';
-import { action, type Outcome, failed, outcomeOf, sealedSession } from '@/auth';
-import { db, NotThere } from '@/records/platform';
+import { action, type Outcome, failure, failureOf, sealedSession } from '@/auth';
+import { db, NotFound } from '@/records/platform';
 import { endSessions, sessionsOf, addFirstMember, checkPassword, startSession } from '@/records/people';
 import { idSchema } from '@/features/shared/schema';
 import { headers } from 'next/headers';
@@ -15,7 +15,7 @@ export const endOwnSession = action(
   z.object({ sessionId: idSchema }),
   async (member, { sessionId }) => {
     const own = await sessionsOf(db(), member.id);
-    if (!own.some((session) => session.id === sessionId)) throw new NotThere('This session');
+    if (!own.some((session) => session.id === sessionId)) throw new NotFound('This session');
     await endSessions(db(), { sessionId });
     refresh();
     return null;
@@ -61,16 +61,16 @@ async function open(memberId: string): Promise<void> {
 /** Signs a member in; says the same for an unknown name and a wrong password. */
 export async function signIn(_before: unknown, form: FormData): Promise<Outcome<null>> {
   const parsed = signInSchema.safeParse(Object.fromEntries(form));
-  if (!parsed.success) return outcomeOf(parsed.error);
+  if (!parsed.success) return failureOf(parsed.error);
   const { signIn: name, password } = parsed.data;
   const address = await addressOf();
   try {
     await Promise.all([byName.consume(name.toLowerCase()), byAddress.consume(address)]);
   } catch {
-    return failed('', 'Too many tries. Wait a quarter of an hour, or ask a technician.');
+    return failure('refused', 'Too many tries. Wait a quarter of an hour, or ask a technician.');
   }
   const member = await checkPassword(db(), name, password);
-  if (!member) return failed('password', 'Sign-in name and password do not go together.');
+  if (!member) return failure('refused', 'Sign-in name and password do not go together.', 'password');
   await Promise.all([byName.delete(name.toLowerCase()), byAddress.reward(address)]);
   await open(member.id);
   redirect('/');
@@ -79,9 +79,9 @@ export async function signIn(_before: unknown, form: FormData): Promise<Outcome<
 /** Makes the first technician of a studio that has nobody yet, and signs them in. */
 export async function makeFirst(_before: unknown, form: FormData): Promise<Outcome<null>> {
   const parsed = firstSchema.safeParse(Object.fromEntries(form));
-  if (!parsed.success) return outcomeOf(parsed.error);
+  if (!parsed.success) return failureOf(parsed.error);
   const id = await addFirstMember(db(), parsed.data);
-  if (!id) return failed('', 'This studio has members already. Sign in instead.');
+  if (!id) return failure('refused', 'This studio has members already. Sign in instead.');
   await open(id);
   redirect('/');
 }

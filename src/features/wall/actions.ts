@@ -13,7 +13,7 @@ export const nameWall = action('teacher', wallNameSchema, async (member, wall) =
 });
 
 /** Takes a wall's name away, or gives it back. */
-export const forgetWall = action('teacher', endSchema, async (member, { id, ended }) => {
+export const setWallEnded = action('teacher', endSchema, async (member, { id, ended }) => {
   await endWall(db(), member.id, id, ended);
   refresh();
   return null;
@@ -27,7 +27,7 @@ export const shareWall = action('teacher', shareSchema, async (member, { share, 
 });
 
 /** Ends a link, or gives it back. */
-export const endLink = action('teacher', endSchema, async (member, { id, ended }) => {
+export const setShareEnded = action('teacher', endSchema, async (member, { id, ended }) => {
   await endShare(db(), member.id, id, ended);
   refresh();
   return null;

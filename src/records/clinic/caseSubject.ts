@@ -3,7 +3,7 @@ import { CASE_SUBJECTS, type CaseSubjectKind } from '@/core/clinic';
 import type { Db } from '@/records/platform/db';
 
 /** Something wider than a piece that a defect may be about. */
-export interface About {
+export interface CaseSubject {
   readonly kind: CaseSubjectKind;
   readonly id: string;
   /** As people say it. */
@@ -14,7 +14,7 @@ export interface About {
 
 /** Where each kind is found: its words, and its page. */
 const FOUND: Readonly<
-  Record<About['kind'], (base: Db, id: string) => Promise<Omit<About, 'kind' | 'id'> | null>>
+  Record<CaseSubject['kind'], (base: Db, id: string) => Promise<Omit<CaseSubject, 'kind' | 'id'> | null>>
 > = {
   headword: (base, id) => named(base('headword').where({ id }).first('text as words'), `/entry/${id}`),
   glaze: (base, id) => named(base('glaze').where({ id }).first('name as words'), `/glazes/${id}`),
@@ -44,15 +44,18 @@ async function named(query: PromiseLike<{ words: string } | undefined>, href: st
 }
 
 /** Reads what a case is about; null when it is not understood or not there. */
-export async function aboutOf(base: Db, text: string | null | undefined): Promise<About | null> {
-  const [kind, id] = (text ?? '').split('.') as [About['kind'], string | undefined];
+export async function findCaseSubject(
+  base: Db,
+  text: string | null | undefined,
+): Promise<CaseSubject | null> {
+  const [kind, id] = (text ?? '').split('.') as [CaseSubject['kind'], string | undefined];
   if (!CASE_SUBJECTS.includes(kind) || !id) return null;
   const found = await FOUND[kind](base, id);
   return found && { kind, id, ...found };
 }
 
 /** Narrows a query over zones z, their entries e, headwords h and grounds g to what a case is about. */
-export function narrowed(query: Knex.QueryBuilder, about: Pick<About, 'kind' | 'id'>): void {
+export function narrowToSubject(query: Knex.QueryBuilder, about: Pick<CaseSubject, 'kind' | 'id'>): void {
   const { kind, id } = about;
   if (kind === 'headword') void query.where('h.id', id);
   if (kind === 'firing') void query.where('z.firing_id', id);

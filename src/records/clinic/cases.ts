@@ -1,8 +1,8 @@
 import type { CauseId } from '@/core/clinic';
 import type { DefectId } from '@/core/evidence';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { Conflict, NotThere, Refusal } from '@/records/platform/errors';
+import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
 
 /** What a member starts an investigation with. */
 export interface CaseDraft {
@@ -67,7 +67,7 @@ export async function openCase(base: Db, memberId: string, draft: CaseDraft): Pr
       member_id: memberId,
       opened_at: new Date(),
     });
-    await noteChange(trx, memberId, 'clinic_case', draft.id, null, draft);
+    await recordChange(trx, memberId, 'clinic_case', draft.id, null, draft);
     return number;
   });
 }
@@ -89,7 +89,7 @@ export async function changeCase(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const before = await trx('clinic_case').where({ id }).forUpdate().first();
-    if (!before) throw new NotThere('This case');
+    if (!before) throw new NotFound('This case');
     if (before.version !== version) throw new Conflict(before, before.version);
     const values = {
       ...(told !== undefined && { told }),
@@ -99,7 +99,7 @@ export async function changeCase(
     await trx('clinic_case')
       .where({ id })
       .update({ ...values, version: version + 1 });
-    await noteChange(trx, memberId, 'clinic_case', id, before, values);
+    await recordChange(trx, memberId, 'clinic_case', id, before, values);
   });
 }
 
@@ -117,7 +117,7 @@ export async function addTry(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const one = await trx('clinic_case').where({ id: said.caseId }).forUpdate().first('closed_at');
-    if (!one) throw new NotThere('This case');
+    if (!one) throw new NotFound('This case');
     if (await trx('case_try').where({ id: said.id }).first('id')) return;
     if (one.closed_at) throw new Refusal('act', 'This case is closed: open it again to note more.');
     await trx('case_try').insert({
@@ -191,7 +191,7 @@ export async function listCases(
 /** One case. @throws NotThere */
 export async function caseById(base: Db, id: string): Promise<CaseRow> {
   const [found] = await listCases(base, { id });
-  if (!found) throw new NotThere('This case');
+  if (!found) throw new NotFound('This case');
   return found;
 }
 

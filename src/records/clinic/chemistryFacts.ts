@@ -9,7 +9,7 @@ import type { PieceFiring, PiecePage } from '@/records/pieces/piecePages';
 import type { NewestRecipe } from '@/records/materials/recipes';
 
 /** What chemistry and firing say of the worst zone of a piece. */
-export interface Voice {
+export interface ChemistryFacts {
   readonly sentences: readonly string[];
   /** What the bucket and the cooling add to the evidence. */
   readonly evidence: Evidence;
@@ -34,7 +34,7 @@ interface Asked {
 }
 
 /** Looks up recipe, bucket, learned limit, witness cones and cooling of a zone, and says what they mean. */
-export async function voiceOf(base: Db, asked: Asked): Promise<Voice> {
+export async function chemistryFactsOf(base: Db, asked: Asked): Promise<ChemistryFacts> {
   const { defect, piece, firing, stack, recipes, expansions, body } = asked;
   const [tiles, curve, buckets] = await Promise.all([
     fitTiles(base),

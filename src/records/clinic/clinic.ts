@@ -3,14 +3,14 @@ import { evidenceOf, type Evidence } from '@/core/clinic';
 import { groundOf } from '@/core/coats';
 import type { DefectId } from '@/core/evidence';
 import type { ZonePlace } from '@/core/photo';
-import { narrowed, type About } from './caseSubject';
+import { narrowToSubject, type CaseSubject } from './caseSubject';
 import { fromJson, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
 import { piecePage, type FiredZone, type PiecePage } from '@/records/pieces/piecePages';
 import { newestRecipes } from '@/records/materials/recipes';
-import { voiceOf, type Voice } from './chemistryFacts';
+import { chemistryFactsOf, type ChemistryFacts } from './chemistryFacts';
 
 /** What the records say of one piece's defect, and the piece. */
 export interface PieceCase {
@@ -21,7 +21,7 @@ export interface PieceCase {
   readonly headwords: readonly string[];
   readonly evidence: Evidence;
   /** What chemistry and firing say, with the figures. */
-  readonly voice: Voice;
+  readonly voice: ChemistryFacts;
 }
 
 const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
@@ -40,7 +40,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   const last = [...piece.firings].reverse();
   const marked = last.find((one) => one.zones.some((zone) => defectOn(zone, defect)));
   const firing = marked ?? last.find((one) => one.zones.length > 0);
-  if (!firing) throw new NotThere(`A firing of ${label}`);
+  if (!firing) throw new NotFound(`A firing of ${label}`);
   const bad = firing.zones.filter((zone) => defectOn(zone, defect));
   const shown = bad.length ? bad : firing.zones;
   const dips = (zone: FiredZone) => zone.stack.reduce((sum, { times }) => sum + times, 0);
@@ -59,7 +59,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   );
   const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
   const [voice, twins, reversed] = await Promise.all([
-    voiceOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
+    chemistryFactsOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
     twinsWith(base, piece.id, worst, defect),
     otherOrder(base, worst, defect),
   ]);
@@ -165,7 +165,7 @@ export interface DefectProof {
 export async function piecesWith(
   base: Db,
   defect: DefectId,
-  about: Pick<About, 'kind' | 'id'> | null = null,
+  about: Pick<CaseSubject, 'kind' | 'id'> | null = null,
   limit = 8,
 ): Promise<DefectProof[]> {
   const rows = await base('reading_defect as d')
@@ -180,7 +180,7 @@ export async function piecesWith(
     .where('d.severity', '>=', 2)
     .whereNull('r.ended_at')
     .whereNull('z.ended_at')
-    .modify((query) => void (about && narrowed(query, about)))
+    .modify((query) => void (about && narrowToSubject(query, about)))
     .groupBy('p.id', 'p.label', 'ph.hash', 'ph.width', 'ph.height', 'ph.frame')
     .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
     .limit(limit)

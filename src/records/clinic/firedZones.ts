@@ -1,5 +1,5 @@
 import type { Stack } from '@/core/coats';
-import type { DefectId, DoneZone } from '@/core/evidence';
+import type { DefectId, FiredZoneFacts } from '@/core/evidence';
 import { coolingOf, sideOfTarget, type Segment } from '@/core/firing';
 import { fromJson, type Db } from '@/records/platform/db';
 
@@ -7,7 +7,7 @@ import { fromJson, type Db } from '@/records/platform/db';
 const MOST_ZONES = 400_000;
 
 /** Every read zone of the studio with what was done to it, and whether it shows a defect plainly. */
-export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]> {
+export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneFacts[]> {
   const [rows, glazes, firings, coats] = await Promise.all([
     base('zone as z')
       .join(
@@ -47,13 +47,13 @@ export async function doneZones(base: Db, defect: DefectId): Promise<DoneZone[]>
   const name = new Map(glazes.map((glaze) => [glaze.id, glaze.name]));
   const nameOf = (id: string) => name.get(id) ?? '?';
   // One list of layers for all zones of a stack: what is said of it is then said once.
-  const stacks = new Map<string, DoneZone['layers']>();
+  const stacks = new Map<string, FiredZoneFacts['layers']>();
   const layersOf = (text: string, stack: Stack) => {
     const known = stacks.get(text) ?? stack.map(({ glaze, times }) => ({ glaze: nameOf(glaze), times }));
     stacks.set(text, known);
     return known;
   };
-  return rows.map((row): DoneZone => {
+  return rows.map((row): FiredZoneFacts => {
     const stack = fromJson<Stack>(row.stack);
     const slips = fromJson<string[]>(row.slips);
     const coatOf = (glaze: string) => coats.get(`${row.piece_id} ${glaze}`);
@@ -99,7 +99,7 @@ interface CoatFacts {
   readonly batch: string | null;
   /** Whether what lay below was dry before every one of them; null when nobody said. */
   readonly dried: boolean | null;
-  readonly clay: DoneZone['clay'];
+  readonly clay: FiredZoneFacts['clay'];
 }
 
 /** What is known of coats, by piece and glaze. */
@@ -109,7 +109,7 @@ async function coatFacts(base: Db): Promise<Map<string, CoatFacts>> {
     glaze_id: string;
     code: string | null;
     dry_before: number | null;
-    clay: DoneZone['clay'];
+    clay: FiredZoneFacts['clay'];
   }[] = await base('coat as c')
     .leftJoin('batch as b', 'b.id', 'c.batch_id')
     .whereNull('c.ended_at')

@@ -2,25 +2,25 @@ import { setImmediate } from 'node:timers/promises';
 import {
   experimentsInSteps,
   type DefectId,
-  type DoneZone,
+  type FiredZoneFacts,
   type NaturalExperiment,
   type Steps,
 } from '@/core/evidence';
 import type { Db } from '@/records/platform/db';
-import { doneZones } from './firedZones';
-import { keptUntilWrite } from '@/records/platform/cache';
+import { firedZones } from './firedZones';
+import { cachedUntilWrite } from '@/records/platform/cache';
 
 /** What the studio's pieces say of a defect. */
 export interface StudioRecord {
-  readonly zones: readonly DoneZone[];
+  readonly zones: readonly FiredZoneFacts[];
   readonly experiments: readonly NaturalExperiment[];
 }
 
 /** Defects kept at a time: a large studio's record is some tens of megabytes. */
 const MOST_KEPT = 4;
 
-const kept = keptUntilWrite(async (base, defect): Promise<StudioRecord> => {
-  const zones = await doneZones(base, defect as DefectId);
+const kept = cachedUntilWrite(async (base, defect): Promise<StudioRecord> => {
+  const zones = await firedZones(base, defect as DefectId);
   return { zones, experiments: await betweenRequests(experimentsInSteps(zones)) };
 }, MOST_KEPT);
 

@@ -1,12 +1,12 @@
 import { benjaminiHochberg, watch, type DefectId, type Sample, type Watched } from '@/core/evidence';
-import type { About } from './caseSubject';
+import type { CaseSubject } from './caseSubject';
 import type { Db } from '@/records/platform/db';
-import { keptUntilWrite } from '@/records/platform/cache';
+import { cachedUntilWrite } from '@/records/platform/cache';
 
 /** A defect of one glaze, clay or kiln over its firings, or of a glaze over its batches. */
 export interface Series {
   readonly defect: DefectId;
-  readonly about: Pick<About, 'kind' | 'id' | 'words'>;
+  readonly about: Pick<CaseSubject, 'kind' | 'id' | 'words'>;
   /** What the samples are: firings, or batches of the glaze. */
   readonly by: 'firing' | 'batch';
   readonly watched: Watched;
@@ -115,7 +115,7 @@ export async function watchNow(base: Db): Promise<Series[]> {
   return kept(base, '');
 }
 
-const kept = keptUntilWrite(
+const kept = cachedUntilWrite(
   (base) => watchAll(base, Math.random),
   1,
   () => true,

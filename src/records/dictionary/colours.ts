@@ -3,7 +3,7 @@ import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@
 import { fromJson, type Db } from '@/records/platform/db';
 import { proofCounts } from './entries';
 import { newestVersions } from '@/records/materials/glazes';
-import { keptUntilWrite } from '@/records/platform/cache';
+import { cachedUntilWrite } from '@/records/platform/cache';
 
 /** An entry as it is looked up by its colour. */
 export interface ColouredEntry {
@@ -59,7 +59,7 @@ interface Field {
 const LARGE = 50_000;
 
 /** Every counting proof's colour with its entry. */
-const colourField = keptUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
+const colourField = cachedUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
 
 async function layOut(base: Db): Promise<Field> {
   const [rows, zones, glazes, mixed, newest] = await Promise.all([

@@ -2,7 +2,7 @@ import type { Atmosphere, Side, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf, proofCounts, proofRows } from './entries';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { newestVersions } from '@/records/materials/glazes';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
 
@@ -64,7 +64,7 @@ export interface Headword {
 /** The page of one headword with its senses and their proofs, most proved sense first. @throws NotThere */
 export async function headwordPage(base: Db, id: string): Promise<Headword> {
   const row = await base('headword').where({ id }).first();
-  if (!row) throw new NotThere('This headword');
+  if (!row) throw new NotFound('This headword');
   const entries = await base('entry as e')
     .join('ground as g', 'g.id', 'e.ground_id')
     .where('e.headword_id', id)

@@ -1,6 +1,6 @@
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { Conflict, NotThere } from '@/records/platform/errors';
+import { Conflict, NotFound } from '@/records/platform/errors';
 
 /** What a member says is wrong with an entry, until somebody has seen to it. */
 export interface Correction {
@@ -28,13 +28,13 @@ export async function saveTeacherNote(
       .where({ id: entryId })
       .forUpdate()
       .first('teacher_note', 'note_version');
-    if (!before) throw new NotThere('This entry');
+    if (!before) throw new NotFound('This entry');
     if (before.note_version !== version)
       throw new Conflict({ note: before.teacher_note, version: before.note_version }, before.note_version);
     await trx('entry')
       .where({ id: entryId })
       .update({ teacher_note: text, note_version: version + 1 });
-    await noteChange(trx, memberId, 'entry', entryId, { note: before.teacher_note }, { note: text });
+    await recordChange(trx, memberId, 'entry', entryId, { note: before.teacher_note }, { note: text });
   });
 }
 
@@ -46,9 +46,9 @@ export async function addCorrection(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (await trx('correction').where({ id }).first('id')) return;
-    if (!(await trx('entry').where({ id: entryId }).first('id'))) throw new NotThere('This entry');
+    if (!(await trx('entry').where({ id: entryId }).first('id'))) throw new NotFound('This entry');
     await trx('correction').insert({ id, entry_id: entryId, member_id: memberId, text, at: new Date() });
-    await noteChange(trx, memberId, 'correction', id, null, { entryId, text });
+    await recordChange(trx, memberId, 'correction', id, null, { entryId, text });
   });
 }
 
@@ -59,8 +59,8 @@ export async function settleCorrection(base: Db, memberId: string, id: string): 
       .where({ id })
       .whereNull('settled_at')
       .update({ settled_by: memberId, settled_at: new Date() });
-    if (done) await noteChange(trx, memberId, 'correction', id, null, { settled: true });
-    else if (!(await trx('correction').where({ id }).first('id'))) throw new NotThere('This correction');
+    if (done) await recordChange(trx, memberId, 'correction', id, null, { settled: true });
+    else if (!(await trx('correction').where({ id }).first('id'))) throw new NotFound('This correction');
   });
 }
 

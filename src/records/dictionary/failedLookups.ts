@@ -1,7 +1,7 @@
 import type { Db } from '@/records/platform/db';
 
 /** One pair that members looked up and did not find. */
-export interface Wanted {
+export interface FailedLookup {
   readonly baseId: string;
   readonly topId: string;
   readonly times: number;
@@ -11,7 +11,7 @@ export interface Wanted {
  * Notes a look-up in vain when it names two glazes in full, "Limewash over Sleeper"; anything else is only
  * half typed.
  */
-export async function noteWanted(base: Db, text: string): Promise<void> {
+export async function recordFailedLookup(base: Db, text: string): Promise<void> {
   const [top, below] = text
     .trim()
     .toLowerCase()
@@ -31,7 +31,7 @@ export async function noteWanted(base: Db, text: string): Promise<void> {
 }
 
 /** What was looked up in vain, most often first. */
-export async function listWanted(base: Db): Promise<Wanted[]> {
+export async function listFailedLookups(base: Db): Promise<FailedLookup[]> {
   return base('wanted')
     .orderBy('times', 'desc')
     .limit(500)

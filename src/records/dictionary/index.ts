@@ -20,10 +20,10 @@ export {
   saveTeacherNote,
   settleCorrection,
 } from './entryNotes';
-export { listWanted, noteWanted, type Wanted } from './failedLookups';
+export { listFailedLookups, recordFailedLookup, type FailedLookup } from './failedLookups';
 export { lookUp } from './lookup';
 export { endWall, keepWall, listWalls, type NamedWall } from './namedWalls';
-export { type AskedFor, askFor, listAsked, takeBack } from './requests';
+export { type TestRequest, addRequest, listRequests, withdrawRequest } from './requests';
 export {
   addShare,
   endShare,

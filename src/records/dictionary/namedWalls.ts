@@ -1,6 +1,6 @@
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 
 /** A wall that the studio gave a name. */
 export interface NamedWall {
@@ -21,7 +21,7 @@ export async function keepWall(base: Db, memberId: string, wall: NamedWall): Pro
     if (await trx('named_wall').where({ id: wall.id }).first('id')) return;
     await trx('named_wall').where({ name: wall.name, ended_at: null }).update({ ended_at: new Date() });
     await trx('named_wall').insert({ ...wall, member_id: memberId, at: new Date() });
-    await noteChange(trx, memberId, 'named_wall', wall.id, null, wall);
+    await recordChange(trx, memberId, 'named_wall', wall.id, null, wall);
   });
 }
 
@@ -33,7 +33,7 @@ export async function endWall(base: Db, memberId: string, id: string, ended: boo
         .where({ id })
         .update({ ended_at: ended ? new Date() : null }))
     )
-      throw new NotThere('This wall');
-    await noteChange(trx, memberId, 'named_wall', id, null, { ended });
+      throw new NotFound('This wall');
+    await recordChange(trx, memberId, 'named_wall', id, null, { ended });
   });
 }

@@ -1,9 +1,9 @@
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 
 /** A combination that a member asked for. */
-export interface AskedFor {
+export interface TestRequest {
   readonly id: string;
   readonly memberId: string;
   readonly by: string;
@@ -18,7 +18,7 @@ export interface AskedFor {
 }
 
 /** Asks for a combination; the same id again is the same wish. It counts among what is most wanted. */
-export async function askFor(
+export async function addRequest(
   base: Db,
   memberId: string,
   wish: { readonly id: string; readonly baseId: string; readonly topId: string; readonly note: string },
@@ -31,21 +31,21 @@ export async function askFor(
       .insert({ base_glaze_id, top_glaze_id, times: 1, at: new Date() })
       .onConflict(['base_glaze_id', 'top_glaze_id'])
       .merge({ times: trx.raw('wanted.times + 1'), at: new Date() });
-    await noteChange(trx, memberId, 'asked', id, null, wish);
+    await recordChange(trx, memberId, 'asked', id, null, wish);
   });
 }
 
 /** Takes a wish back; only who asked may. */
-export async function takeBack(base: Db, memberId: string, id: string): Promise<void> {
+export async function withdrawRequest(base: Db, memberId: string, id: string): Promise<void> {
   await inTransaction(base, async (trx) => {
     const done = await trx('asked').where({ id, member_id: memberId }).update({ ended_at: new Date() });
-    if (!done) throw new NotThere('This wish of yours');
-    await noteChange(trx, memberId, 'asked', id, null, { ended: true });
+    if (!done) throw new NotFound('This wish of yours');
+    await recordChange(trx, memberId, 'asked', id, null, { ended: true });
   });
 }
 
 /** Wishes that were not taken back, those waiting first, the newest first; of one member when that is asked. */
-export async function listAsked(base: Db, memberId: string | null = null): Promise<AskedFor[]> {
+export async function listRequests(base: Db, memberId: string | null = null): Promise<TestRequest[]> {
   const query = base('asked as a')
     .join('member as m', 'm.id', 'a.member_id')
     .join('glaze as b', 'b.id', 'a.base_glaze_id')
@@ -68,7 +68,7 @@ export async function listAsked(base: Db, memberId: string | null = null): Promi
     ),
   );
   return rows
-    .map((row): AskedFor => ({
+    .map((row): TestRequest => ({
       id: row.id,
       memberId: row.member_id,
       by: row.by,

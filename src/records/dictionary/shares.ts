@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { wallEntriesQuery, type WallChoice } from './wall';
 
 /** What a link shows: one wall, with or without recipes and the names of who made the pieces. */
@@ -53,7 +53,7 @@ export async function addShare(
       at: now,
       expires_at: new Date(now.getTime() + days * DAY),
     });
-    await noteChange(trx, memberId, 'share_link', draft.id, null, { ...draft, days });
+    await recordChange(trx, memberId, 'share_link', draft.id, null, { ...draft, days });
   });
 }
 
@@ -62,8 +62,8 @@ export async function endShare(base: Db, memberId: string, id: string, ended: bo
   await inTransaction(base, async (trx) => {
     const endedAt = ended ? new Date() : null;
     if (!(await trx('share_link').where({ id }).update({ ended_at: endedAt })))
-      throw new NotThere('This link');
-    await noteChange(trx, memberId, 'share_link', id, null, { ended });
+      throw new NotFound('This link');
+    await recordChange(trx, memberId, 'share_link', id, null, { ended });
   });
 }
 

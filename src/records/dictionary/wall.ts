@@ -1,7 +1,7 @@
 import type { Atmosphere } from '@/core/coats';
 import { packed } from '@/core/rows';
 import { fromJson, type Db } from '@/records/platform/db';
-import { keptUntilWrite } from '@/records/platform/cache';
+import { cachedUntilWrite } from '@/records/platform/cache';
 
 /** What one quadrant of a wall cell shows: one entry. */
 export interface WallEntry {
@@ -100,7 +100,7 @@ export interface WallContent {
   readonly text: string;
 }
 
-const keptContent = keptUntilWrite(async (base, key): Promise<WallContent> => {
+const keptContent = cachedUntilWrite(async (base, key): Promise<WallContent> => {
   const entries = await wallEntries(base, JSON.parse(key) as WallChoice);
   return { entries, text: packed(entries) };
 }, WALLS_KEPT);
@@ -124,7 +124,7 @@ export async function wallChoices(base: Db, mark?: string) {
   return keptChoices(base, '', mark);
 }
 
-const keptChoices = keptUntilWrite(readChoices, 1);
+const keptChoices = cachedUntilWrite(readChoices, 1);
 
 /** How much stands on which wall, out of one index. */
 export function wallCounts(base: Db) {

@@ -1,13 +1,13 @@
 import type { Knex } from 'knex';
 import type { Atmosphere } from '@/core/coats';
 import { FIRING_STATES, type FiringKind, type FiringState, type Segment } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { NotThere, Refusal } from '@/records/platform/errors';
-import { changeRow } from '@/records/materials/glazes';
-import type { Place } from './loads';
-import { layZones, relayZones } from '@/records/pieces/zones';
+import { NotFound, Refusal } from '@/records/platform/errors';
+import { updateRow } from '@/records/materials/glazes';
+import type { ShelfSpot } from './loads';
+import { createZones, rebuildZones } from '@/records/pieces/zones';
 
 export interface FiringDraft {
   readonly id: string;
@@ -110,7 +110,7 @@ export async function listFirings(
 /** One firing. @throws NotThere */
 export async function firingById(base: Db, id: string): Promise<Firing> {
   const row = await firingRows(base, base('firing').where({ id })).first();
-  if (!row) throw new NotThere('This firing');
+  if (!row) throw new NotFound('This firing');
   return firingOf(row);
 }
 
@@ -135,7 +135,7 @@ export async function saveFiring(
       remarks: draft.remarks,
     };
     if (version !== null) {
-      await changeRow(trx, memberId, 'firing', draft.id, version, row);
+      await updateRow(trx, memberId, 'firing', draft.id, version, row);
       return relayFiring(trx, draft.id);
     }
     const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
@@ -145,14 +145,14 @@ export async function saveFiring(
       { last: number | null },
     ];
     await trx('firing').insert({ id: draft.id, ...row, number: (last ?? 0) + 1, state: 'loading' });
-    await noteChange(trx, memberId, 'firing', draft.id, null, row);
+    await recordChange(trx, memberId, 'firing', draft.id, null, row);
   });
 }
 
 /** Lays the zones of all pieces of a firing anew: its cone or atmosphere may have been corrected. */
 async function relayFiring(trx: Db, firingId: string): Promise<void> {
   const loaded = await trx('firing_piece').where({ firing_id: firingId }).select('piece_id');
-  for (const { piece_id } of loaded) await relayZones(trx, piece_id);
+  for (const { piece_id } of loaded) await rebuildZones(trx, piece_id);
 }
 
 /**
@@ -163,7 +163,7 @@ export async function loadPieces(
   base: Db,
   memberId: string,
   firingId: string,
-  places: readonly ({ readonly pieceId: string; readonly shelf: number } & Partial<Place>)[],
+  places: readonly ({ readonly pieceId: string; readonly shelf: number } & Partial<ShelfSpot>)[],
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await lockWhile(trx, firingId, ['loading']);
@@ -173,7 +173,7 @@ export async function loadPieces(
     let place = last ?? 0;
     for (const { pieceId, shelf, x, y, cookie } of places) {
       const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
-      if (!piece) throw new NotThere('This piece');
+      if (!piece) throw new NotFound('This piece');
       if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
       if (piece.stage === 'loaded')
         throw new Refusal('pieces', `${piece.label} is already in another firing.`);
@@ -192,9 +192,9 @@ export async function loadPieces(
         .where({ piece_id: pieceId, ended_at: null, firing_id: null })
         .update({ firing_id: firingId });
       await trx('piece').where({ id: pieceId }).update({ stage: 'loaded', fate: null });
-      await layZones(trx, pieceId, firingId);
+      await createZones(trx, pieceId, firingId);
     }
-    await noteChange(trx, memberId, 'load', firingId, null, places);
+    await recordChange(trx, memberId, 'load', firingId, null, places);
   });
 }
 
@@ -218,13 +218,13 @@ export async function unloadPiece(
     await trx('piece')
       .where({ id: pieceId })
       .update({ stage: back ? 'glazed' : before ? 'read' : 'made' });
-    await noteChange(trx, memberId, 'load', firingId, { pieceId }, null);
+    await recordChange(trx, memberId, 'load', firingId, { pieceId }, null);
   });
 }
 
 async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
   const row = await trx('firing').where({ id: firingId }).forUpdate().first('state', 'version');
-  if (!row) throw new NotThere('This firing');
+  if (!row) throw new NotFound('This firing');
   if (!states.includes(row.state))
     throw new Refusal('state', `This firing is ${row.state}, not ${states.join(' or ')}.`);
   return row as { state: FiringState; version: number };
@@ -258,7 +258,7 @@ export async function advanceFiring(
       await trx('firing')
         .where({ id: firingId })
         .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });
-      await noteChange(trx, memberId, 'firing', firingId, { state }, { state: to });
+      await recordChange(trx, memberId, 'firing', firingId, { state }, { state: to });
     }
     if (goal >= FIRING_STATES.indexOf('open'))
       await trx('log_source').where({ firing_id: firingId }).update({ live: false });
@@ -296,7 +296,7 @@ export async function setAchievedCone(
   const before = await trx('firing').where({ id: firingId }).first('achieved_cone');
   if (before.achieved_cone === cone) return;
   await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
-  await noteChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
+  await recordChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
   const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
   await refreshEntries(
     trx,

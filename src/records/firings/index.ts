@@ -26,7 +26,7 @@ export {
   loadedIds,
   type LoadShelf,
   loadShelves,
-  type Place,
+  type ShelfSpot,
   placePieces,
   setDue,
   setShelf,
@@ -36,18 +36,18 @@ export {
 } from './loads';
 export {
   addEvent,
-  addReadings,
+  addLogPoints,
   curveOf,
   endEvent,
   eventsOf,
   importLog,
   type LiveSource,
   liveSources,
-  noteHeard,
+  recordControllerContact,
   openSource,
-  type Reading,
+  type LogPoint,
   type StoredEvent,
-  sumUpLog,
+  updateLoggedCone,
 } from './logs';
 export { listProgrammes, type Programme, saveProgramme } from './programmes';
 export { type Booked, type Proposal, type Queue, queueOf } from './queue';

@@ -8,7 +8,7 @@ import {
   type Drift,
   type FiringWitness,
   type PartChange,
-  type Point,
+  type CurvePoint,
 } from '@/core/firing';
 import type { Db } from '@/records/platform/db';
 import { listFirings, type Firing } from './firings';
@@ -133,7 +133,7 @@ export async function kilnHabits(base: Db, kilns: readonly Kiln[]): Promise<Kiln
 }
 
 /** Hours from the last of the peak until a temperature was reached; null when the log ends before. */
-function hoursToCool(curve: readonly Point[], celsius: number): number | null {
+function hoursToCool(curve: readonly CurvePoint[], celsius: number): number | null {
   const end = untilPeak(curve).at(-1);
   const cool = end && coolingTime(curve, celsius);
   return cool ? (cool.minutes - end.minutes) / 60 : null;

@@ -1,9 +1,9 @@
 import type { KilnPart } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { firingById, type Firing } from './firings';
-import { changeRow, refuseNameTaken } from '@/records/materials/glazes';
+import { updateRow, refuseTakenName } from '@/records/materials/glazes';
 
 export interface KilnDraft {
   readonly id: string;
@@ -51,7 +51,7 @@ export async function listKilns(base: Db): Promise<Kiln[]> {
 /** One kiln. @throws NotThere */
 export async function kilnById(base: Db, id: string): Promise<Kiln> {
   const row = await base('kiln').where({ id }).first();
-  if (!row) throw new NotThere('This kiln');
+  if (!row) throw new NotFound('This kiln');
   return kilnOf(row);
 }
 
@@ -77,11 +77,11 @@ export async function saveKiln(
   await inTransaction(base, async (trx) => {
     const rows: { id: string; sort: number }[] = await trx('kiln').forUpdate().select('id', 'sort');
     if (version === null && rows.some(({ id }) => id === draft.id)) return;
-    await refuseNameTaken(trx, 'kiln', draft);
-    if (version !== null) return changeRow(trx, memberId, 'kiln', draft.id, version, row);
+    await refuseTakenName(trx, 'kiln', draft);
+    if (version !== null) return updateRow(trx, memberId, 'kiln', draft.id, version, row);
     const sort = Math.max(0, ...rows.map((one) => one.sort)) + 1;
     await trx('kiln').insert({ id: draft.id, ...row, sort });
-    await noteChange(trx, memberId, 'kiln', draft.id, null, row);
+    await recordChange(trx, memberId, 'kiln', draft.id, null, row);
   });
 }
 
@@ -136,7 +136,7 @@ export async function partsOf(base: Db, kilnId: string): Promise<StoredPart[]> {
 export async function addPart(base: Db, memberId: string, draft: PartDraft): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (!(await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id')))
-      throw new NotThere('This kiln');
+      throw new NotFound('This kiln');
     if (await trx('kiln_part').where({ id: draft.id }).first('id')) return;
     const row = {
       kiln_id: draft.kilnId,
@@ -146,7 +146,7 @@ export async function addPart(base: Db, memberId: string, draft: PartDraft): Pro
       member_id: memberId,
     };
     await trx('kiln_part').insert({ id: draft.id, ...row });
-    await noteChange(trx, memberId, 'kiln_part', draft.id, null, row);
+    await recordChange(trx, memberId, 'kiln_part', draft.id, null, row);
   });
 }
 
@@ -156,7 +156,7 @@ export async function endPart(base: Db, memberId: string, id: string, ended: boo
     await trx('kiln_part')
       .where({ id })
       .update({ ended_at: ended ? new Date() : null });
-    await noteChange(trx, memberId, 'kiln_part', id, { ended: !ended }, { ended });
+    await recordChange(trx, memberId, 'kiln_part', id, { ended: !ended }, { ended });
   });
 }
 

@@ -10,7 +10,7 @@ import {
   type Alarm,
   type CoolingPoint,
   type CoolingTime,
-  type Point,
+  type CurvePoint,
 } from '@/core/firing';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
@@ -18,10 +18,10 @@ import {
   curveFrom,
   eventsOf,
   forDrawing,
-  readingsOf,
+  logPointsOf,
   sourcesOf,
   type LogSource,
-  type Reading,
+  type LogPoint,
   type StoredEvent,
 } from './logs';
 
@@ -39,16 +39,16 @@ export interface FiringLog {
   /** Kiln minutes since it started. */
   readonly minutes: number;
   /** The last temperature known, °C, and when, in minutes. */
-  readonly last: Point | null;
+  readonly last: CurvePoint | null;
   /** How hot a cooling kiln is by now, where its log has ended before. */
   readonly inside: CoolingPoint | null;
   /** Lines of the controller or file, thinned for drawing, one list a thermocouple. */
-  readonly sensors: readonly (readonly Reading[])[];
+  readonly sensors: readonly (readonly LogPoint[])[];
   /** Where nothing was heard, minutes from and to. */
   readonly gaps: readonly { readonly from: number; readonly to: number }[];
   /** Cone equivalent as it climbed. */
   readonly equivalents: readonly { readonly minutes: number; readonly index: number }[];
-  readonly planned: readonly Point[] | null;
+  readonly planned: readonly CurvePoint[] | null;
   readonly events: readonly StoredEvent[];
   readonly sources: readonly LogSource[];
   readonly alarms: readonly Alarm[];
@@ -72,7 +72,7 @@ export async function logOf(
 ): Promise<FiringLog> {
   const [sources, events] = await Promise.all([sourcesOf(base, firing.id), eventsOf(base, firing.id)]);
   const source = sources.at(-1);
-  const sensors = source ? await readingsOf(base, source.id) : [];
+  const sensors = source ? await logPointsOf(base, source.id) : [];
   const curve = curveFrom(sensors, events);
   const raw = sensors[0] ?? [];
   const last = curve.at(-1) ?? null;

@@ -1,8 +1,8 @@
 import { analyse } from '@/core/chemistry';
 import type { Spot } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere, Refusal } from '@/records/platform/errors';
+import { NotFound, Refusal } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
 import { piecesById, type PieceRow } from '@/records/pieces/piecePages';
 import { newestRecipes } from '@/records/materials/recipes';
@@ -135,7 +135,7 @@ export async function waitingIds(base: Db): Promise<string[]> {
 }
 
 /** Where a piece is put. */
-export interface Place {
+export interface ShelfSpot {
   readonly pieceId: string;
   readonly shelf: number;
   readonly x: number;
@@ -148,18 +148,18 @@ export async function placePieces(
   base: Db,
   memberId: string,
   firingId: string,
-  places: readonly Place[],
+  places: readonly ShelfSpot[],
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const firing = await trx('firing').where({ id: firingId }).forUpdate().first('state');
-    if (!firing) throw new NotThere('This firing');
+    if (!firing) throw new NotFound('This firing');
     if (firing.state !== 'loading')
       throw new Refusal('state', `This firing is ${firing.state}; it is no longer loaded.`);
     for (const { pieceId, shelf, x, y, cookie } of places)
       await trx('firing_piece')
         .where({ firing_id: firingId, piece_id: pieceId })
         .update({ shelf, x_mm: Math.round(x), y_mm: Math.round(y), cookie });
-    await noteChange(trx, memberId, 'load', firingId, null, places);
+    await recordChange(trx, memberId, 'load', firingId, null, places);
   });
 }
 
@@ -177,12 +177,12 @@ export async function setShelf(
   };
   await inTransaction(base, async (trx) => {
     if (!(await trx('firing').where({ id: firingId }).forUpdate().first('id')))
-      throw new NotThere('This firing');
+      throw new NotFound('This firing');
     await trx('load_shelf')
       .insert({ firing_id: firingId, shelf, ...row })
       .onConflict(['firing_id', 'shelf'])
       .merge(row);
-    await noteChange(trx, memberId, 'load_shelf', firingId, null, { shelf, ...change });
+    await recordChange(trx, memberId, 'load_shelf', firingId, null, { shelf, ...change });
   });
 }
 
@@ -195,6 +195,6 @@ export async function setDue(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await trx('piece').whereIn('id', pieceIds).update({ due_on: dueOn });
-    for (const id of pieceIds) await noteChange(trx, memberId, 'piece', id, null, { due_on: dueOn });
+    for (const id of pieceIds) await recordChange(trx, memberId, 'piece', id, null, { due_on: dueOn });
   });
 }

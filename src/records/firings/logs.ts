@@ -5,14 +5,14 @@ import {
   tidyLog,
   type EventKind,
   type LogLine,
-  type Point,
+  type CurvePoint,
 } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere, Refusal } from '@/records/platform/errors';
+import { NotFound, Refusal } from '@/records/platform/errors';
 
 /** One line a log holds; minutes run from the start of the firing. */
-export interface Reading extends LogLine {
+export interface LogPoint extends LogLine {
   readonly seq: number;
   /** What the probe says, mV; null without one. */
   readonly oxygen: number | null;
@@ -28,7 +28,7 @@ export interface LogSource {
   readonly speed: number;
   readonly live: boolean;
   /** Why nothing comes, in words; null while it does. */
-  readonly fault: string | null;
+  readonly error: string | null;
   readonly heardAt: Date | null;
 }
 
@@ -48,7 +48,7 @@ function sourceOf(row: Record<string, unknown>): LogSource {
     name: row.name as string,
     speed: row.speed as number,
     live: Boolean(row.live),
-    fault: row.fault as string | null,
+    error: row.error as string | null,
     heardAt: row.heard_at as Date | null,
   };
 }
@@ -98,10 +98,10 @@ export async function liveSources(base: Db): Promise<LiveSource[]> {
 const CHUNK = 1000;
 
 /** Adds readings of a source; those that are there already stay as they are. */
-export async function addReadings(
+export async function addLogPoints(
   base: Db,
   sourceId: string,
-  readings: readonly Reading[],
+  readings: readonly LogPoint[],
   sensor = 0,
 ): Promise<void> {
   for (let from = 0; from < readings.length; from += CHUNK)
@@ -122,15 +122,15 @@ export async function addReadings(
 }
 
 /** Notes that a source was heard, or why it was not. */
-export async function noteHeard(
+export async function recordControllerContact(
   base: Db,
   sourceId: string,
-  fault: string | null,
+  error: string | null,
   speed?: number,
 ): Promise<void> {
   await base('log_source')
     .where({ id: sourceId })
-    .update({ fault, ...(fault === null && { heard_at: new Date() }), ...(speed && { speed }) });
+    .update({ error, ...(error === null && { heard_at: new Date() }), ...(speed && { speed }) });
 }
 
 /** Takes in a log from a file, one list a thermocouple; the same id twice is one import. */
@@ -138,11 +138,11 @@ export async function importLog(
   base: Db,
   memberId: string,
   file: { readonly id: string; readonly firingId: string; readonly name: string },
-  sensors: readonly (readonly Reading[])[],
+  sensors: readonly (readonly LogPoint[])[],
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (!(await trx('firing').where({ id: file.firingId }).forUpdate().first('id')))
-      throw new NotThere('This firing');
+      throw new NotFound('This firing');
     if (await trx('log_source').where({ id: file.id }).first('id')) return;
     const live = await trx('log_source').where({ firing_id: file.firingId, live: true }).first('id');
     if (live)
@@ -156,9 +156,9 @@ export async function importLog(
       member_id: memberId,
       at: new Date(),
     });
-    for (const [sensor, readings] of sensors.entries()) await addReadings(trx, file.id, readings, sensor);
-    await noteChange(trx, memberId, 'log_source', file.id, null, file);
-    await sumUpLog(trx, file.firingId);
+    for (const [sensor, readings] of sensors.entries()) await addLogPoints(trx, file.id, readings, sensor);
+    await recordChange(trx, memberId, 'log_source', file.id, null, file);
+    await updateLoggedCone(trx, file.firingId);
   });
 }
 
@@ -181,11 +181,11 @@ export interface StoredEvent extends EventDraft {
 export async function addEvent(base: Db, memberId: string, event: EventDraft): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (!(await trx('firing').where({ id: event.firingId }).forUpdate().first('id')))
-      throw new NotThere('This firing');
+      throw new NotFound('This firing');
     if (await trx('firing_event').where({ id: event.id }).first('id')) return;
     const { firingId, ...rest } = event;
     await trx('firing_event').insert({ ...rest, firing_id: firingId, member_id: memberId, at: new Date() });
-    if (event.kind === 'hand reading') await sumUpLog(trx, firingId);
+    if (event.kind === 'hand reading') await updateLoggedCone(trx, firingId);
   });
 }
 
@@ -193,12 +193,12 @@ export async function addEvent(base: Db, memberId: string, event: EventDraft): P
 export async function endEvent(base: Db, memberId: string, id: string, ended: boolean): Promise<void> {
   await inTransaction(base, async (trx) => {
     const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
-    if (!event) throw new NotThere('This event');
+    if (!event) throw new NotFound('This event');
     await trx('firing_event')
       .where({ id })
       .update({ ended_at: ended ? new Date() : null });
-    await noteChange(trx, memberId, 'firing_event', id, { ended: !ended }, { ended });
-    if (event.kind === 'hand reading') await sumUpLog(trx, event.firing_id);
+    await recordChange(trx, memberId, 'firing_event', id, { ended: !ended }, { ended });
+    if (event.kind === 'hand reading') await updateLoggedCone(trx, event.firing_id);
   });
 }
 
@@ -234,7 +234,7 @@ const BUCKETS = 4000;
  * The readings of a source by thermocouple, in order of time; of a very long log, the lowest and the highest of
  * each of some thousand stretches, so that no peak is lost.
  */
-export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][]> {
+export async function logPointsOf(base: Db, sourceId: string): Promise<LogPoint[][]> {
   const counted = await base('log_reading').where({ source_id: sourceId }).max('seq as last').first();
   const last = Number(counted?.last ?? 0);
   if (last > LONG) return longReadings(base, sourceId, Math.ceil(last / BUCKETS));
@@ -244,7 +244,7 @@ export async function readingsOf(base: Db, sourceId: string): Promise<Reading[][
       [sourceId],
     )
     .options({ rowsAsArray: true })) as unknown as [Row[]];
-  const sensors: Reading[][] = [];
+  const sensors: LogPoint[][] = [];
   for (const [sensor, seq, minutes, celsius, target, oxygen] of rows)
     (sensors[sensor] ??= []).push({ seq, minutes, celsius, target, oxygen });
   return sensors.filter(Boolean);
@@ -261,7 +261,7 @@ interface Bucket {
   readonly oxygen: number | null;
 }
 
-async function longReadings(base: Db, sourceId: string, each: number): Promise<Reading[][]> {
+async function longReadings(base: Db, sourceId: string, each: number): Promise<LogPoint[][]> {
   const buckets: Bucket[] = await base('log_reading')
     .where({ source_id: sourceId })
     .groupByRaw('sensor, seq div ?', [each])
@@ -271,7 +271,7 @@ async function longReadings(base: Db, sourceId: string, each: number): Promise<R
       base.raw('min(seq) as seq, min(minutes) as `first`, max(minutes) as `last`'),
       base.raw('min(celsius) as low, max(celsius) as high, avg(target) as target, avg(oxygen) as oxygen'),
     );
-  const sensors: Reading[][] = [];
+  const sensors: LogPoint[][] = [];
   for (const { sensor, seq, first, last, low, high, target, oxygen } of buckets) {
     const readings = (sensors[sensor] ??= []);
     const falls = (readings.at(-1)?.celsius ?? -Infinity) > ((low ?? 0) + (high ?? 0)) / 2;
@@ -286,18 +286,18 @@ async function longReadings(base: Db, sourceId: string, each: number): Promise<R
 const DRAWN = 400;
 
 /** The log of a firing as it is judged: one curve, from its newest source, or by hand where it has none. */
-export async function curveOf(base: Db, firingId: string): Promise<readonly Point[]> {
+export async function curveOf(base: Db, firingId: string): Promise<readonly CurvePoint[]> {
   const source = (await sourcesOf(base, firingId)).at(-1);
   return source
-    ? curveFrom(await readingsOf(base, source.id), [])
+    ? curveFrom(await logPointsOf(base, source.id), [])
     : curveFrom([], await eventsOf(base, firingId));
 }
 
 /** One curve in order, spikes out: the mean of the thermocouples, or the hand readings where there are none. */
 export function curveFrom(
-  sensors: readonly (readonly Reading[])[],
+  sensors: readonly (readonly LogPoint[])[],
   events: readonly StoredEvent[],
-): readonly Point[] {
+): readonly CurvePoint[] {
   const hand = events.filter(({ kind }) => kind === 'hand reading');
   const raw = sensors.length
     ? sensors.map((readings) => readings.map(({ minutes, celsius }) => ({ minutes, temperature: celsius })))
@@ -307,7 +307,7 @@ export function curveFrom(
 }
 
 /** Lines of a log thinned for drawing, peaks kept; a missing temperature stays a gap. */
-export function forDrawing(lines: readonly Reading[]): Reading[] {
+export function forDrawing(lines: readonly LogPoint[]): LogPoint[] {
   const spoken = lines.filter((line) => line.celsius !== null);
   const kept = thin(
     spoken.map((line) => ({ ...line, at: line.minutes, value: line.celsius! })),
@@ -320,7 +320,7 @@ export function forDrawing(lines: readonly Reading[]): Reading[] {
 }
 
 /** Reckons the cone the log of a firing comes to, and keeps it with the firing. */
-export async function sumUpLog(base: Db, firingId: string): Promise<void> {
+export async function updateLoggedCone(base: Db, firingId: string): Promise<void> {
   const points = await curveOf(base, firingId);
   const logged = points.length > 1 ? heatWork(points).coneIndex : null;
   await base('firing').where({ id: firingId }).update({ logged_cone: logged });

@@ -1,7 +1,7 @@
 import type { Segment } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { changeRow, refuseNameTaken } from '@/records/materials/glazes';
+import { updateRow, refuseTakenName } from '@/records/materials/glazes';
 
 export interface ProgrammeDraft {
   readonly id: string;
@@ -43,9 +43,9 @@ export async function saveProgramme(
   await inTransaction(base, async (trx) => {
     const known = await trx('programme').where({ id: draft.id }).forUpdate().first('id');
     if (version === null && known) return;
-    await refuseNameTaken(trx, 'programme', draft);
-    if (version !== null) return changeRow(trx, memberId, 'programme', draft.id, version, row);
+    await refuseTakenName(trx, 'programme', draft);
+    if (version !== null) return updateRow(trx, memberId, 'programme', draft.id, version, row);
     await trx('programme').insert({ id: draft.id, ...row });
-    await noteChange(trx, memberId, 'programme', draft.id, null, row);
+    await recordChange(trx, memberId, 'programme', draft.id, null, row);
   });
 }

@@ -8,11 +8,11 @@ import {
   type Segment,
   type WitnessCone,
 } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { setAchievedCone } from './firings';
-import { curveOf, sumUpLog } from './logs';
+import { curveOf, updateLoggedCone } from './logs';
 
 /** A witness cone on a shelf; shelf 1 is the lowest. */
 export interface ShelfCone extends WitnessCone {
@@ -69,7 +69,7 @@ export async function saveCones(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (!(await trx('firing').where({ id: firingId }).forUpdate().first('id')))
-      throw new NotThere('This firing');
+      throw new NotFound('This firing');
     const before = await trx('witness_cone').where({ firing_id: firingId, ended_at: null });
     const same = before.map(({ id }) => id as string);
     if (cones.length === same.length && cones.every(({ id }) => same.includes(id))) return;
@@ -79,7 +79,7 @@ export async function saveCones(
       await trx('witness_cone').insert(
         cones.map((cone) => ({ ...cone, firing_id: firingId, member_id: memberId, at })),
       );
-    await noteChange(trx, memberId, 'witness_cone', firingId, before, cones);
+    await recordChange(trx, memberId, 'witness_cone', firingId, before, cones);
     const readings = packsOf(cones, await rateOf(trx, firingId)).map(({ reading }) => reading);
     const bound = (side: 'low' | 'high') => {
       const known = readings.map((reading) => reading[side]).filter((value) => value !== null);
@@ -94,6 +94,6 @@ export async function saveCones(
       firingId,
       readings.length ? mean(readings.map(({ index }) => index)) : null,
     );
-    await sumUpLog(trx, firingId);
+    await updateLoggedCone(trx, firingId);
   });
 }

@@ -1,6 +1,6 @@
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { newestVersions } from './glazes';
 
 /** One mixing of the newest version of a glaze. */
@@ -20,7 +20,7 @@ export async function addBatch(base: Db, memberId: string, draft: BatchDraft): P
   await inTransaction(base, async (trx) => {
     if (await trx('batch').where({ id: draft.id }).first('id')) return;
     const version = (await newestVersions(trx)).get(draft.glazeId);
-    if (!version) throw new NotThere('This glaze');
+    if (!version) throw new NotFound('This glaze');
     const row = {
       glaze_version_id: version,
       code: draft.code,
@@ -29,7 +29,7 @@ export async function addBatch(base: Db, memberId: string, draft: BatchDraft): P
       note: '',
     };
     await trx('batch').insert({ id: draft.id, ...row });
-    await noteChange(trx, memberId, 'batch', draft.id, null, row);
+    await recordChange(trx, memberId, 'batch', draft.id, null, row);
   });
 }
 
@@ -53,7 +53,7 @@ export async function addMeasure(
   at = new Date(),
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    if (!(await trx('batch').where({ id: draft.batchId }).first('id'))) throw new NotThere('This batch');
+    if (!(await trx('batch').where({ id: draft.batchId }).first('id'))) throw new NotFound('This batch');
     await trx('batch_measure')
       .insert({
         id: draft.id,

@@ -1,6 +1,6 @@
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { changeRow, refuseNameTaken } from './glazes';
+import { updateRow, refuseTakenName } from './glazes';
 
 export interface Body {
   readonly id: string;
@@ -51,7 +51,7 @@ export async function saveBody(
   version: number | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    await refuseNameTaken(trx, 'body', draft);
+    await refuseTakenName(trx, 'body', draft);
     const row = {
       name: draft.name,
       colour_oxidation: draft.colourOxidation,
@@ -65,10 +65,10 @@ export async function saveBody(
       expansion: draft.expansion,
       note: draft.note,
     };
-    if (version !== null) return changeRow(trx, memberId, 'body', draft.id, version, row);
+    if (version !== null) return updateRow(trx, memberId, 'body', draft.id, version, row);
     if (await trx('body').where({ id: draft.id }).first('id')) return;
     await trx('body').insert({ id: draft.id, ...row });
-    await noteChange(trx, memberId, 'body', draft.id, null, row);
+    await recordChange(trx, memberId, 'body', draft.id, null, row);
   });
 }
 

@@ -1,7 +1,7 @@
 import type { GlazeKind } from '@/core/coats';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { Conflict, NotThere, Refusal } from '@/records/platform/errors';
+import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
 
 export interface Glaze {
   readonly id: string;
@@ -86,7 +86,7 @@ export async function saveGlaze(
   version: number | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    await refuseNameTaken(trx, 'glaze', draft);
+    await refuseTakenName(trx, 'glaze', draft);
     const row = {
       name: draft.name,
       kind: draft.kind,
@@ -109,15 +109,15 @@ export async function saveGlaze(
         note: '',
         created_at: new Date(),
       });
-      await noteChange(trx, memberId, 'glaze', draft.id, null, row);
+      await recordChange(trx, memberId, 'glaze', draft.id, null, row);
     } else {
-      await changeRow(trx, memberId, 'glaze', draft.id, version, row);
+      await updateRow(trx, memberId, 'glaze', draft.id, version, row);
     }
   });
 }
 
 /** Refuses a name that another row of the table has. */
-export async function refuseNameTaken(
+export async function refuseTakenName(
   trx: Db,
   table: string,
   draft: { id: string; name: string },
@@ -131,7 +131,7 @@ export async function refuseNameTaken(
  *
  * @throws Conflict with the other person's values when the row has moved on
  */
-export async function changeRow(
+export async function updateRow(
   trx: Db,
   memberId: string,
   table: string,
@@ -140,13 +140,13 @@ export async function changeRow(
   values: Readonly<Record<string, unknown>>,
 ): Promise<void> {
   const before = await trx(table).where({ id }).forUpdate().first();
-  if (!before) throw new NotThere(`This ${table}`);
+  if (!before) throw new NotFound(`This ${table}`);
   if (before.version !== version) throw new Conflict(before, before.version);
   await trx(table)
     .where({ id })
     .update({ ...values, version: version + 1 });
   const old = Object.fromEntries(Object.keys(values).map((key) => [key, before[key]]));
-  await noteChange(trx, memberId, table, id, old, values);
+  await recordChange(trx, memberId, table, id, old, values);
 }
 
 /** The swatch of the best proved entry of each glaze alone, by glaze, where one was photographed. */

@@ -1,7 +1,7 @@
 import { materialBook, type Analysis, type MaterialBook } from '@/core/chemistry';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { changeRow, refuseNameTaken } from './glazes';
+import { updateRow, refuseTakenName } from './glazes';
 
 /** A material of the studio's own; one with the name of a built-in material stands before it. */
 export interface StudioMaterial {
@@ -47,11 +47,11 @@ export async function saveMaterial(
   version: number | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    await refuseNameTaken(trx, 'material', { id, name: draft.name });
+    await refuseTakenName(trx, 'material', { id, name: draft.name });
     const row = { ...draft, analysis: JSON.stringify(analysis) };
-    if (version !== null) return changeRow(trx, memberId, 'material', id, version, row);
+    if (version !== null) return updateRow(trx, memberId, 'material', id, version, row);
     if (await trx('material').where({ id }).first('id')) return;
     await trx('material').insert({ id, ...row });
-    await noteChange(trx, memberId, 'material', id, null, row);
+    await recordChange(trx, memberId, 'material', id, null, row);
   });
 }

@@ -1,8 +1,8 @@
 import type { Line } from '@/core/chemistry';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { Conflict, NotThere } from '@/records/platform/errors';
+import { Conflict, NotFound } from '@/records/platform/errors';
 
 /** One version of a glaze's recipe with what its tiles gave. */
 export interface RecipeVersion {
@@ -133,7 +133,7 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       .orderBy('number', 'desc')
       .limit(1)
       .forUpdate();
-    if (!newest) throw new NotThere('This glaze');
+    if (!newest) throw new NotFound('This glaze');
     const recipe = JSON.stringify(draft.lines);
     if (newest.id === draft.id || (newest.id === draft.follows && newest.recipe === recipe))
       return newest.number;
@@ -145,7 +145,7 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       await trx('glaze_version')
         .where({ id: newest.id })
         .update({ recipe, note: draft.note, member_id: memberId });
-      await noteChange(trx, memberId, 'glaze_version', newest.id, null, { recipe, note: draft.note });
+      await recordChange(trx, memberId, 'glaze_version', newest.id, null, { recipe, note: draft.note });
       return newest.number;
     }
     await trx('glaze_version').insert({
@@ -157,7 +157,7 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       created_at: new Date(),
       member_id: memberId,
     });
-    await noteChange(trx, memberId, 'glaze_version', draft.id, { recipe: newest.recipe }, { recipe });
+    await recordChange(trx, memberId, 'glaze_version', draft.id, { recipe: newest.recipe }, { recipe });
     await setProofsApart(trx, draft.glazeId);
     return newest.number + 1;
   });

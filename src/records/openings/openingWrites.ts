@@ -1,18 +1,18 @@
 import { inTransaction, type Db } from '@/records/platform/db';
 import { firingById } from '@/records/firings/firings';
-import { addStray, type Stray } from '@/records/platform/numbers';
+import { addUnloggedPiece, type UnloggedPiece } from '@/records/platform/numbers';
 import { openingPieces, type OpeningPiece } from './openings';
 import { saveCount, setPhoto, type PhotoSettings, type ZoneCount } from '@/records/pieces/photos';
-import { recordPiece, takeBack, type PieceReading, type TakenBack } from './readings';
+import { recordPiece, undoReading, type PieceReading, type UndoneReading } from './readings';
 import { addRepair, endRepair, type ShelfRepair } from './shelfRepairs';
 import type { Store } from '@/records/platform/store';
-import { layZones } from '@/records/pieces/zones';
+import { createZones } from '@/records/pieces/zones';
 
 /** One thing that was done at an opening, as a device keeps it until the server has it. */
 export type OpeningWrite =
-  | { readonly kind: 'piece'; readonly said: PieceReading }
-  | { readonly kind: 'takeBack'; readonly taken: TakenBack }
-  | { readonly kind: 'stray'; readonly stray: Stray }
+  | { readonly kind: 'piece'; readonly reading: PieceReading }
+  | { readonly kind: 'undo'; readonly undone: UndoneReading }
+  | { readonly kind: 'unlogged'; readonly piece: UnloggedPiece }
   | { readonly kind: 'repair'; readonly repair: Omit<ShelfRepair, 'done'> }
   | { readonly kind: 'repaired'; readonly repairId: string; readonly done: boolean }
   | { readonly kind: 'frame'; readonly photo: PhotoSettings & { readonly id: string } }
@@ -44,12 +44,12 @@ export async function writeOpening(
 async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrite): Promise<void> {
   switch (write.kind) {
     case 'piece':
-      return recordPiece(trx, memberId, write.said);
-    case 'takeBack':
-      return takeBack(trx, memberId, write.taken);
-    case 'stray':
-      await addStray(trx, memberId, write.stray);
-      return layZones(trx, write.stray.id, write.stray.firingId);
+      return recordPiece(trx, memberId, write.reading);
+    case 'undo':
+      return undoReading(trx, memberId, write.undone);
+    case 'unlogged':
+      await addUnloggedPiece(trx, memberId, write.piece);
+      return createZones(trx, write.piece.id, write.piece.firingId);
     case 'repair':
       return addRepair(trx, memberId, write.repair);
     case 'repaired':
@@ -62,7 +62,7 @@ async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrit
 }
 
 function pieceOf(write: OpeningWrite): string | null {
-  if (write.kind === 'piece') return write.said.pieceId;
-  if (write.kind === 'takeBack') return write.taken.pieceId;
-  return write.kind === 'stray' ? write.stray.id : null;
+  if (write.kind === 'piece') return write.reading.pieceId;
+  if (write.kind === 'undo') return write.undone.pieceId;
+  return write.kind === 'unlogged' ? write.piece.id : null;
 }

@@ -1,8 +1,8 @@
 import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/evidence';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { defectsOf, refreshEntries } from '@/records/dictionary/entries';
-import { Conflict, NotThere } from '@/records/platform/errors';
+import { Conflict, NotFound } from '@/records/platform/errors';
 
 /** What was seen on one zone. Severity: 1 only when looked for, 2 plain, 3 spoils the piece. */
 export interface ReadingDraft {
@@ -56,7 +56,7 @@ export async function recordPiece(
       .where({ firing_id: said.firingId, piece_id: said.pieceId })
       .forUpdate()
       .first();
-    if (!loaded) throw new NotThere('This piece in this firing');
+    if (!loaded) throw new NotFound('This piece in this firing');
     await refuseUnseen(trx, said);
     for (const reading of said.readings) await addReading(trx, memberId, said, reading, at);
     await trx('firing_piece')
@@ -66,7 +66,7 @@ export async function recordPiece(
     await trx('piece').where({ id: said.pieceId, stage: 'fired' }).update({ stage: 'read' });
     if (said.fate) await setFate(trx, memberId, said, said.fate, at);
     const { firingId, state } = said;
-    await noteChange(trx, memberId, 'reading', said.pieceId, null, {
+    await recordChange(trx, memberId, 'reading', said.pieceId, null, {
       firingId,
       state,
       readings: said.readings.map(({ id }) => id),
@@ -76,7 +76,7 @@ export async function recordPiece(
 }
 
 /** What is taken back: readings that were written by mistake, and how the piece stood before them. */
-export interface TakenBack {
+export interface UndoneReading {
   readonly pieceId: string;
   readonly firingId: string;
   readonly readingIds: readonly string[];
@@ -88,12 +88,17 @@ export interface TakenBack {
  * Takes back what was just recorded for a piece: its readings are ended, those they followed live again,
  * state and fate are as before. A reading that somebody has followed since stays.
  */
-export async function takeBack(base: Db, memberId: string, taken: TakenBack, at = new Date()): Promise<void> {
+export async function undoReading(
+  base: Db,
+  memberId: string,
+  taken: UndoneReading,
+  at = new Date(),
+): Promise<void> {
   const { pieceId, firingId, readingIds, state, fate } = taken;
   await inTransaction(base, async (trx) => {
     const where = { firing_id: firingId, piece_id: pieceId };
     if (!(await trx('firing_piece').where(where).forUpdate().first()))
-      throw new NotThere('This piece in this firing');
+      throw new NotFound('This piece in this firing');
     const live = await trx('reading').whereIn('id', readingIds).where(where).whereNull('ended_at');
     for (const reading of live) {
       await trx('reading').where({ id: reading.id }).update({ ended_at: at });
@@ -103,7 +108,7 @@ export async function takeBack(base: Db, memberId: string, taken: TakenBack, at 
     await trx('piece')
       .where({ id: pieceId })
       .update({ fate, ...(state === 'loaded' && { stage: 'fired' }) });
-    await noteChange(trx, memberId, 'taken back', pieceId, { readings: readingIds }, { state, fate });
+    await recordChange(trx, memberId, 'taken back', pieceId, { readings: readingIds }, { state, fate });
     await refreshPiece(trx, pieceId, firingId);
   });
 }
@@ -159,7 +164,7 @@ async function addReading(
   const zone = await trx('zone')
     .where({ id: reading.zoneId, piece_id: said.pieceId, ended_at: null })
     .first('id');
-  if (!zone) throw new NotThere('This zone');
+  if (!zone) throw new NotFound('This zone');
   const live = await trx('reading')
     .where({ zone_id: reading.zoneId, stage: reading.stage, ended_at: null })
     .first();
@@ -202,7 +207,7 @@ async function setFate(
     at,
   });
   await trx('piece').where({ id: pieceId }).update({ fate });
-  await noteChange(trx, memberId, 'fate', pieceId, before, { fate });
+  await recordChange(trx, memberId, 'fate', pieceId, before, { fate });
 }
 
 export interface StoredReading {

@@ -1,5 +1,5 @@
 import type { SHELF_FAULTS } from '@/core/firing';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import type { Db } from '@/records/platform/db';
 
 /** A shelf that needs work before it is used again. */
@@ -34,7 +34,7 @@ export async function endRepair(trx: Db, memberId: string, id: string, done: boo
   await trx('shelf_repair')
     .where({ id })
     .update({ done_at: done ? new Date() : null });
-  await noteChange(trx, memberId, 'shelf_repair', id, { done: !done }, { done });
+  await recordChange(trx, memberId, 'shelf_repair', id, { done: !done }, { done });
 }
 
 /** The repairs noted at an opening, by shelf from the top. */

@@ -1,4 +1,11 @@
-import { shareOf, surprisesOf, type Agreement, type Share, type Surprise, type Usual } from '@/core/evidence';
+import {
+  shareOf,
+  surprisesOf,
+  type Agreement,
+  type Proportion,
+  type Surprise,
+  type Usual,
+} from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf, proofRows, seenOf, type ProofRow } from '@/records/dictionary/entries';
 import { newestVersions } from '@/records/materials/glazes';
@@ -22,9 +29,9 @@ export interface FiringSummary {
   readonly lost: readonly { readonly label: string; readonly state: 'missing' | 'broken' }[];
   readonly fates: readonly { readonly fate: string; readonly count: number }[];
   /** Of the pieces that were read, those with the defect at least plainly, commonest first. */
-  readonly defects: readonly { readonly defect: string; readonly pieces: Share }[];
+  readonly defects: readonly { readonly defect: string; readonly pieces: Proportion }[];
   /** Pieces without a plain defect. */
-  readonly sound: Share;
+  readonly sound: Proportion;
   readonly surprises: readonly FoundSurprise[];
   /** Headwords proved for the first time. */
   readonly fresh: readonly { readonly id: string; readonly text: string; readonly pieces: number }[];

@@ -5,7 +5,7 @@ export {
   endSessions,
   hasMembers,
   makersOf,
-  mayDo,
+  hasRole,
   type Member,
   memberOfSession,
   type Role,

@@ -1,6 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
 import { newId, type Db } from '@/records/platform/db';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 
 /** What a member may do; each role may do all that the ones after it may. */
 export const ROLES = ['technician', 'teacher', 'student', 'visitor'] as const;
@@ -17,7 +17,7 @@ const IDLE_DAYS = 30;
 const DAY = 86_400_000;
 
 /** Whether a role may do what needs at least `least`. */
-export function mayDo(role: Role, least: Role): boolean {
+export function hasRole(role: Role, least: Role): boolean {
   return ROLES.indexOf(role) <= ROLES.indexOf(least);
 }
 
@@ -120,7 +120,7 @@ export async function addFirstMember(
       role: 'technician',
     });
     await trx('series').update({ prefix: first.prefix });
-    await noteChange(trx, id, 'member', id, null, { name: first.name, role: 'technician' });
+    await recordChange(trx, id, 'member', id, null, { name: first.name, role: 'technician' });
     return id;
   });
 }

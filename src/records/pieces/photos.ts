@@ -12,10 +12,10 @@ import {
   type Pixels,
   type Point,
 } from '@/core/photo';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { NotThere, Refusal } from '@/records/platform/errors';
+import { NotFound, Refusal } from '@/records/platform/errors';
 import type { Store } from '@/records/platform/store';
 
 /** The longest side a photo is kept at, px; enough to count pits on a 10 cm tile. */
@@ -98,7 +98,7 @@ export async function addPhoto(
   ]);
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
-    if (!(await trx('piece').where({ id: photo.pieceId }).first('id'))) throw new NotThere('This piece');
+    if (!(await trx('piece').where({ id: photo.pieceId }).first('id'))) throw new NotFound('This piece');
     await trx('photo').insert({
       id: photo.id,
       piece_id: photo.pieceId,
@@ -112,7 +112,7 @@ export async function addPhoto(
     });
     await trx('piece').where({ id: photo.pieceId }).update({ photo_id: photo.id });
     await putSwatches(trx, cut);
-    await noteChange(trx, memberId, 'photo', photo.id, null, { piece: photo.pieceId, hash });
+    await recordChange(trx, memberId, 'photo', photo.id, null, { piece: photo.pieceId, hash });
   });
   return { id: photo.id, hash, width, height, ...settings, firingId: photo.firingId, at: new Date() };
 }
@@ -144,14 +144,14 @@ export async function setPhoto(
 ): Promise<void> {
   const row = await base('photo').where({ id }).first('hash', 'piece_id', 'firing_id', 'frame');
   const bytes = row && (await store.get(row.hash));
-  if (!bytes) throw new NotThere('This photo');
+  if (!bytes) throw new NotFound('This photo');
   const cut = row.firing_id
     ? await cutSwatches(base, store, row.piece_id, row.firing_id, await decode(bytes), settings)
     : [];
   await inTransaction(base, async (trx) => {
     await trx('photo').where({ id }).update(settingColumns(settings));
     await putSwatches(trx, cut);
-    await noteChange(trx, memberId, 'photo', id, fromJson(row.frame), settings.frame);
+    await recordChange(trx, memberId, 'photo', id, fromJson(row.frame), settings.frame);
   });
 }
 
@@ -174,7 +174,7 @@ export async function saveCount(base: Db, memberId: string, count: ZoneCount): P
     if (await trx('zone_count').where({ id: count.id }).first('id')) return;
     const zone = await trx('zone').where({ id: count.zoneId }).forUpdate().first('id');
     const photo = await trx('photo').where({ id: count.photoId }).first('id');
-    if (!zone || !photo) throw new NotThere(zone ? 'This photo' : 'This zone');
+    if (!zone || !photo) throw new NotFound(zone ? 'This photo' : 'This zone');
     await trx('zone_count')
       .where({ zone_id: count.zoneId, kind: count.kind, ended_at: null })
       .update({ ended_at: new Date() });

@@ -2,7 +2,7 @@ import { zonesOf, type Form, type Side, type Stack } from '@/core/coats';
 import type { Fate } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, coreCoat, type StoredCoat } from './coats';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
 
@@ -182,7 +182,7 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
     .where({ id: key })
     .orWhere({ label: key.toUpperCase() })
     .first('id', 'twin_key', 'model_id');
-  if (!row) throw new NotThere(`Piece ${key}`);
+  if (!row) throw new NotFound(`Piece ${key}`);
   const [piece] = await piecesById(base, [row.id]);
   const twins = await base('piece')
     .where({ twin_key: row.twin_key })

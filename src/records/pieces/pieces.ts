@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto';
 import { wayOf, type Form } from '@/core/coats';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import type { CoatDraft } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { Conflict, NotThere, Refusal } from '@/records/platform/errors';
-import { changeRow, newestVersions } from '@/records/materials/glazes';
+import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
+import { updateRow, newestVersions } from '@/records/materials/glazes';
 import { labelOf, lockSeries } from '@/records/platform/numbers';
-import { relayZones } from './zones';
+import { rebuildZones } from './zones';
 
 export interface PieceDraft {
   readonly form: Form;
@@ -48,7 +48,7 @@ export async function savePieces(
       const label = labelOf(prefix, next);
       await trx('piece').insert({ id, label, number: next++, stage, ...row });
       await insertCoats(trx, id, coats);
-      await noteChange(trx, memberId, 'piece', id, null, { label, ...draft });
+      await recordChange(trx, memberId, 'piece', id, null, { label, ...draft });
       labels.set(id, label);
     }
     await trx('series').update({ next });
@@ -138,7 +138,7 @@ export async function correctPiece(
     const given = await coatRows(trx, draft.coats);
     const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position');
     const before = await trx('piece').where({ id }).forUpdate().first();
-    if (!before) throw new NotThere('This piece');
+    if (!before) throw new NotFound('This piece');
     if (before.version !== version) throw new Conflict({ ...before, coats: rows.length }, before.version);
     // The first coats told of a piece that nobody had logged are those it was fired with.
     const stray = rows.length === 0 ? await lastFiringOf(trx, id) : null;
@@ -152,12 +152,12 @@ export async function correctPiece(
           : before.stage === 'glazed'
             ? 'made'
             : before.stage;
-    await changeRow(trx, memberId, 'piece', id, version, { ...pieceRow(draft), stage });
+    await updateRow(trx, memberId, 'piece', id, version, { ...pieceRow(draft), stage });
     if (!sameCoats(rows, coats)) {
       await trx('coat').where({ piece_id: id, ended_at: null }).update({ ended_at: new Date() });
       await insertCoats(trx, id, coats);
-      await noteChange(trx, memberId, 'coats', id, rows, coats);
-      await relayZones(trx, id);
+      await recordChange(trx, memberId, 'coats', id, rows, coats);
+      await rebuildZones(trx, id);
     }
   });
 }

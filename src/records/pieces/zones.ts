@@ -1,7 +1,7 @@
 import { zonesOf, type Zone } from '@/core/coats';
 import { newId, type Db } from '@/records/platform/db';
 import { ensureEntry, refreshEntries } from '@/records/dictionary/entries';
-import { NotThere } from '@/records/platform/errors';
+import { NotFound } from '@/records/platform/errors';
 import { coatsOf, coreCoat, type StoredCoat } from './coats';
 
 interface PieceFiring {
@@ -24,11 +24,11 @@ async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
  * Lays out the zones of a piece for one of its firings and links each to its entry, made when new.
  * Zones laid before for the same firing are ended.
  */
-export async function layZones(trx: Db, pieceId: string, firingId: string): Promise<void> {
+export async function createZones(trx: Db, pieceId: string, firingId: string): Promise<void> {
   const piece = await trx('piece').where({ id: pieceId }).first('body_id');
   const firings = await firingsOf(trx, pieceId);
   const here = firings.findIndex((firing) => firing.id === firingId);
-  if (!piece || here === -1) throw new NotThere('This piece in this firing');
+  if (!piece || here === -1) throw new NotFound('This piece in this firing');
   const { cone, atmosphere } = firings[here]!;
   const glazeFirings = firings.slice(0, here + 1).filter((firing) => firing.kind !== 'bisque');
   const seen = new Set(firings.slice(0, here + 1).map((firing) => firing.id));
@@ -73,11 +73,11 @@ function versionsIn(zone: Zone, coats: readonly StoredCoat[]): string[] {
  * Lays the zones of a piece anew for all its firings after its coats were corrected, carries each live
  * reading to the zone that covers its middle (one reading a zone, also where zones became one), and sums up every entry that was touched.
  */
-export async function relayZones(trx: Db, pieceId: string): Promise<void> {
+export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {
   for (const firing of await firingsOf(trx, pieceId)) {
     const old = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
     if (old.length === 0) continue;
-    await layZones(trx, pieceId, firing.id);
+    await createZones(trx, pieceId, firing.id);
     const fresh = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
     const heirs = new Map<string, typeof old>();
     for (const zone of old) {

@@ -8,7 +8,7 @@ const RECENT = 1000;
  * late commit may carry an id earlier than the last: it moves the last {@link RECENT} of them along, and so the
  * first of these.
  */
-export async function markOf(base: Db): Promise<string> {
+export async function currentRevision(base: Db): Promise<string> {
   const recent = base('change').select('id').orderBy('id', 'desc').limit(RECENT).as('recent');
   const row = await base(recent).first(
     base.raw('max(id) as last'),
@@ -34,14 +34,14 @@ interface Kept<T> {
  * @param mayLag whether the last value may answer while a newer one is reckoned, one at a time; never by default
  * @returns what is kept, by key; who has just asked where the records stand gives the mark along
  */
-export function keptUntilWrite<T>(
+export function cachedUntilWrite<T>(
   reckon: (base: Db, key: string) => Promise<T>,
   most: number,
   mayLag: (value: T) => boolean = () => false,
 ): (base: Db, key: string, mark?: string) => Promise<T> {
   const kept = new WeakMap<Db, Map<string, Kept<T>>>();
   return async (base, key, given) => {
-    const mark = given ?? (await markOf(base));
+    const mark = given ?? (await currentRevision(base));
     const own = kept.get(base) ?? new Map<string, Kept<T>>();
     kept.set(base, own);
     const known = own.get(key);

@@ -1,7 +1,7 @@
 import { type Db, fromJson, newId } from './db';
 
 /** Notes in the change table who changed what, from what, to what. `before` is null for a new row. */
-export async function noteChange(
+export async function recordChange(
   trx: Db,
   memberId: string | null,
   what: string,

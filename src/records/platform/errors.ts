@@ -21,7 +21,7 @@ export class Conflict extends Error {
 }
 
 /** What was asked for is not there. */
-export class NotThere extends Error {
+export class NotFound extends Error {
   constructor(what: string) {
     super(`${what} is not there.`);
     this.name = 'NotThere';
@@ -29,9 +29,9 @@ export class NotThere extends Error {
 }
 
 /** Waits for a record; one that is not there is null. */
-export async function orNull<T>(record: Promise<T>): Promise<T | null> {
+export async function nullIfNotFound<T>(record: Promise<T>): Promise<T | null> {
   return record.catch((error: unknown) => {
-    if (error instanceof NotThere) return null;
+    if (error instanceof NotFound) return null;
     throw error;
   });
 }

@@ -1,7 +1,7 @@
-export { keptUntilWrite, markOf } from './cache';
+export { cachedUntilWrite, currentRevision } from './cache';
 export { changesOf } from './changes';
 export { connect, db, type Db, fromJson, newId } from './db';
-export { Conflict, NotThere, orNull, Refusal } from './errors';
+export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate } from './migrate';
 export { type NumberBlock, reserveNumbers } from './numbers';
 export { saveSetting, setting } from './settings';

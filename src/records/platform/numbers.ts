@@ -1,5 +1,5 @@
 import { inTransaction, newId, type Db } from './db';
-import { NotThere, Refusal } from './errors';
+import { NotFound, Refusal } from './errors';
 
 /** A run of piece numbers that one device may give out by itself, without a network. */
 export interface NumberBlock {
@@ -43,7 +43,7 @@ export async function reserveNumbers(
 }
 
 /** A piece found in the kiln that nobody had logged. */
-export interface Stray {
+export interface UnloggedPiece {
   readonly id: string;
   readonly firingId: string;
   readonly blockId: string;
@@ -58,7 +58,7 @@ export interface Stray {
  *
  * @throws Refusal when the number is not the device's or is used
  */
-export async function addStray(trx: Db, memberId: string, stray: Stray): Promise<void> {
+export async function addUnloggedPiece(trx: Db, memberId: string, stray: UnloggedPiece): Promise<void> {
   const block = await trx('number_block').where({ id: stray.blockId }).first('first', 'last');
   const { prefix } = await lockSeries(trx);
   const label = labelOf(prefix, stray.number);
@@ -72,7 +72,7 @@ export async function addStray(trx: Db, memberId: string, stray: Stray): Promise
     .orderByRaw('count(*) desc')
     .first('body_id');
   const anyBody = body ?? (await trx('body').first('id as body_id'));
-  if (!anyBody) throw new NotThere('A clay body');
+  if (!anyBody) throw new NotFound('A clay body');
   const at = new Date();
   const [{ last }] = (await trx('firing_piece')
     .where({ firing_id: stray.firingId })

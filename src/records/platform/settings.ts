@@ -1,4 +1,4 @@
-import { noteChange } from './changes';
+import { recordChange } from './changes';
 import { fromJson, inTransaction, type Db } from './db';
 import { Conflict } from './errors';
 
@@ -26,6 +26,6 @@ export async function saveSetting(
     const next = { value: JSON.stringify(value), version: version + 1 };
     if (row) await trx('setting').where({ name }).update(next);
     else await trx('setting').insert({ name, ...next });
-    await noteChange(trx, memberId, 'setting', name, row ? fromJson(row.value) : null, value);
+    await recordChange(trx, memberId, 'setting', name, row ? fromJson(row.value) : null, value);
   });
 }

@@ -2,11 +2,11 @@ import type { Form } from '@/core/coats';
 import type { Line } from '@/core/chemistry';
 import type { Fate } from '@/core/evidence';
 import type { CellLayer, RoundStep } from '@/core/rounds';
-import { noteChange } from '@/records/platform/changes';
+import { recordChange } from '@/records/platform/changes';
 import type { CoatDraft } from '@/records/pieces/coats';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
-import { NotThere, Refusal } from '@/records/platform/errors';
+import { NotFound, Refusal } from '@/records/platform/errors';
 
 import { correctPiece, savePieces } from '@/records/pieces/pieces';
 import { piecesById } from '@/records/pieces/piecePages';
@@ -82,7 +82,7 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
       created_at: new Date(),
     });
     for (const cell of draft.cells) await addCell(trx, memberId, draft, number, cell);
-    await noteChange(trx, memberId, 'round', draft.id, null, {
+    await recordChange(trx, memberId, 'round', draft.id, null, {
       number,
       name: draft.name,
       cells: draft.cells.length,
@@ -144,7 +144,7 @@ async function addTestGlaze(trx: Db, memberId: string, round: RoundDraft, name: 
     created_at: new Date(),
     member_id: memberId,
   });
-  await noteChange(trx, memberId, 'glaze', id, null, row);
+  await recordChange(trx, memberId, 'glaze', id, null, row);
   return id;
 }
 
@@ -251,7 +251,7 @@ export async function roundPage(
   id: string,
 ): Promise<{ round: Round; cells: readonly RoundCell[] }> {
   const row = await roundRows(base).where('r.id', id).first();
-  if (!row) throw new NotThere('This round');
+  if (!row) throw new NotFound('This round');
   const cells = await base('round_cell as c')
     .join('body as b', 'b.id', 'c.body_id')
     .where('c.round_id', id)

@@ -2,7 +2,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 /** A piece on the bench, or one zone of it. */
-export interface Held {
+export interface BenchItem {
   readonly id: string;
   readonly label: string;
   readonly photoHash: string | null;
@@ -10,26 +10,26 @@ export interface Held {
 }
 
 /** Whether two are the same piece, and the same zone of it. */
-export function isSame(one: Held, other: Held): boolean {
+export function isSame(one: BenchItem, other: BenchItem): boolean {
   return one.id === other.id && one.zoneId === other.zoneId;
 }
 
 /** The page that sets what is held side by side. */
-export function compareAddress(held: readonly Held[]): string {
+export function compareAddress(held: readonly BenchItem[]): string {
   const ids = held.map(({ id }) => id).join(',');
   const zones = held.map(({ zoneId }) => zoneId ?? '').join(',');
   return `/compare?pieces=${ids}${held.some(({ zoneId }) => zoneId) ? `&zones=${zones}` : ''}`;
 }
 
 interface Bench {
-  readonly held: readonly Held[];
+  readonly held: readonly BenchItem[];
   readonly open: boolean;
   readonly setOpen: (open: boolean) => void;
   /** Picks a piece up, or puts it back when it is on the bench. */
-  readonly toggle: (piece: Held) => void;
+  readonly toggle: (piece: BenchItem) => void;
   readonly clear: () => void;
   /** Lays these on the bench instead of what is on it. */
-  readonly lay: (pieces: readonly Held[]) => void;
+  readonly lay: (pieces: readonly BenchItem[]) => void;
 }
 
 const Context = createContext<Bench | null>(null);
@@ -38,12 +38,12 @@ const MOST = 24;
 
 /** Keeps what was picked up on this device, across pages and reloads. */
 export function BenchProvider({ children }: { children: ReactNode }) {
-  const [held, setHeld] = useState<readonly Held[]>([]);
+  const [held, setHeld] = useState<readonly BenchItem[]>([]);
   const [open, setOpen] = useState(true);
   // The device's store is only there after the first paint; server and first client render agree on empty.
   // eslint-disable-next-line react-hooks/set-state-in-effect
   useEffect(() => setHeld(readHeld()), []);
-  const change = useCallback((next: (held: readonly Held[]) => readonly Held[]) => {
+  const change = useCallback((next: (held: readonly BenchItem[]) => readonly BenchItem[]) => {
     setHeld((before) => {
       const after = next(before).slice(-MOST);
       localStorage.setItem(KEY, JSON.stringify(after));
@@ -69,10 +69,10 @@ export function BenchProvider({ children }: { children: ReactNode }) {
   return <Context value={bench}>{children}</Context>;
 }
 
-function readHeld(): readonly Held[] {
+function readHeld(): readonly BenchItem[] {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
-    return Array.isArray(kept) ? (kept as Held[]) : [];
+    return Array.isArray(kept) ? (kept as BenchItem[]) : [];
   } catch {
     return [];
   }

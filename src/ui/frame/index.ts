@@ -1,3 +1,3 @@
-export { Frame } from './Frame';
+export { AppFrame } from './AppFrame';
 export { GuideWords } from './GuideWords';
-export { isSame, useBench, type Held } from './BenchContext';
+export { isSame, useBench, type BenchItem } from './BenchContext';

@@ -1,13 +1,13 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
 import { signOut } from '@/features/people/actions';
-import { Frame } from '@/ui/frame';
+import { AppFrame } from '@/ui/frame';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const live = await listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 });
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>
@@ -16,8 +16,8 @@ export default async function StudioLayout({ children }: { children: ReactNode }
     </Link>
   ));
   return (
-    <Frame member={member} kilns={kilns.length ? kilns : <span>Kilns at rest</span>} signOut={signOut}>
+    <AppFrame member={member} kilns={kilns.length ? kilns : <span>Kilns at rest</span>} signOut={signOut}>
       {children}
-    </Frame>
+    </AppFrame>
   );
 }

@@ -4,7 +4,7 @@ import { db } from '@/records/platform';
 import { hasMembers } from '@/records/people';
 import { signIn } from '@/features/people/actions';
 import { SignInForm } from '@/features/people/ui/SignInForm';
-import { Forget } from '@/ui/Forget';
+import { DropOfflinePages } from '@/ui/DropOfflinePages';
 
 export const metadata = { title: 'Sign in' };
 
@@ -13,7 +13,7 @@ export default async function Page() {
   if (!(await hasMembers(db()))) redirect('/welcome');
   return (
     <>
-      <Forget />
+      <DropOfflinePages />
       <SignInForm
         title="Sign in"
         lead="With the name and password your studio gave you."

@@ -1,4 +1,4 @@
-import { db, markOf } from '@/records/platform';
+import { db, currentRevision } from '@/records/platform';
 
 /** How often the records are looked at, ms. */
 const EVERY = 2000;
@@ -7,7 +7,7 @@ let seen = { at: 0, mark: Promise.resolve('') };
 
 /** Where the records stand, asked once for all open pages. */
 function sharedMark(now: number): Promise<string> {
-  if (now - seen.at >= EVERY / 2) seen = { at: now, mark: markOf(db()) };
+  if (now - seen.at >= EVERY / 2) seen = { at: now, mark: currentRevision(db()) };
   return seen.mark;
 }
 

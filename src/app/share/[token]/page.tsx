@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { db } from '@/records/platform';
 import { newestOnWall } from '@/records/dictionary';
 import { Kiosk } from '@/features/wall/ui/Kiosk';
-import { Live } from '@/ui/Live';
+import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { SharedWall, usualSize, type Size } from '@/features/wall/ui/SharedWall';
 import { sharedWall, visit } from '@/features/wall/server/visit';
 import { z } from 'zod';
@@ -33,7 +33,7 @@ export default async function Page({ params, searchParams }: Props) {
   const wall = await sharedWall(share);
   return (
     <>
-      <Live from={`${at}/live`} />
+      <RefreshOnChange from={`${at}/live`} />
       {kiosk ? (
         <Kiosk entries={await newestOnWall(db(), wall.choice)} at={at} />
       ) : (

@@ -10,9 +10,9 @@ import { Choice } from '@/ui/Choice';
 import { ColourField } from '@/ui/ColourField';
 import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveBodyCard } from '../actions';
 
 function blank(): BodyDraft {
@@ -35,24 +35,24 @@ function blank(): BodyDraft {
 /** What is known of one clay; a new one when none is given. */
 export function BodyCard({ body }: { body: Body | null }) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = useKept<BodyDraft>(
+  const [draft, setDraft, , drop] = usePersistedState<BodyDraft>(
     `jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}`,
     body ?? blank(),
   );
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const of = (field: string) =>
-    faults.find((fault) => fault.field === `body.${field}` || fault.field === field)?.message;
+    errors.find((error) => error.field === `body.${field}` || error.field === field)?.message;
   const change = (part: Partial<BodyDraft>) => setDraft((before) => ({ ...before, ...part }));
   const number = (key: 'shrinkage' | 'absorption' | 'expansion', label: string) => (
     <NumberField
       label={label}
       value={draft[key]}
       onChange={(value) => change({ [key]: value })}
-      fault={of(key)}
+      error={of(key)}
     />
   );
   const save = async () => {
-    if ((await act(() => saveBodyCard({ body: draft, version: body?.version ?? null }))) !== null) return;
+    if ((await run(() => saveBodyCard({ body: draft, version: body?.version ?? null }))) !== null) return;
     drop();
     if (!body) router.push(`/clays/${draft.id}`);
   };
@@ -60,37 +60,37 @@ export function BodyCard({ body }: { body: Body | null }) {
     <Card
       title={body ? body.name : 'New clay'}
       button={body ? 'Save' : 'Add this clay'}
-      busy={busy}
-      faults={faults}
+      isBusy={isBusy}
+      errors={errors}
       onSave={() => void save()}
     >
-      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} error={of('name')} />
       <div className={css.pair}>
         <ColourField
           label="Colour, oxidation"
           value={draft.colourOxidation}
           onChange={(colourOxidation) => change({ colourOxidation })}
-          fault={of('colourOxidation')}
+          error={of('colourOxidation')}
         />
         <ColourField
           label="Colour, reduction"
           value={draft.colourReduction}
           onChange={(colourReduction) => change({ colourReduction })}
-          fault={of('colourReduction')}
+          error={of('colourReduction')}
         />
         <Choice
           label="From cone"
           options={CONES}
           value={draft.coneFrom as Cone}
           onChange={(cone) => change({ coneFrom: cone ?? '5' })}
-          fault={of('coneFrom')}
+          error={of('coneFrom')}
         />
         <Choice
           label="To cone"
           options={CONES}
           value={draft.coneTo as Cone}
           onChange={(cone) => change({ coneTo: cone ?? '7' })}
-          fault={of('coneTo')}
+          error={of('coneTo')}
         />
         <Choice
           label="Iron"
@@ -114,7 +114,7 @@ export function BodyCard({ body }: { body: Body | null }) {
         onChange={(note) => change({ note })}
         multiline
         minRows={2}
-        fault={of('note')}
+        error={of('note')}
       />
     </Card>
   );

@@ -5,7 +5,7 @@ import type { Body, StudioTile } from '@/records/materials';
 import { GuideWords } from '@/ui/frame';
 import { PerKelvin } from '@/ui/Oxide';
 import { BodyCard } from './BodyCard';
-import { Evidence } from './Evidence';
+import { FitEvidence } from './FitEvidence';
 import type { Judged } from '../model/judge';
 import css from './clay.module.css';
 
@@ -56,7 +56,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
           />
         </dl>
       </header>
-      <Evidence calibration={calibration} measured={body.expansion} tiles={tiles} />
+      <FitEvidence calibration={calibration} measured={body.expansion} tiles={tiles} />
       <section className={css.glazes} aria-labelledby="on-it">
         <div className={css.titleRow}>
           <h2 id="on-it">Glazes on it</h2>

@@ -1,5 +1,5 @@
 import type { NaturalExperiment } from '@/core/evidence';
-import type { About, PieceCase } from '@/records/clinic';
+import type { CaseSubject, PieceCase } from '@/records/clinic';
 
 /** Experiments shown at a time. */
 const SHOWN = 6;
@@ -10,7 +10,7 @@ const WORTH_SHOWING = 0.3;
 export function concerning(
   experiments: readonly NaturalExperiment[],
   found: Pick<PieceCase, 'headwords'> | null,
-  subject: Pick<About, 'words'> | null = null,
+  subject: Pick<CaseSubject, 'words'> | null = null,
 ): NaturalExperiment[] {
   const names = [
     ...(subject ? [subject.words] : []),

@@ -7,7 +7,7 @@ import {
   type Rung,
 } from '@/core/clinic';
 import type { MaterialBook } from '@/core/chemistry';
-import type { DefectId, DoneZone } from '@/core/evidence';
+import type { DefectId, FiredZoneFacts } from '@/core/evidence';
 import type { PieceCase } from '@/records/clinic';
 
 /** What is likely to come of doing it otherwise. */
@@ -31,7 +31,7 @@ export type Forward =
 export function forwardOf(
   defect: DefectId,
   found: PieceCase | null,
-  zones: readonly DoneZone[],
+  zones: readonly FiredZoneFacts[],
   book: MaterialBook,
 ): Forward | null {
   if (!found) return null;

@@ -1,16 +1,23 @@
 import 'server-only';
 import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
-import { defectOf, fisherTwoSided, shareOf, type DefectId, type DoneZone, type Share } from '@/core/evidence';
 import {
-  aboutOf,
-  type About,
+  defectOf,
+  fisherTwoSided,
+  shareOf,
+  type DefectId,
+  type FiredZoneFacts,
+  type Proportion,
+} from '@/core/evidence';
+import {
+  findCaseSubject,
+  type CaseSubject,
   listCases,
   pieceCase,
   piecesWith,
   type DefectProof,
   studioRecord,
 } from '@/records/clinic';
-import { type Db, orNull } from '@/records/platform';
+import { type Db, nullIfNotFound } from '@/records/platform';
 import { studioBook } from '@/records/materials';
 import { concerning } from '../model/concerning';
 import { forwardOf } from '../model/forwardOf';
@@ -35,11 +42,13 @@ export type Diagnosis = Awaited<ReturnType<typeof diagnosisOf>>;
 
 /** Everything a diagnosis shows: the piece's own record, the studio's tiles, and what earlier cases ended with. */
 export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, told: readonly Told[]) {
-  const about = await aboutOf(base, subject.about);
+  const about = await findCaseSubject(base, subject.about);
   const proofs = await piecesWith(base, defect, about);
   const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
   const [pieces, { zones, experiments }, closed, book] = await Promise.all([
-    Promise.all([...new Set(labels)].slice(0, ALIKE).map((label) => orNull(pieceCase(base, label, defect)))),
+    Promise.all(
+      [...new Set(labels)].slice(0, ALIKE).map((label) => nullIfNotFound(pieceCase(base, label, defect))),
+    ),
     studioRecord(base, defect),
     listCases(base, { open: false, defect }),
     studioBook(base),
@@ -94,7 +103,10 @@ function withOwn(proofs: readonly DefectProof[], found: Awaited<ReturnType<typeo
 }
 
 /** Pieces of a firing with the defect, shelf by shelf. */
-function byShelf(zones: readonly DoneZone[], { words }: About): (readonly [string, Share])[] {
+function byShelf(
+  zones: readonly FiredZoneFacts[],
+  { words }: CaseSubject,
+): (readonly [string, Proportion])[] {
   const own = zones.filter(({ firing }) => firing === words);
   return [...new Set(own.map(({ shelf }) => shelf))]
     .sort()
@@ -102,13 +114,13 @@ function byShelf(zones: readonly DoneZone[], { words }: About): (readonly [strin
 }
 
 /** Pieces with the defect among those of some zones. */
-function shareIn(zones: readonly DoneZone[]): Share {
-  const pieces = (some: readonly DoneZone[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
+function shareIn(zones: readonly FiredZoneFacts[]): Proportion {
+  const pieces = (some: readonly FiredZoneFacts[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
   return shareOf(pieces(zones.filter(({ hasDefect }) => hasDefect)), pieces(zones));
 }
 
 /** Whether one clay shows it and the others hardly do. */
-function bodyAlone(zones: readonly DoneZone[], { words }: About): Evidence {
+function bodyAlone(zones: readonly FiredZoneFacts[], { words }: CaseSubject): Evidence {
   return standsOut(zones, ({ body }) => body === words) ? { pattern: 'one-body' } : {};
 }
 
@@ -116,7 +128,7 @@ function bodyAlone(zones: readonly DoneZone[], { words }: About): Evidence {
  * Whether the glazes of a piece show it all through its firing and hardly in others of that atmosphere: then it is
  * the firing's, and twins from other firings do not make it one piece alone.
  */
-function firingAlone(zones: readonly DoneZone[], pieceId: string): Evidence {
+function firingAlone(zones: readonly FiredZoneFacts[], pieceId: string): Evidence {
   const own = zones.find((zone) => zone.pieceId === pieceId && zone.hasDefect);
   if (!own) return {};
   const glazes = new Set(own.layers.map(({ glaze }) => glaze));
@@ -130,17 +142,17 @@ function firingAlone(zones: readonly DoneZone[], pieceId: string): Evidence {
 }
 
 /** Whether some zones show it and the others hardly do. */
-function standsOut(zones: readonly DoneZone[], is: (zone: DoneZone) => boolean): boolean {
+function standsOut(zones: readonly FiredZoneFacts[], is: (zone: FiredZoneFacts) => boolean): boolean {
   const own = shareIn(zones.filter(is));
   const others = shareIn(zones.filter((zone) => !is(zone)));
   if (!own.share || (others.share ?? 0) > ALONE.share * own.share) return false;
-  const row = ({ count, of }: Share) => [count, of - count] as const;
+  const row = ({ count, of }: Proportion) => [count, of - count] as const;
   return fisherTwoSided([row(own), row(others)]) < ALONE.chance;
 }
 
 /** Whether the whole of a firing shows it, or one shelf alone. */
-function patternOf(shelves: readonly (readonly [string, Share])[]): Evidence {
-  const sum = (of: (share: Share) => number) => shelves.reduce((all, [, share]) => all + of(share), 0);
+function patternOf(shelves: readonly (readonly [string, Proportion])[]): Evidence {
+  const sum = (of: (share: Proportion) => number) => shelves.reduce((all, [, share]) => all + of(share), 0);
   if (shelves.length === 0) return {};
   if (sum(({ count }) => count) >= WHOLE * sum(({ of }) => of)) return { pattern: 'whole-firing' };
   const showing = shelves.filter(([, { count }]) => count > 0);

@@ -7,12 +7,12 @@ import { useState } from 'react';
 import { causeOf, LINKS, type CauseId } from '@/core/clinic';
 import type { CaseRow } from '@/records/clinic';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
-import { useSameId } from '@/ui/useSameId';
-import { keepCase, noteTry } from '../actions';
+import { FormErrors } from '@/ui/FormErrors';
+import { ConflictNotice } from '@/ui/ConflictNotice';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
+import { useIdempotentId } from '@/ui/useIdempotentId';
+import { saveCase, saveTry } from '../actions';
 import css from './clinic.module.css';
 import { WORKED, WORKED_WORDS } from '../model/tried';
 
@@ -27,9 +27,9 @@ interface Props {
 
 /** What was tried in a case, and its end: the cause that it was and what really helped. */
 export function CasePanel({ found, told, first, rounds }: Props) {
-  const { act, busy, faults, theirs } = useAct();
-  const [idOf, kept] = useSameId();
-  const [tried, setTried, , drop] = useKept(`jiten.case.${found.id}`, {
+  const { run, isBusy, errors, theirs } = useMutation();
+  const [idOf, kept] = useIdempotentId();
+  const [tried, setTried, , drop] = usePersistedState(`jiten.case.${found.id}`, {
     act: '',
     worked: 'not yet' as (typeof WORKED)[number],
     roundId: '',
@@ -37,10 +37,10 @@ export function CasePanel({ found, told, first, rounds }: Props) {
   const [cause, setCause] = useState<CauseId>(found.cause ?? first);
   const [helped, setHelped] = useState(found.helped ?? '');
   const closed = found.closedAt !== null;
-  const change = (what: object) => act(() => keepCase({ id: found.id, version: found.version, ...what }));
+  const change = (what: object) => run(() => saveCase({ id: found.id, version: found.version, ...what }));
   const note = async () => {
     const said = { caseId: found.id, ...tried, roundId: tried.roundId || null };
-    if ((await act(() => noteTry({ ...said, id: idOf(said) }))) === undefined) return;
+    if ((await run(() => saveTry({ ...said, id: idOf(said) }))) === undefined) return;
     kept(said);
     drop();
     setTried({ act: '', worked: 'not yet', roundId: '' });
@@ -56,7 +56,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
         {found.closedAt && `; closed ${shortDay(found.closedAt)}. What helped: ${found.helped}`}
       </p>
       {theirs && (
-        <Theirs
+        <ConflictNotice
           rows={rowsOf(theirs, { told, cause, helped })}
           onKeepMine={() =>
             void change({
@@ -66,7 +66,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
           }
         />
       )}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       {found.tries.length > 0 && (
         <ul className={css.tiles}>
           {found.tries.map((one) => (
@@ -89,13 +89,13 @@ export function CasePanel({ found, told, first, rounds }: Props) {
         <a href={`/api/v1/cases/${found.id}/report`}>Report as PDF</a>
       </p>
       {closed ? (
-        <Button disabled={busy} onClick={() => void change({ reopened: true })}>
+        <Button disabled={isBusy} onClick={() => void change({ reopened: true })}>
           Open it again
         </Button>
       ) : (
         <>
           {told !== found.told && (
-            <Button disabled={busy} onClick={() => void change({ told })}>
+            <Button disabled={isBusy} onClick={() => void change({ told })}>
               Keep these answers
             </Button>
           )}
@@ -132,7 +132,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
                 </MenuItem>
               ))}
             </TextField>
-            <Button disabled={busy || !tried.act.trim()} onClick={() => void note()}>
+            <Button disabled={isBusy || !tried.act.trim()} onClick={() => void note()}>
               Note it
             </Button>
           </div>
@@ -156,7 +156,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
             />
             <Button
               variant="contained"
-              disabled={busy || !helped.trim()}
+              disabled={isBusy || !helped.trim()}
               onClick={() => void change({ closed: { cause, helped } })}
             >
               Close the case

@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
-import { beginCase } from '../actions';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
+import { openCaseAction } from '../actions';
 
 /** Makes an investigation of what is on the page, to come back to. */
 export function OpenCase(draft: {
@@ -16,16 +16,16 @@ export function OpenCase(draft: {
 }) {
   const router = useRouter();
   const [id] = useState(ulid);
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const open = async () => {
-    if ((await act(() => beginCase({ id, ...draft }))) !== undefined) router.push(`/clinic/cases/${id}`);
+    if ((await run(() => openCaseAction({ id, ...draft }))) !== undefined) router.push(`/clinic/cases/${id}`);
   };
   return (
     <>
-      <Button disabled={busy} onClick={() => void open()} sx={{ ml: 1 }}>
+      <Button disabled={isBusy} onClick={() => void open()} sx={{ ml: 1 }}>
         Open a case
       </Button>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
     </>
   );
 }

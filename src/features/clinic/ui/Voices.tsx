@@ -1,6 +1,12 @@
 import Link from 'next/link';
 import { askNext, foundWords, type Evidence } from '@/core/clinic';
-import { defectName, shareWords, type Defect, type NaturalExperiment, type Share } from '@/core/evidence';
+import {
+  defectName,
+  shareWords,
+  type Defect,
+  type NaturalExperiment,
+  type Proportion,
+} from '@/core/evidence';
 import type { DefectProof, PieceCase } from '@/records/clinic';
 import { LinkButton } from '@/ui/LinkButton';
 import css from './clinic.module.css';
@@ -69,7 +75,7 @@ export function TilesVoice({
 }: {
   experiments: readonly NaturalExperiment[];
   /** Pieces with the defect on each shelf of the firing that is asked about; empty when none is. */
-  shelves: readonly (readonly [string, Share])[];
+  shelves: readonly (readonly [string, Proportion])[];
   /** What earlier cases of this defect ended with. */
   earlier: readonly { readonly id: string; readonly number: number; readonly words: string }[];
 }) {

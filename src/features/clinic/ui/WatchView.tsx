@@ -4,7 +4,7 @@ import type { Series } from '@/records/clinic';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { riseAddress } from '../model/riseAddress';
+import { riseHref } from '../model/riseHref';
 import css from './clinic.module.css';
 import { RiseChart } from './RiseChart';
 import { riseWords } from '../model/words';
@@ -48,7 +48,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
                   {one.by === 'batch' && <span className="quiet">, by batch</span>}
                 </td>
                 <td>
-                  <Link href={riseAddress(one)}>{defectName(one.defect)}</Link>
+                  <Link href={riseHref(one)}>{defectName(one.defect)}</Link>
                 </td>
                 <td className="figures">{shareWords(one.watched.usual)}</td>
                 <td>
@@ -79,7 +79,7 @@ function Risen({ series, rise }: { series: Series; rise: Rise }) {
         </h2>
         <p>{riseWords(series, rise)}</p>
         <RiseChart watched={watched} />
-        <LinkButton variant="contained" href={riseAddress(series)}>
+        <LinkButton variant="contained" href={riseHref(series)}>
           Find out why
         </LinkButton>
       </div>

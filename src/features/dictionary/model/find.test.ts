@@ -1,7 +1,7 @@
-import { findAddress, nearWords, readAsked } from './findQuery';
+import { findAddress, nearWords, readFindQuery } from './findQuery';
 
 test('the address holds what is asked for; what is not understood is left out', () => {
-  const asked = readAsked({
+  const asked = readFindQuery({
     colour: '#93b09c',
     cone: '6',
     stays: '1',

@@ -18,15 +18,15 @@ const findSchema = z.object({
 });
 
 /** What is asked for, as it stands in the address. */
-export type Asked = z.infer<typeof findSchema>;
+export type FindQuery = z.infer<typeof findSchema>;
 
 /** Reads the address of the finder; what it does not understand is left out. */
-export function readAsked(params: unknown): Asked {
+export function readFindQuery(params: unknown): FindQuery {
   return findSchema.parse(params);
 }
 
 /** The address with something changed; undefined takes it away. */
-export function findAddress(asked: Asked, change: Partial<Asked> = {}): string {
+export function findAddress(asked: FindQuery, change: Partial<FindQuery> = {}): string {
   const params = new URLSearchParams();
   for (const [key, value] of Object.entries({ ...asked, ...change })) if (value) params.set(key, value);
   return `/find${params.size ? `?${params}` : ''}`;

@@ -1,4 +1,3 @@
-import 'server-only';
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
 import { openPdf } from '@/ui/pdf';

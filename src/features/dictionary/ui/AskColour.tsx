@@ -4,9 +4,9 @@ import type { Point } from '@/core/photo';
 import { PhotoPicker } from '@/ui/PhotoPicker';
 import { photoWorker } from '@/ui/photoWorker';
 import { useObjectUrl } from '@/ui/useObjectUrl';
-import { useAsking } from './Asking';
+import { useFind } from './FindProvider';
 import css from './find.module.css';
-import type { Asked } from '../model/findQuery';
+import type { FindQuery } from '../model/findQuery';
 
 /** Cone and clay that were asked for last on this device. */
 const KEPT = 'jiten.find';
@@ -17,13 +17,13 @@ export function AskColour({
   asked,
   chips,
 }: {
-  asked: Asked;
+  asked: FindQuery;
   chips: readonly { readonly name: string; readonly colour: string }[];
 }) {
   const [photo, setPhoto] = useState<File | null>(null);
   const [at, setAt] = useState<Point>(MIDDLE);
   const [said, setSaid] = useState('');
-  const { ask, underWay } = useAsking();
+  const { ask, underWay } = useFind();
   const url = useObjectUrl(photo);
   const { cone, clay } = asked;
 
@@ -125,9 +125,9 @@ export function AskColour({
   );
 }
 
-function keptWishes(): Pick<Asked, 'cone' | 'clay'> | null {
+function keptWishes(): Pick<FindQuery, 'cone' | 'clay'> | null {
   try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Pick<Asked, 'cone' | 'clay'> | null;
+    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Pick<FindQuery, 'cone' | 'clay'> | null;
   } catch {
     return null;
   }

@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Correction } from '@/records/dictionary';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
-import { useSameId } from '@/ui/useSameId';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { WordField } from '@/ui/WordField';
 import { correct, settle } from '../actions';
 import css from './entry.module.css';
@@ -21,13 +21,13 @@ export function Corrections({
   list: readonly Correction[];
   maySettle: boolean;
 }) {
-  const [text, setText, , drop] = useKept(`jiten.correction.${entryId}`, '');
+  const [text, setText, , drop] = usePersistedState(`jiten.correction.${entryId}`, '');
   const [opened, setOpened] = useState(false);
-  const { act, busy, faults } = useAct();
-  const [idOf, kept] = useSameId();
+  const { run, isBusy, errors } = useMutation();
+  const [idOf, kept] = useIdempotentId();
   const send = async () => {
     const said = { entryId, text };
-    if ((await act(() => correct({ ...said, id: idOf(said) }))) === undefined) return;
+    if ((await run(() => correct({ ...said, id: idOf(said) }))) === undefined) return;
     kept(said);
     setText('');
     drop();
@@ -43,7 +43,7 @@ export function Corrections({
             {one.settledAt && `; seen to by ${one.settledBy}, ${shortDay(one.settledAt)}`}
           </span>{' '}
           {!one.settledAt && maySettle && (
-            <Button size="small" disabled={busy} onClick={() => void act(() => settle({ id: one.id }))}>
+            <Button size="small" disabled={isBusy} onClick={() => void run(() => settle({ id: one.id }))}>
               Seen to
             </Button>
           )}
@@ -58,8 +58,8 @@ export function Corrections({
           }}
         >
           <WordField label="What is wrong here" value={text} onChange={setText} multiline />
-          <Faults faults={faults} />
-          <Button type="submit" size="small" disabled={busy || !text.trim()}>
+          <FormErrors errors={errors} />
+          <Button type="submit" size="small" disabled={isBusy || !text.trim()}>
             Send
           </Button>
         </form>

@@ -13,7 +13,7 @@ const KEPT = 'jiten.dictionary';
 export function DictionaryPrint({ headwords }: { headwords: number }) {
   const [id, setId] = useState<string | null>(null);
   const [job, setJob] = useState<PrintJob | null>(null);
-  const [fault, setFault] = useState('');
+  const [error, setFault] = useState('');
   useEffect(() => {
     // A print that was begun before is known to this device only.
     // eslint-disable-next-line react-hooks/set-state-in-effect
@@ -84,9 +84,9 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
           </Button>
         </>
       )}
-      {fault && (
+      {error && (
         <p role="alert" className="heat">
-          {fault}
+          {error}
         </p>
       )}
     </section>

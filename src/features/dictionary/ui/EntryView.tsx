@@ -13,7 +13,7 @@ import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import { findAddress } from '../model/findQuery';
-import { AskFor } from './AskFor';
+import { RequestTest } from './RequestTest';
 import { Corrections } from './Corrections';
 import css from './entry.module.css';
 import { History } from './History';
@@ -56,9 +56,9 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
               ) : (
                 <>
                   <p className="quiet">Not tried.</p>
-                  <AskFor baseId={headword.layerIds[1]!} topId={headword.layerIds[0]!}>
+                  <RequestTest baseId={headword.layerIds[1]!} topId={headword.layerIds[0]!}>
                     Ask for it
-                  </AskFor>
+                  </RequestTest>
                 </>
               )}
             </div>

@@ -6,9 +6,9 @@ import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import { AskColour } from './AskColour';
-import { Asking, Chip } from './Asking';
+import { FindProvider, Chip } from './FindProvider';
 import css from './find.module.css';
-import { nearWords, type Asked } from '../model/findQuery';
+import { nearWords, type FindQuery } from '../model/findQuery';
 
 interface Named {
   readonly id: string;
@@ -16,7 +16,7 @@ interface Named {
 }
 
 interface Props {
-  readonly asked: Asked;
+  readonly asked: FindQuery;
   readonly found: readonly Found[];
   readonly cones: readonly string[];
   readonly clays: readonly Named[];
@@ -30,7 +30,7 @@ interface Props {
 export function FindView({ asked, found, cones, clays, chips, but }: Props) {
   const wishes = wishesOf(asked);
   return (
-    <Asking>
+    <FindProvider>
       <GuideWords first="Find by colour" />
       <h1>{but ? `Like ${but}, but not it` : 'Find by colour'}</h1>
       <div className={css.columns}>
@@ -97,11 +97,11 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
           </ul>
         </div>
       </div>
-    </Asking>
+    </FindProvider>
   );
 }
 
-function wishesOf(asked: Asked) {
+function wishesOf(asked: FindQuery) {
   return (
     [
       { key: 'stays', words: 'does not run' },
@@ -112,7 +112,7 @@ function wishesOf(asked: Asked) {
   ).map((wish) => ({ ...wish, on: Boolean(asked[wish.key]) }));
 }
 
-function headingOf({ colour }: Asked, found: readonly Found[]): string {
+function headingOf({ colour }: FindQuery, found: readonly Found[]): string {
   if (found.length === 0) return 'Nothing like that is proved';
   const count = `${found.length}${found.length === 24 ? ' or more' : ''}`;
   return colour
@@ -121,7 +121,7 @@ function headingOf({ colour }: Asked, found: readonly Found[]): string {
 }
 
 /** What could be left out so that something is found. */
-function Nothing({ asked }: { asked: Asked }) {
+function Nothing({ asked }: { asked: FindQuery }) {
   const words: Readonly<Record<string, string>> = {
     cone: `cone ${asked.cone}`,
     clay: 'the clay',
@@ -131,7 +131,7 @@ function Nothing({ asked }: { asked: Asked }) {
     food: 'not decorative-only',
     now: 'in the studio now',
   };
-  const set = Object.keys(words).filter((key) => asked[key as keyof Asked]);
+  const set = Object.keys(words).filter((key) => asked[key as keyof FindQuery]);
   return (
     <div>
       <p>
@@ -162,7 +162,7 @@ function Row({
   name: string;
   options: readonly (readonly [string, string])[];
   param: 'cone' | 'clay' | 'surface';
-  asked: Asked;
+  asked: FindQuery;
 }) {
   if (options.length === 0) return null;
   return (

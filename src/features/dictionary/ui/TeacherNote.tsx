@@ -1,12 +1,12 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { Faults } from '@/ui/Faults';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
+import { FormErrors } from '@/ui/FormErrors';
+import { ConflictNotice } from '@/ui/ConflictNotice';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { WordField } from '@/ui/WordField';
-import { keepNote } from '../actions';
+import { saveNote } from '../actions';
 import css from './entry.module.css';
 
 /** The teacher's note of a sense; teachers write it in place. */
@@ -21,12 +21,12 @@ export function TeacherNote({
   version: number;
   mayWrite: boolean;
 }) {
-  const [draft, setDraft, isKept, drop] = useKept(`jiten.note.${entryId}.${version}`, text);
+  const [draft, setDraft, isKept, drop] = usePersistedState(`jiten.note.${entryId}.${version}`, text);
   const [opened, setOpened] = useState(false);
-  const { act, busy, faults, theirs } = useAct();
+  const { run, isBusy, errors, theirs } = useMutation();
   const writes = opened || (isKept && draft !== text);
   const save = async (over = version) => {
-    if ((await act(() => keepNote({ entryId, text: draft, version: over }))) === undefined) return;
+    if ((await run(() => saveNote({ entryId, text: draft, version: over }))) === undefined) return;
     drop();
     setOpened(false);
   };
@@ -54,15 +54,15 @@ export function TeacherNote({
       }}
     >
       {theirs && (
-        <Theirs
+        <ConflictNotice
           rows={[{ name: 'Note', mine: draft || 'none', theirs: String(theirs.note || 'none') }]}
           onKeepMine={() => void save(Number(theirs.version))}
         />
       )}
       <WordField label="Teacher’s note" value={draft} onChange={setDraft} multiline minRows={2} />
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       <span>
-        <Button type="submit" variant="contained" size="small" disabled={busy}>
+        <Button type="submit" variant="contained" size="small" disabled={isBusy}>
           Save the note
         </Button>{' '}
         <Button

@@ -36,7 +36,7 @@ describe('what is written down at a kiln', () => {
       note: '',
       ...more,
     });
-  const faultOf = (more: object) =>
+  const errorOf = (more: object) =>
     event(more).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
 
   test('an event of one tap needs nothing besides', () => expect(event({}).success).toBe(true));
@@ -47,7 +47,7 @@ describe('what is written down at a kiln', () => {
     [{ kind: 'damper', value: 120 }, ['value: 0 to 100 %.']],
     [{ kind: 'note', note: '  ' }, ['note: Write something.']],
     [{ minutes: -1 }, ['minutes: Not before the start.']],
-  ])('%j names its field', (more, faults) => expect(faultOf(more)).toEqual(faults));
+  ])('%j names its field', (more, errors) => expect(errorOf(more)).toEqual(errors));
 
   test('cones and logs are held to what can be', () => {
     const cone = { id: ulid(), shelf: 1, cone: '6', bend: 45 };

@@ -1,6 +1,6 @@
 import { footprintOf, freeSpot, type Shelf, type Spot, type Standing } from '@/core/firing';
 import { spreadTwins } from '@/core/rounds';
-import type { Kiln, Place, ShelfPiece } from '@/records/firings';
+import type { Kiln, ShelfSpot, ShelfPiece } from '@/records/firings';
 
 /** A kiln's shelf as the core knows it. */
 export function shelfOf({ shelfWidthMm, shelfDepthMm, roundShelves }: Kiln): Shelf {
@@ -23,7 +23,7 @@ export function placeOn(
   loaded: readonly ShelfPiece[],
   board: Shelf,
   { wish, cookie = piece.cookie }: { wish?: Spot; cookie?: boolean } = {},
-): Place | null {
+): ShelfSpot | null {
   const foot = footprintOf(piece.form, piece.widthMm, cookie);
   const spot = freeSpot(foot, standingOn(loaded, shelf, piece.id), board, wish);
   return spot && { pieceId: piece.id, shelf, x: Math.round(spot.x), y: Math.round(spot.y), cookie };
@@ -31,7 +31,7 @@ export function placeOn(
 
 /** What came of placing many: their places, and those there was no room for. */
 export interface Laid {
-  readonly places: readonly Place[];
+  readonly places: readonly ShelfSpot[];
   readonly left: readonly ShelfPiece[];
 }
 
@@ -91,13 +91,13 @@ interface Wanted {
 
 /** Lays pieces where they are wanted, or on the next shelf up that has room among so many. */
 function lay(wanted: readonly Wanted[], loaded: readonly ShelfPiece[], board: Shelf, shelves: number): Laid {
-  const places: Place[] = [];
+  const places: ShelfSpot[] = [];
   const left: ShelfPiece[] = [];
   const standing = [...loaded];
   for (const { piece, shelf, cookie, wish } of wanted) {
     const order =
       shelves === 1 ? [shelf] : Array.from({ length: shelves }, (_, i) => ((shelf - 1 + i) % shelves) + 1);
-    const found = order.reduce<Place | null>(
+    const found = order.reduce<ShelfSpot | null>(
       (place, one) => place ?? placeOn(piece, one, standing, board, { cookie, ...(wish && { wish }) }),
       null,
     );

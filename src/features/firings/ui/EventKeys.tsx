@@ -4,14 +4,14 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
 import type { StoredEvent } from '@/records/firings';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
 import { useUndo } from '@/ui/Undo';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
-import { useSameId } from '@/ui/useSameId';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { WordField } from '@/ui/WordField';
-import { saveEvent, strikeEvent } from '../actions';
+import { saveEvent, setEventEnded } from '../actions';
 import { degrees, hours, parseHours } from '@/features/shared/clock';
 import css from './log.module.css';
 
@@ -40,13 +40,13 @@ const EVERY = 60;
 
 /** Everything that is written down while a kiln fires, a tap each, and what was written so far. */
 export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDone }: Props) {
-  const { act, busy, faults } = useAct();
-  const [idOf, kept] = useSameId();
+  const { run, isBusy, errors } = useMutation();
+  const [idOf, kept] = useIdempotentId();
   const { offer, bar } = useUndo();
   const [asking, setAsking] = useState<EventKind | null>(byHand ? 'hand reading' : null);
   const [value, setValue] = useState<number | null>(null);
   const [when, setWhen] = useState('');
-  const [note, setNote, , dropNote] = useKept(`jiten.note.${firingId}`, '');
+  const [note, setNote, , dropNote] = usePersistedState(`jiten.note.${firingId}`, '');
   const kinds = EVENT_KINDS.filter(
     (kind) => gas || !['damper', 'gas', 'reduction starts', 'reduction ends'].includes(kind),
   );
@@ -63,7 +63,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
     // The same tap ten minutes later is another event.
     const key = [said, when, Math.floor(now() / 10)];
     const event = { ...said, id: idOf(key), firingId, minutes: parseHours(when) ?? now() };
-    if ((await act(() => saveEvent(event))) === undefined) return;
+    if ((await run(() => saveEvent(event))) === undefined) return;
     kept(key);
     setValue(null);
     setWhen('');
@@ -79,15 +79,15 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
     kinds.map((_, i) => String((i + 1) % 10)),
     (event) => {
       const kind = kinds[(Number(event.key) + 9) % 10];
-      if (kind && !busy) tap(kind);
+      if (kind && !isBusy) tap(kind);
     },
-    [kinds, asking, busy],
+    [kinds, asking, isBusy],
   );
   const strike = async (event: StoredEvent) => {
-    await act(() => strikeEvent({ id: event.id, ended: true }));
+    await run(() => setEventEnded({ id: event.id, ended: true }));
     offer(
       `${event.kind} struck out`,
-      () => void act(() => strikeEvent({ id: event.id, ended: false })).then(onDone),
+      () => void run(() => setEventEnded({ id: event.id, ended: false })).then(onDone),
     );
     onDone();
   };
@@ -99,7 +99,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
             key={kind}
             type="button"
             aria-pressed={asking === kind}
-            disabled={busy}
+            disabled={isBusy}
             onClick={() => tap(kind)}
             title={`${kind} (${(i + 1) % 10})`}
           >
@@ -122,7 +122,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
                 <button
                   key={heaviness}
                   type="button"
-                  disabled={busy}
+                  disabled={isBusy}
                   onClick={() => void put(asking, heaviness)}
                 >
                   {heaviness}
@@ -144,14 +144,14 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
             value={when}
             onChange={setWhen}
             hint="Blank is now."
-            fault={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
+            error={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
           />
           {asks !== 'heaviness' && (
             <Button
               type="submit"
               variant="contained"
               disabled={
-                busy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
+                isBusy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
               }
             >
               Write down
@@ -159,7 +159,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
           )}
         </form>
       )}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       {events.length > 0 && (
         <ol className={css.events} reversed>
           {[...events].reverse().map((event) => (

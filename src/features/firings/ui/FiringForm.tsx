@@ -10,8 +10,8 @@ import type { z } from 'zod';
 
 import { CONES, FIRING_KINDS, saySegments } from '@/core/firing';
 import type { Firing, Kiln, Programme } from '@/records/firings';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
 import { saveFiringPlan } from '../actions';
 import page from '@/ui/page.module.css';
 import { ATMOSPHERES } from '@/features/shared/schema';
@@ -50,9 +50,9 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     resolver: zodResolver(firingSchema),
     defaultValues: values,
   });
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const save = handleSubmit(async (firing) => {
-    if ((await act(() => saveFiringPlan({ firing, version }))) === null) onSaved(firing.id);
+    if ((await run(() => saveFiringPlan({ firing, version }))) === null) onSaved(firing.id);
   });
   const choice = (
     name: Exclude<FieldPath<Values>, `segments${string}`>,
@@ -132,9 +132,9 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
       />
       <TextField label="Remarks" {...register('remarks')} multiline className={page.wide} />
       <div className={page.wide}>
-        <Faults faults={faults} />
-        <Button type="submit" variant="contained" disabled={busy}>
-          {busy ? 'Saving' : version === null ? 'Plan this firing' : 'Save'}
+        <FormErrors errors={errors} />
+        <Button type="submit" variant="contained" disabled={isBusy}>
+          {isBusy ? 'Saving' : version === null ? 'Plan this firing' : 'Save'}
         </Button>
       </div>
     </form>

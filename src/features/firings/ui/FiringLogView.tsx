@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { plannedAt, sayOffset, type Cone } from '@/core/firing';
 import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { degrees, hours } from '@/features/shared/clock';
 import { CoolingWords } from './CoolingWords';
 import { EventKeys } from './EventKeys';
@@ -27,7 +27,7 @@ const EVERY = 2000;
 /** What happens and happened in the kiln: where it stands, the curve, events, witness cones. */
 export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite }: Props) {
   const { log, silent, ask } = useLiveLog(firing, first);
-  const [fahrenheit, setFahrenheit] = useKept('jiten.fahrenheit', false);
+  const [fahrenheit, setFahrenheit] = usePersistedState('jiten.fahrenheit', false);
   const live = log.sources.some((source) => source.live);
   const now = useCallback(() => {
     if (live || !firing.startedAt || firing.endedAt) return log.minutes;
@@ -126,7 +126,7 @@ function Standing({
   fahrenheit: boolean;
 }) {
   const lastLine = log.sensors[0]?.at(-1);
-  const fault = log.sources.find((source) => source.live && source.fault)?.fault;
+  const error = log.sources.find((source) => source.live && source.error)?.error;
   return (
     <div className={css.standing}>
       {firing.state === 'firing' || firing.state === 'cooling' ? (
@@ -167,9 +167,9 @@ function Standing({
           {ALARMS[alarm]}
         </p>
       ))}
-      {fault && (
+      {error && (
         <p role="alert" className={css.alarm}>
-          {fault} Readings go on when it does; the gap is shown. Look at the kiln: it may still be heating.
+          {error} Readings go on when it does; the gap is shown. Look at the kiln: it may still be heating.
         </p>
       )}
       {silent && (

@@ -5,11 +5,11 @@ import { ulid } from 'ulid';
 import type { FiringState } from '@/core/firing';
 import type { Firing, Kiln, FiringLog, LoadShelf, ShelfPiece, Programme, ShelfCone } from '@/records/firings';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
 import { FiringLogView } from './FiringLogView';
 import { LoadMap } from './LoadMap';
@@ -51,7 +51,7 @@ export function FiringView({
   rate,
   mayPlan,
 }: Props) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const [editing, setEditing] = useState(false);
   // One run however often it is asked to start.
   const [sourceId] = useState(ulid);
@@ -59,7 +59,7 @@ export function FiringView({
   const caution = CAUTIONS[firing.state];
   const empty = loaded.length === 0;
   const start = (by: 'controller' | 'hand') =>
-    void act(() => startFiring({ firingId: firing.id, sourceId, by }));
+    void run(() => startFiring({ firingId: firing.id, sourceId, by }));
   return (
     <>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />
@@ -110,8 +110,8 @@ export function FiringView({
               {mayPlan && firing.state === 'firing' && (
                 <Button
                   variant="contained"
-                  disabled={busy}
-                  onClick={() => void act(() => endFiring({ firingId: firing.id }))}
+                  disabled={isBusy}
+                  onClick={() => void run(() => endFiring({ firingId: firing.id }))}
                   fullWidth
                 >
                   The firing has ended
@@ -121,13 +121,18 @@ export function FiringView({
                 <>
                   {empty && <p className="small quiet">Nothing numbered is in it yet: class work only?</p>}
                   {kiln.controller && firing.segments && (
-                    <Button variant="contained" disabled={busy} onClick={() => start('controller')} fullWidth>
+                    <Button
+                      variant="contained"
+                      disabled={isBusy}
+                      onClick={() => start('controller')}
+                      fullWidth
+                    >
                       Start by controller
                     </Button>
                   )}
                   <Button
                     variant={kiln.controller && firing.segments ? 'outlined' : 'contained'}
-                    disabled={busy}
+                    disabled={isBusy}
                     onClick={() => start('hand')}
                     fullWidth
                   >
@@ -167,7 +172,7 @@ export function FiringView({
               <p>{firing.remarks}</p>
             </>
           )}
-          <Faults faults={faults} />
+          <FormErrors errors={errors} />
         </aside>
         <div>
           {firing.state !== 'loading' && (

@@ -5,10 +5,10 @@ import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { guessColumns, readLogRows, TIME_FORMATS, type LogColumns, type TimeFormat } from '@/core/firing';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
-import { bringInLog } from '../actions';
+import { useMutation } from '@/ui/useMutation';
+import { importFiringLog } from '../actions';
 import css from './log.module.css';
 
 interface File {
@@ -17,11 +17,11 @@ interface File {
   readonly rows: readonly (readonly string[])[];
 }
 
-const SHOWN_FAULTS = 6;
+const SHOWN_ERRORS = 6;
 
 /** Brings in a log another program wrote: which column is what, which lines cannot be read; the rest is kept. */
 export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () => void }) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const [file, setFile] = useState<File | null>(null);
   const [columns, setColumns] = useState<(LogColumns & { header: number }) | null>(null);
   const read = useMemo(
@@ -47,7 +47,8 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
     const sensors = read.sensors.map((readings) =>
       readings.map((reading) => ({ ...reading, target: null, oxygen: null })),
     );
-    if ((await act(() => bringInLog({ id: file.id, firingId, name: file.name, sensors }))) !== null) return;
+    if ((await run(() => importFiringLog({ id: file.id, firingId, name: file.name, sensors }))) !== null)
+      return;
     setFile(null);
     onDone();
   };
@@ -110,24 +111,24 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
           </fieldset>
           <p role="status">
             <b className="figures">{count}</b> readings can be read
-            {read && read.faults.length > 0 && (
+            {read && read.errors.length > 0 && (
               <>
-                , <b className="figures">{read.faults.length}</b> lines cannot:
+                , <b className="figures">{read.errors.length}</b> lines cannot:
               </>
             )}
           </p>
-          {read && read.faults.length > 0 && (
+          {read && read.errors.length > 0 && (
             <ul className="small">
-              {read.faults.slice(0, SHOWN_FAULTS).map(({ line, message }) => (
+              {read.errors.slice(0, SHOWN_ERRORS).map(({ line, message }) => (
                 <li key={line}>
                   line <span className="figures">{line}</span>: {message}
                 </li>
               ))}
-              {read.faults.length > SHOWN_FAULTS && <li>and {read.faults.length - SHOWN_FAULTS} more</li>}
+              {read.errors.length > SHOWN_ERRORS && <li>and {read.errors.length - SHOWN_ERRORS} more</li>}
             </ul>
           )}
-          <Faults faults={faults} />
-          <Button variant="contained" disabled={busy || count === 0} onClick={() => void save()}>
+          <FormErrors errors={errors} />
+          <Button variant="contained" disabled={isBusy || count === 0} onClick={() => void save()}>
             Keep these {count} readings
           </Button>
         </div>

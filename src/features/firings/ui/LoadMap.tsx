@@ -16,17 +16,17 @@ import Link from 'next/link';
 import { useState, type CSSProperties, type KeyboardEvent } from 'react';
 import { labOf } from '@/core/colour';
 import { footprintOf, warningsOf, type FiringKind, type LoadPiece } from '@/core/firing';
-import type { Kiln, LoadShelf, Place, ShelfPiece } from '@/records/firings';
+import type { Kiln, LoadShelf, ShelfSpot, ShelfPiece } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
-import { useAct } from '@/ui/useAct';
-import { load, place, setPosts, unload, want } from '../actions';
+import { useMutation } from '@/ui/useMutation';
+import { loadFiring, placeOnShelves, setPosts, unloadFiring, want } from '../actions';
 import { fillShelf, placeOn, shelfOf, spreadOver } from '../model/loadLayout';
 import { ShelfPhoto } from './ShelfPhoto';
 import css from './load.module.css';
-import { Waiting } from './Waiting';
+import { WaitingPieces } from './WaitingPieces';
 
 interface Props {
   readonly firingId: string;
@@ -42,7 +42,7 @@ interface Props {
 
 /** The shelves from above, to scale, top first: pieces are dragged onto them, moved, and put on cookies. */
 export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, mayPhotograph }: Props) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const [chosen, setChosen] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const board = shelfOf(kiln);
@@ -58,14 +58,14 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
   const warned = new Set(warnings.flatMap(({ pieces }) => pieces));
   const unplaced = loaded.filter(({ spot }) => spot === null);
 
-  const keep = async (places: readonly Place[], left: readonly ShelfPiece[] = []) => {
+  const keep = async (places: readonly ShelfSpot[], left: readonly ShelfPiece[] = []) => {
     const inside = new Set(loaded.map(({ id }) => id));
     const [moved, added] = [
       places.filter(({ pieceId }) => inside.has(pieceId)),
       places.filter(({ pieceId }) => !inside.has(pieceId)),
     ];
-    if (moved.length) await act(() => place({ firingId, places: moved }));
-    const ok = added.length === 0 || (await act(() => load({ firingId, places: added }))) === null;
+    if (moved.length) await run(() => placeOnShelves({ firingId, places: moved }));
+    const ok = added.length === 0 || (await run(() => loadFiring({ firingId, places: added }))) === null;
     setSaid(
       left.length
         ? `No room for ${left.map(({ label }) => label).join(', ')}.`
@@ -124,7 +124,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
             </h2>
             <PrintButton quiet>Print the load sheet</PrintButton>
           </div>
-          <Faults faults={faults} />
+          <FormErrors errors={errors} />
           <p role="status" className="small">
             {said}
           </p>
@@ -138,7 +138,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
           {open && unplaced.length > 0 && (
             <p>
               {unplaced.length} {unplaced.length === 1 ? 'piece has' : 'pieces have'} no place yet.{' '}
-              <Button size="small" disabled={busy} onClick={() => void spread(unplaced)}>
+              <Button size="small" disabled={isBusy} onClick={() => void spread(unplaced)}>
                 Give them places
               </Button>
             </p>
@@ -160,7 +160,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
               <Button
                 onClick={() => {
                   setChosen(null);
-                  void act(() => unload({ firingId, pieceId: picked.id }));
+                  void run(() => unloadFiring({ firingId, pieceId: picked.id }));
                 }}
               >
                 Take out
@@ -179,7 +179,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
                 chosen={chosen}
                 open={open}
                 postMm={posts.get(n) ?? null}
-                onPosts={(postMm) => void act(() => setPosts({ firingId, shelf: n, postMm }))}
+                onPosts={(postMm) => void run(() => setPosts({ firingId, shelf: n, postMm }))}
                 onChoose={setChosen}
                 onNudge={(piece, dx, dy) => change(piece, { dx, dy })}
                 photo={
@@ -195,13 +195,13 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
           </div>
         </section>
         {open && (
-          <Waiting
+          <WaitingPieces
             pieces={waiting}
             bisque={kind === 'bisque'}
             shelves={kiln.shelves}
-            busy={busy}
+            isBusy={isBusy}
             onDue={async (pieces, dueOn) =>
-              (await act(() => want({ pieceIds: pieces.map(({ id }) => id), dueOn }))) === null
+              (await run(() => want({ pieceIds: pieces.map(({ id }) => id), dueOn }))) === null
             }
             onSpread={spread}
             onShelf={(pieces, shelf) => {

@@ -7,14 +7,14 @@ import { defectName, shareWords } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
 import type { FiringSummary } from '@/records/openings';
 import { DefectGlyph } from '@/ui/DefectGlyph';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import page from '@/ui/page.module.css';
 import { PrintButton } from '@/ui/PrintButton';
 import { Swatch } from '@/ui/Swatch';
-import { useAct } from '@/ui/useAct';
-import { load, closeOpening, markRepaired } from '../actions';
+import { useMutation } from '@/ui/useMutation';
+import { loadFiring, closeOpening, markRepaired } from '../actions';
 import css from './summary.module.css';
 import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
 
@@ -28,7 +28,7 @@ interface Props {
 /** What a firing gave: to be read out, looked into, and acted on. */
 export function SummaryView({ summary, next, mayWrite }: Props) {
   const { firing, unread } = summary;
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const [link, setLink] = useState('');
   const copy = async () => {
     const address = window.location.href;
@@ -77,8 +77,8 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
               <Button
                 variant="contained"
                 fullWidth
-                disabled={busy}
-                onClick={() => void act(() => closeOpening({ firingId: firing.id }))}
+                disabled={isBusy}
+                onClick={() => void run(() => closeOpening({ firingId: firing.id }))}
               >
                 The kiln is empty
               </Button>
@@ -87,7 +87,7 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
           <LinkButton href={`/firings/${firing.id}`} fullWidth>
             The firing
           </LinkButton>
-          <Faults faults={faults} />
+          <FormErrors errors={errors} />
         </aside>
         <div className={css.parts}>
           <section className={css.readOut} aria-label="To read out">
@@ -219,7 +219,7 @@ function Fresh({ fresh }: FiringSummary) {
 }
 
 function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | 'mayWrite'>) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   if (again.length === 0) return null;
   const ready = again.filter(({ fate, stage }) => fate === 'refire' && stage === 'read');
   return (
@@ -257,11 +257,14 @@ function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | '
           next.map((firing) => (
             <Button
               key={firing.id}
-              disabled={busy}
+              disabled={isBusy}
               sx={{ mr: 1, mt: 1 }}
               onClick={() =>
-                void act(() =>
-                  load({ firingId: firing.id, places: ready.map(({ id }) => ({ pieceId: id, shelf: 1 })) }),
+                void run(() =>
+                  loadFiring({
+                    firingId: firing.id,
+                    places: ready.map(({ id }) => ({ pieceId: id, shelf: 1 })),
+                  }),
                 )
               }
             >
@@ -269,13 +272,13 @@ function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | '
             </Button>
           ))
         ))}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
     </section>
   );
 }
 
 function Shelves({ repairs }: FiringSummary) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   if (repairs.length === 0) return null;
   return (
     <section>
@@ -287,8 +290,8 @@ function Shelves({ repairs }: FiringSummary) {
               <input
                 type="checkbox"
                 checked={done}
-                disabled={busy}
-                onChange={() => void act(() => markRepaired({ repairId: id, done: !done }))}
+                disabled={isBusy}
+                onChange={() => void run(() => markRepaired({ repairId: id, done: !done }))}
               />
               <span data-done={done || undefined}>
                 Shelf {shelf}: {what}
@@ -299,7 +302,7 @@ function Shelves({ repairs }: FiringSummary) {
         ))}
       </ul>
       <p className="small quiet">Grinding: eye protection and a respirator, out of doors, the dust wetted.</p>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
     </section>
   );
 }

@@ -14,9 +14,9 @@ import {
 import type { ShelfCone } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
 import { ConeDrawing } from '@/ui/ConeDrawing';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveWitness } from '../actions';
 import css from './log.module.css';
 
@@ -36,8 +36,8 @@ interface Props {
 export function WitnessPack({ firingId, target, shelves, reduction, rate, saved, mayWrite, onDone }: Props) {
   const fresh = (shelf: number): ShelfCone[] =>
     usualPack(target).map((cone) => ({ cone, shelf, bend: startOf(cone, target) }));
-  const { act, busy, faults } = useAct();
-  const [cones, setCones, , drop] = useKept<readonly ShelfCone[]>(
+  const { run, isBusy, errors } = useMutation();
+  const [cones, setCones, , drop] = usePersistedState<readonly ShelfCone[]>(
     `jiten.cones.${firingId}.${saved.map(({ cone, bend, shelf }) => `${shelf}-${cone}-${bend}`).join()}`,
     saved.length ? saved : fresh(Math.ceil(shelves / 2)),
   );
@@ -45,7 +45,7 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
   const changed = JSON.stringify(cones) !== JSON.stringify(saved);
   const save = async () => {
     const all = cones.map((cone) => ({ ...cone, id: ulid() }));
-    if ((await act(() => saveWitness({ firingId, cones: all }))) !== null) return;
+    if ((await run(() => saveWitness({ firingId, cones: all }))) !== null) return;
     drop();
     onDone();
   };
@@ -118,10 +118,10 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
           </div>
         );
       })}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       {mayWrite && (
         <div className={css.packEnd}>
-          <Button variant="contained" disabled={busy || !changed} onClick={() => void save()}>
+          <Button variant="contained" disabled={isBusy || !changed} onClick={() => void save()}>
             {changed ? 'Put down these cones' : 'These cones are put down'}
           </Button>
           {free !== undefined && (

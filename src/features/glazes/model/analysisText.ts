@@ -12,7 +12,7 @@ export function analysisText(analysis: Analysis): string {
 export interface ReadAnalysis {
   readonly analysis: Readonly<Record<string, number>>;
   readonly total: number;
-  readonly faults: readonly string[];
+  readonly errors: readonly string[];
 }
 
 /**
@@ -22,20 +22,20 @@ export interface ReadAnalysis {
  */
 export function readAnalysis(text: string): ReadAnalysis {
   const analysis: Record<string, number> = {};
-  const faults: string[] = [];
+  const errors: string[] = [];
   for (const part of text.split(/\r?\n|;/).map((one) => one.trim())) {
     if (part === '') continue;
     const [, written = '', number = ''] = /^([A-Za-z][A-Za-z0-9]*)[\s:=\t]*(.*)$/.exec(part) ?? [];
     const oxide = properCase(written);
-    const { amount, fault } = readAmount(number);
-    if (!written) faults.push(`${part}: write an oxide and its percent, such as SiO2 66.5.`);
-    else if (!isOxide(oxide)) faults.push(`${written} is no oxide I know.`);
-    else if (fault) faults.push(`${oxide}: ${fault}`);
-    else if (amount === null) faults.push(`${oxide}: how much?`);
-    else if (oxide in analysis) faults.push(`${oxide} is here twice.`);
+    const { amount, error } = readAmount(number);
+    if (!written) errors.push(`${part}: write an oxide and its percent, such as SiO2 66.5.`);
+    else if (!isOxide(oxide)) errors.push(`${written} is no oxide I know.`);
+    else if (error) errors.push(`${oxide}: ${error}`);
+    else if (amount === null) errors.push(`${oxide}: how much?`);
+    else if (oxide in analysis) errors.push(`${oxide} is here twice.`);
     else analysis[oxide] = amount;
   }
-  return { analysis, total: Object.values(analysis).reduce((sum, share) => sum + share, 0), faults };
+  return { analysis, total: Object.values(analysis).reduce((sum, share) => sum + share, 0), errors };
 }
 
 /** "al2o3" as it is written: Al2O3. Every element of an oxide but oxygen comes first. */

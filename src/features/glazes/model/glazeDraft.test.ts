@@ -10,7 +10,7 @@ const typed = (base: RecipeText['base'], additions: RecipeText['additions'] = []
 });
 
 test('half a recipe is reckoned with as far as it goes, and every doubt stands at its line', () => {
-  const { lines, faults, hints, whole } = understand(
+  const { lines, errors, hints, whole } = understand(
     typed(
       [
         row('a', 'Silica', '30,5'),
@@ -30,7 +30,7 @@ test('half a recipe is reckoned with as far as it goes, and every doubt stands a
     ['Moon dust', 5],
     ['silica', 2],
   ]);
-  expect(faults).toEqual({
+  expect(errors).toEqual({
     d: expect.stringMatching(/thousands/),
     e: 'Which material?',
     h: 'Cannot be negative.',
@@ -79,11 +79,11 @@ test('a recipe read back as text is the same recipe', () => {
 test('the border refuses what the screen would have refused', () => {
   const id = '01ARZ3NDEKTSV4RRFFQ69G5FAV';
   const recipe = (lines: unknown) => ({ id, glazeId: id, follows: id, wasWritten: false, lines, note: '' });
-  const fault = (lines: unknown) => recipeSchema.safeParse(recipe(lines)).error?.issues[0]?.message;
-  expect(fault([{ material: 'Silica', amount: 10 }])).toBeUndefined();
-  expect(fault([{ material: 'Silica', amount: -1 }])).toMatch(/negative/);
-  expect(fault([{ material: 'Tin oxide', amount: 4, addition: true }])).toMatch(/adds up to 0/);
-  expect(fault(Array.from({ length: 201 }, () => ({ material: 'Silica', amount: 1 })))).toMatch(/200/);
+  const error = (lines: unknown) => recipeSchema.safeParse(recipe(lines)).error?.issues[0]?.message;
+  expect(error([{ material: 'Silica', amount: 10 }])).toBeUndefined();
+  expect(error([{ material: 'Silica', amount: -1 }])).toMatch(/negative/);
+  expect(error([{ material: 'Tin oxide', amount: 4, addition: true }])).toMatch(/adds up to 0/);
+  expect(error(Array.from({ length: 201 }, () => ({ material: 'Silica', amount: 1 })))).toMatch(/200/);
   const material = (analysis: object) =>
     materialSchema.safeParse({ id, name: 'Ash', analysis, loi: 0, density: null, source: '' }).error
       ?.issues[0]?.message;

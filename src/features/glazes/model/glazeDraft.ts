@@ -3,7 +3,7 @@ import type { Line, MaterialBook } from '@/core/chemistry';
 import { baseTotal, readAmount } from '@/core/recipe';
 
 /** One line as it is typed: nothing is thrown away that is not understood. */
-export interface Row {
+export interface RecipeRow {
   readonly key: string;
   readonly material: string;
   readonly amount: string;
@@ -11,20 +11,23 @@ export interface Row {
 
 /** A recipe as it is typed: the base, and what is laid on top of it. */
 export interface RecipeText {
-  readonly base: readonly Row[];
-  readonly additions: readonly Row[];
+  readonly base: readonly RecipeRow[];
+  readonly additions: readonly RecipeRow[];
   readonly note: string;
 }
 
 /** A line to be filled in. */
-export function blankRow(): Row {
+export function blankRow(): RecipeRow {
   return { key: ulid(), material: '', amount: '' };
 }
 
-const isBlank = (row: Row) => row.material.trim() === '' && row.amount.trim() === '';
+const isBlank = (row: RecipeRow) => row.material.trim() === '' && row.amount.trim() === '';
 
 /** Exactly one blank line at the end. */
-export function withBlankEnd(rows: readonly Row[], blank: Row = blankRow()): readonly Row[] {
+export function withBlankEnd(
+  rows: readonly RecipeRow[],
+  blank: RecipeRow = blankRow(),
+): readonly RecipeRow[] {
   const last = rows.findLastIndex((row) => !isBlank(row));
   const kept = rows.slice(0, last + 1);
   return [...kept, rows[last + 1] ?? blank];
@@ -32,7 +35,7 @@ export function withBlankEnd(rows: readonly Row[], blank: Row = blankRow()): rea
 
 /** Recipe lines as text to be edited; `name` makes the keys, so that server and browser agree. */
 export function textOf(lines: readonly Line[], name: string): RecipeText {
-  const rows = (addition: boolean): readonly Row[] =>
+  const rows = (addition: boolean): readonly RecipeRow[] =>
     withBlankEnd(
       lines
         .filter((line) => Boolean(line.addition) === addition)
@@ -54,7 +57,7 @@ export interface Understood {
   /** Every line that can be reckoned with. */
   readonly lines: readonly Line[];
   /** What must be mended before it can be saved, by row key. */
-  readonly faults: Readonly<Record<string, string>>;
+  readonly errors: Readonly<Record<string, string>>;
   /** What is worth a look, by row key. */
   readonly hints: Readonly<Record<string, string>>;
   /** What is wrong with the whole; null when nothing is. */
@@ -66,7 +69,7 @@ export interface Understood {
  * not stand in the way of the others.
  */
 export function understand(text: RecipeText, book: MaterialBook): Understood {
-  const faults: Record<string, string> = {};
+  const errors: Record<string, string> = {};
   const hints: Record<string, string> = {};
   const lines: Line[] = [];
   const seen = new Set<string>();
@@ -76,9 +79,9 @@ export function understand(text: RecipeText, book: MaterialBook): Understood {
   ] as const) {
     for (const row of rows.filter((one) => !isBlank(one))) {
       const material = row.material.trim();
-      const { amount, fault } = readAmount(row.amount);
-      if (fault) faults[row.key] = fault;
-      else if (material === '') faults[row.key] = 'Which material?';
+      const { amount, error } = readAmount(row.amount);
+      if (error) errors[row.key] = error;
+      else if (material === '') errors[row.key] = 'Which material?';
       else if (amount === null) hints[row.key] = 'How much?';
       else lines.push({ material, amount, addition });
       if (material && !book.find(material)) hints[row.key] ??= 'Not in the book: reckoned without it.';
@@ -87,7 +90,7 @@ export function understand(text: RecipeText, book: MaterialBook): Understood {
       seen.add(twice);
     }
   }
-  return { lines, faults, hints, whole: wholeFault(lines, text) };
+  return { lines, errors, hints, whole: wholeFault(lines, text) };
 }
 
 function wholeFault(lines: readonly Line[], text: RecipeText): string | null {

@@ -4,7 +4,7 @@ import { baseForBucket, baseFromWhatIsLeft, batchOf, drySpecificGravity, type Ba
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import css from './glaze.module.css';
 
 const WAYS = ['grams of base', 'litres in a bucket', 'what is left of a material'] as const;
@@ -35,7 +35,7 @@ interface Props {
 
 /** What goes on the scale: grams of each line, ticked off as they go in, water for the slop. This is what prints. */
 export function BatchSheet({ glazeId, title, lines, book }: Props) {
-  const [wanted, setWanted] = useKept<Wanted>(`jiten.weigh.${glazeId}`, START);
+  const [wanted, setWanted] = usePersistedState<Wanted>(`jiten.weigh.${glazeId}`, START);
   const change = (part: Partial<Wanted>) => setWanted((before) => ({ ...before, ...part }));
   const dry = lines.some((line) => !line.addition && line.amount > 0) ? drySpecificGravity(lines, book) : 2.6;
   const batch = attempt(wanted, lines, dry);

@@ -124,7 +124,7 @@ function ClayRow({
       <Ruler {...{ clay, figure, band, thicknessMm, glazeId }} />
       <div>
         <p>
-          <Verdict band={band} /> <span className="figures">{signed(band.mismatch)}</span>
+          <FitVerdict band={band} /> <span className="figures">{signed(band.mismatch)}</span>
         </p>
         <p className="small quiet">{verdictWords(band, figure)}</p>
         {own.length > 0 && (
@@ -162,7 +162,7 @@ function figureWords(clay: ClayFit, figure: BodyFigure): string {
 }
 
 /** The verdict as a word in its own weight; never colour alone. */
-export function Verdict({ band }: { band: FitBand }) {
+export function FitVerdict({ band }: { band: FitBand }) {
   return (
     <b className={band.verdict === 'fits' ? 'good' : 'heat'}>
       {band.verdict}

@@ -10,9 +10,9 @@ import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
 import { ColourField } from '@/ui/ColourField';
 import css from '@/ui/cards.module.css';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveGlazeCard } from '../actions';
 
 /** A fresh card. */
@@ -34,17 +34,17 @@ function blank(): GlazeDraft {
 /** What is said about one glaze; a new one when none is given. */
 export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = useKept<GlazeDraft>(
+  const [draft, setDraft, , drop] = usePersistedState<GlazeDraft>(
     `jiten.glaze.${glaze ? `${glaze.id}.${glaze.version}` : 'new'}`,
     glaze ?? blank(),
   );
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const of = (field: string) =>
-    faults.find((fault) => fault.field === `glaze.${field}` || fault.field === field)?.message;
+    errors.find((error) => error.field === `glaze.${field}` || error.field === field)?.message;
   const change = (part: Partial<GlazeDraft>) => setDraft((before) => ({ ...before, ...part }));
   const save = async () => {
     const { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution } = draft;
-    const saved = await act(() =>
+    const saved = await run(() =>
       saveGlazeCard({
         glaze: { id, name, kind, colour, surface, movement, opaque, decorative, advice, caution },
         version: glaze?.version ?? null,
@@ -58,11 +58,11 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
     <Card
       title={glaze ? glaze.name : 'New glaze'}
       button={glaze ? 'Save' : 'Add this glaze'}
-      busy={busy}
-      faults={faults}
+      isBusy={isBusy}
+      errors={errors}
       onSave={() => void save()}
     >
-      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} error={of('name')} />
       <div className={css.pair}>
         <Choice
           label="Kind"
@@ -74,7 +74,7 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
           label="Fired colour"
           value={draft.colour}
           onChange={(colour) => change({ colour })}
-          fault={of('colour')}
+          error={of('colour')}
         />
         <Choice
           label="Surface"
@@ -112,14 +112,14 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
         onChange={(advice) => change({ advice })}
         multiline
         minRows={2}
-        fault={of('advice')}
+        error={of('advice')}
       />
       <WordField
         label="Caution"
         value={draft.caution}
         onChange={(caution) => change({ caution })}
         multiline
-        fault={of('caution')}
+        error={of('caution')}
       />
     </Card>
   );

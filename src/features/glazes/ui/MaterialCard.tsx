@@ -6,9 +6,9 @@ import type { Material } from '@/core/chemistry';
 import type { StudioMaterial } from '@/records/materials';
 import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveMaterialCard } from '../actions';
 import { analysisText, readAnalysis } from '../model/analysisText';
 
@@ -22,7 +22,7 @@ interface Props {
 /** One material of the studio's own; a built-in one is copied under its name and stands before it. */
 export function MaterialCard({ material, own, name }: Props) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = useKept(
+  const [draft, setDraft, , drop] = usePersistedState(
     `jiten.material.${own ? `${own.id}.${own.version}` : (material?.name ?? 'new')}`,
     {
       id: own?.id ?? ulid(),
@@ -34,16 +34,16 @@ export function MaterialCard({ material, own, name }: Props) {
     },
   );
   const [tried, setTried] = useState(false);
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const read = useMemo(() => readAnalysis(draft.analysis), [draft.analysis]);
   const of = (field: string) =>
-    faults.find((fault) => fault.field === `material.${field}` || fault.field === field)?.message;
+    errors.find((error) => error.field === `material.${field}` || error.field === field)?.message;
   const change = (part: Partial<typeof draft>) => setDraft((before) => ({ ...before, ...part }));
   const save = async () => {
     setTried(true);
-    if (read.faults.length) return;
+    if (read.errors.length) return;
     const loi = draft.loi ?? 0;
-    const saved = await act(() =>
+    const saved = await run(() =>
       saveMaterialCard({
         material: { ...draft, loi, analysis: read.analysis },
         version: own?.version ?? null,
@@ -53,9 +53,9 @@ export function MaterialCard({ material, own, name }: Props) {
     drop();
     router.push('/glazes/materials');
   };
-  const typing = draft.analysis !== '' && !tried ? read.faults.slice(0, -1) : read.faults;
+  const typing = draft.analysis !== '' && !tried ? read.errors.slice(0, -1) : read.errors;
   // A fault of one oxide stands at its own path below the analysis.
-  const refused = faults
+  const refused = errors
     .filter(({ field }) => field.startsWith('material.analysis'))
     .map(({ field, message }) => `${field.split('.')[2] ?? ''} ${message}`.trim());
   const wrong = [...typing, ...refused].join(' ');
@@ -64,11 +64,11 @@ export function MaterialCard({ material, own, name }: Props) {
     <Card
       title={material ? material.name : 'New material'}
       button={own ? 'Save' : material ? 'Use my analysis instead' : 'Add this material'}
-      busy={busy}
-      faults={faults}
+      isBusy={isBusy}
+      errors={errors}
       onSave={() => void save()}
     >
-      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} fault={of('name')} />
+      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} error={of('name')} />
       <WordField
         label="Analysis, weight % as weighed"
         placeholder={'SiO2 66.5\nAl2O3 18'}
@@ -76,7 +76,7 @@ export function MaterialCard({ material, own, name }: Props) {
         minRows={5}
         value={draft.analysis}
         onChange={(analysis) => change({ analysis })}
-        fault={wrong}
+        error={wrong}
         hint={`Oxides ${Number(read.total.toFixed(2))} %, with what is lost ${Number(off.toFixed(2))} %${
           read.total > 0 && Math.abs(off - 100) > 3 ? ': look again, it should be about 100.' : '.'
         }`}
@@ -86,19 +86,19 @@ export function MaterialCard({ material, own, name }: Props) {
         label="Lost in the fire, %"
         value={draft.loi}
         onChange={(loi) => change({ loi })}
-        fault={of('loi')}
+        error={of('loi')}
       />
       <NumberField
         label="Density of the grains, g/cm³"
         value={draft.density}
         onChange={(density) => change({ density })}
-        fault={of('density')}
+        error={of('density')}
       />
       <WordField
         label="Where the analysis comes from"
         value={draft.source}
         onChange={(source) => change({ source })}
-        fault={of('source')}
+        error={of('source')}
       />
     </Card>
   );

@@ -41,8 +41,8 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                   {line.addition && <i className="quiet"> on top</i>}
                 </td>
                 <td>
-                  {line.fault ? (
-                    <span className="heat">{line.fault}</span>
+                  {line.error ? (
+                    <span className="heat">{line.error}</span>
                   ) : line.known ? (
                     <span className="good">known</span>
                   ) : (

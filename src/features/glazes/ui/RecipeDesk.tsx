@@ -11,10 +11,10 @@ import { analyse, materialBook, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { differenceOf, drySpecificGravity } from '@/core/recipe';
 import type { BatchHistory, StudioMaterial, RecipeVersion } from '@/records/materials';
-import { Faults } from '@/ui/Faults';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
+import { FormErrors } from '@/ui/FormErrors';
+import { ConflictNotice } from '@/ui/ConflictNotice';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveRecipeText } from '../actions';
 import { BatchSheet } from './BatchSheet';
 import { textOf, understand, unfinished, withBlankEnd, type RecipeText } from '../model/glazeDraft';
@@ -48,14 +48,17 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
   // What the writer had before them when they began; a newer version from somebody else is noticed against it.
   const [opened, setOpened] = useState(versions[0]!);
   const start = useMemo(() => textOf(opened.lines ?? [], opened.id), [opened]);
-  const [text, setText, found, drop] = useKept<RecipeText>(`jiten.recipe.${glaze.id}.${opened.id}`, start);
+  const [text, setText, found, drop] = usePersistedState<RecipeText>(
+    `jiten.recipe.${glaze.id}.${opened.id}`,
+    start,
+  );
   const [pasted, setPasted] = useState<string | null>(null);
   const [thicknessMm, setThickness] = useState(COAT_THICKNESS.dipped.fired);
   const [colourants, setColourants] = useState(false);
   const [tried, setTried] = useState(false);
   const [saved, setSaved] = useState<number | null>(null);
   const newId = useRef(ulid());
-  const { act, busy, faults, theirs } = useAct();
+  const { run, isBusy, errors, theirs } = useMutation();
 
   const book = useMemo(() => materialBook(materials), [materials]);
   const understood = useMemo(() => understand(text, book), [text, book]);
@@ -94,7 +97,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
   }, [router]);
 
   const missing = unfinished(text);
-  const wrong = tried ? { ...missing, ...understood.faults } : understood.faults;
+  const wrong = tried ? { ...missing, ...understood.errors } : understood.errors;
   const change = (next: RecipeText) => {
     setSaved(null);
     setText(next);
@@ -106,8 +109,8 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
   };
   const save = async (follows: Followed = opened) => {
     setTried(true);
-    if (Object.keys({ ...missing, ...understood.faults }).length || understood.whole) return;
-    const number = await act(() =>
+    if (Object.keys({ ...missing, ...understood.errors }).length || understood.whole) return;
+    const number = await run(() =>
       saveRecipeText({
         id: newId.current,
         glazeId: glaze.id,
@@ -151,7 +154,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
           <RecipeEditor
             text={{ ...text, base: withBlankEnd(text.base), additions: withBlankEnd(text.additions) }}
             understood={understood}
-            faults={wrong}
+            errors={wrong}
             book={book}
             onChange={change}
             onPaste={setPasted}
@@ -168,7 +171,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
             </p>
           )}
           {theirs ? (
-            <Theirs
+            <ConflictNotice
               rows={differenceOf((theirs.lines as Line[] | null) ?? [], understood.lines).map((row) => ({
                 name: row.material,
                 mine: row.after === null ? 'none' : row.after.toFixed(2),
@@ -177,7 +180,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
               onKeepMine={() => void save({ id: String(theirs.id), lines: theirs.lines as Line[] | null })}
             />
           ) : (
-            <Faults faults={faults} />
+            <FormErrors errors={errors} />
           )}
           {mayChange && (
             <div className={css.save}>
@@ -188,11 +191,11 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
               />
               <Button
                 variant="contained"
-                disabled={busy || !changed || understood.lines.length === 0}
+                disabled={isBusy || !changed || understood.lines.length === 0}
                 onClick={() => void save()}
                 title="Ctrl Enter"
               >
-                {busy
+                {isBusy
                   ? 'Saving'
                   : opened.lines === null
                     ? 'Write it down'

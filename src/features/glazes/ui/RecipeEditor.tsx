@@ -6,13 +6,13 @@ import TextField from '@mui/material/TextField';
 import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { cautionsOf, searchMaterials, type MaterialBook } from '@/core/chemistry';
 import { baseTotal } from '@/core/recipe';
-import { withBlankEnd, type RecipeText, type Row, type Understood } from '../model/glazeDraft';
+import { withBlankEnd, type RecipeText, type RecipeRow, type Understood } from '../model/glazeDraft';
 import css from './glaze.module.css';
 
 interface Props {
   readonly text: RecipeText;
   readonly understood: Understood;
-  readonly faults: Readonly<Record<string, string>>;
+  readonly errors: Readonly<Record<string, string>>;
   readonly book: MaterialBook;
   readonly onChange: (text: RecipeText) => void;
   /** Several lines were pasted into a field. */
@@ -22,9 +22,9 @@ interface Props {
 const focusOn = (id: string) => setTimeout(() => document.getElementById(id)?.focus());
 
 /** The recipe as it is typed: a material by two letters, its amount, Enter; the base above, additions below. */
-export function RecipeEditor({ text, understood, faults, book, onChange, onPaste }: Props) {
+export function RecipeEditor({ text, understood, errors, book, onChange, onPaste }: Props) {
   const total = baseTotal(understood.lines);
-  const setRows = (list: 'base' | 'additions', rows: readonly Row[]) =>
+  const setRows = (list: 'base' | 'additions', rows: readonly RecipeRow[]) =>
     onChange({ ...text, [list]: withBlankEnd(rows) });
   const part = (list: 'base' | 'additions') => (
     <tbody>
@@ -33,7 +33,7 @@ export function RecipeEditor({ text, understood, faults, book, onChange, onPaste
           key={row.key}
           row={row}
           name={list === 'base' ? `Base ${i + 1}` : `On top ${i + 1}`}
-          fault={faults[row.key]}
+          error={errors[row.key]}
           hint={understood.hints[row.key]}
           book={book}
           percent={list === 'base' && total > 0 ? Number(row.amount.replace(',', '.')) / total : null}
@@ -89,19 +89,19 @@ export function RecipeEditor({ text, understood, faults, book, onChange, onPaste
 }
 
 interface RowProps {
-  readonly row: Row;
+  readonly row: RecipeRow;
   readonly name: string;
-  readonly fault: string | undefined;
+  readonly error: string | undefined;
   readonly hint: string | undefined;
   readonly book: MaterialBook;
   readonly percent: number | null;
-  readonly onChange: (change: Partial<Row>) => void;
+  readonly onChange: (change: Partial<RecipeRow>) => void;
   readonly onRemove: () => void;
   readonly onPaste: (pasted: string) => void;
   readonly onNext: () => void;
 }
 
-function RowFields({ row, name, fault, hint, book, percent, onChange, onRemove, onPaste, onNext }: RowProps) {
+function RowFields({ row, name, error, hint, book, percent, onChange, onRemove, onPaste, onNext }: RowProps) {
   const [highlighted, setHighlighted] = useState<string | null>(null);
   const known = book.find(row.material);
   const cautions = known ? cautionsOf(known) : [];
@@ -164,7 +164,7 @@ function RowFields({ row, name, fault, hint, book, percent, onChange, onRemove, 
           <TextField
             id={`${row.key}-amount`}
             value={row.amount}
-            error={Boolean(fault)}
+            error={Boolean(error)}
             onChange={(event) => onChange({ amount: event.target.value })}
             onPaste={paste}
             onKeyDown={(event) => {
@@ -193,15 +193,15 @@ function RowFields({ row, name, fault, hint, book, percent, onChange, onRemove, 
           )}
         </td>
       </tr>
-      {(fault || hint || cautions.length > 0) && (
+      {(error || hint || cautions.length > 0) && (
         <tr className={css.notes}>
           <td colSpan={4}>
-            {fault && (
+            {error && (
               <span className="heat" role="alert">
-                {fault}{' '}
+                {error}{' '}
               </span>
             )}
-            {!fault && hint && <b>{hint} </b>}
+            {!error && hint && <b>{hint} </b>}
             {cautions.length > 0 && (
               <details>
                 <summary>Mind when weighing</summary>

@@ -6,9 +6,9 @@ import { correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
 import { shortDay } from '@/ui/dates';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { saveMeasure } from '../actions';
 import css from './glaze.module.css';
 
@@ -24,10 +24,10 @@ export function SlopPanel({ batches, dry }: Props) {
   const [litres, setLitres] = useState<number | null>(10);
   const [measured, setMeasured] = useState<number | null>(null);
   const [target, setTarget] = useState<number | null>(1.45);
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const batch = batches.find((one) => one.code === code) ?? batches[0];
   const advice = adviceFor(litres, measured, target, dry);
-  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const of = (field: string) => errors.find((error) => error.field === field)?.message;
   const note = async () => {
     const measure = {
       id: ulid(),
@@ -36,7 +36,7 @@ export function SlopPanel({ batches, dry }: Props) {
       ml: litres === null ? null : litres * 1000,
       done: advice.done,
     };
-    if ((await act(() => saveMeasure(measure))) === null) setMeasured(null);
+    if ((await run(() => saveMeasure(measure))) === null) setMeasured(null);
   };
   return (
     <section className={`${css.slop} no-print`} id="bucket" aria-labelledby="bucket-title">
@@ -50,12 +50,12 @@ export function SlopPanel({ batches, dry }: Props) {
             onChange={setCode}
           />
         )}
-        <NumberField label="Litres in it" value={litres} onChange={setLitres} fault={of('ml')} />
+        <NumberField label="Litres in it" value={litres} onChange={setLitres} error={of('ml')} />
         <NumberField
           label="It measures"
           value={measured}
           onChange={setMeasured}
-          fault={of('specificGravity')}
+          error={of('specificGravity')}
           placeholder="1.50"
         />
         <NumberField label="It should be" value={target} onChange={setTarget} />
@@ -63,10 +63,10 @@ export function SlopPanel({ batches, dry }: Props) {
       <p role="status" className={css.advice}>
         {advice.words}
       </p>
-      <Faults faults={faults.filter((fault) => fault.field === '')} />
+      <FormErrors errors={errors.filter((error) => error.field === '')} />
       {batch ? (
         <>
-          <Button onClick={() => void note()} disabled={busy || measured === null}>
+          <Button onClick={() => void note()} disabled={isBusy || measured === null}>
             Note it for {batch.code}
           </Button>
           <History batch={batch} />

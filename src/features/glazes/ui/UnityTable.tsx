@@ -1,4 +1,4 @@
-import { isOxide, oxidesOf, type AnalysisResult, type Oxides, type Role } from '@/core/chemistry';
+import { isOxide, oxidesOf, type AnalysisResult, type Oxides, type OxideRole } from '@/core/chemistry';
 import { OxideName } from '@/ui/Oxide';
 import css from './glaze.module.css';
 
@@ -14,7 +14,7 @@ function Column({
 }: {
   title: string;
   unity: Oxides;
-  roles: readonly (readonly Role[])[];
+  roles: readonly (readonly OxideRole[])[];
 }) {
   const groups = roles
     .map((group) => group.flatMap(oxidesOf).filter((oxide) => (unity[oxide] ?? 0) > 0.0005))

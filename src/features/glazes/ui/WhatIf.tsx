@@ -18,7 +18,7 @@ import {
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/NumberField';
 import { PerKelvin } from '@/ui/Oxide';
-import { figureOf, Verdict, type ClayFit } from './FitRulers';
+import { figureOf, FitVerdict, type ClayFit } from './FitRulers';
 import css from './glaze.module.css';
 
 interface Props {
@@ -147,7 +147,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
 }
 
 function Fits({ moved }: { moved: Moved }) {
-  return moved.fits.map((fit, i) => <td key={i}>{fit ? <Verdict band={fit} /> : '–'}</td>);
+  return moved.fits.map((fit, i) => <td key={i}>{fit ? <FitVerdict band={fit} /> : '–'}</td>);
 }
 
 function Swap(shared: Shared) {
@@ -188,7 +188,7 @@ function Alkali(shared: Shared) {
           label="Soda and potash replaced, %"
           value={percent}
           onChange={setPercent}
-          fault={percent !== null && (percent <= 0 || percent > 100) ? 'Above 0, at most 100.' : undefined}
+          error={percent !== null && (percent <= 0 || percent > 100) ? 'Above 0, at most 100.' : undefined}
         />
         <Choice label="By" options={ALKALI_MOVES} value={to} onChange={(next) => setTo(next ?? 'boron')} />
         <p className="small quiet">
@@ -240,7 +240,7 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
           {names.map((name, i) => (
             <div key={name}>
               <dt>{name}</dt>
-              <dd>{outcome.fits[i] ? <Verdict band={outcome.fits[i]} /> : '–'}</dd>
+              <dd>{outcome.fits[i] ? <FitVerdict band={outcome.fits[i]} /> : '–'}</dd>
             </div>
           ))}
         </dl>

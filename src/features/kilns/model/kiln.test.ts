@@ -1,5 +1,5 @@
 import { climbAt, coneAt, driftOf, type FiringWitness } from '@/core/firing';
-import { reachedWords } from './reachedWords';
+import { programmeConeWords } from './programmeConeWords';
 import { driftWords } from './kilnWords';
 
 /** Firings a week apart whose log says cone 6 and whose cones say so many degrees less. */
@@ -39,10 +39,12 @@ test('without cones there is nothing to say yet', () => {
 
 test('two kilns on one programme are compared with their scatter', () => {
   const kiln = (name: string, ...reached: number[]) => ({ kilnId: name, kiln: name, reached });
-  expect(reachedWords([])).toBe('');
-  expect(reachedWords([kiln('Two', 5.9)])).toBe('Two reached 5.9 on the mean of 1');
-  expect(reachedWords([kiln('Two', 5.9, 6, 5.95), kiln('Three', 5.3, 5.35, 5.25)])).toMatch(
+  expect(programmeConeWords([])).toBe('');
+  expect(programmeConeWords([kiln('Two', 5.9)])).toBe('Two reached 5.9 on the mean of 1');
+  expect(programmeConeWords([kiln('Two', 5.9, 6, 5.95), kiln('Three', 5.3, 5.35, 5.25)])).toMatch(
     /they differ by 0\.[67] cones$/,
   );
-  expect(reachedWords([kiln('Two', 5.9, 6.2), kiln('Three', 5.7, 6.1)])).toMatch(/no plain difference$/);
+  expect(programmeConeWords([kiln('Two', 5.9, 6.2), kiln('Three', 5.7, 6.1)])).toMatch(
+    /no plain difference$/,
+  );
 });

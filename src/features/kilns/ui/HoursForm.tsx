@@ -2,9 +2,9 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { StudioHours } from '@/core/firing';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
-import { keepHours } from '../actions';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
+import { saveHours } from '../actions';
 import css from './queue.module.css';
 
 const NAMES = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
@@ -21,7 +21,7 @@ export function HoursForm({
   onSaved: () => void;
 }) {
   const [draft, setDraft] = useState(hours);
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const setDay = (day: number, value: StudioHours['days'][number]) =>
     setDraft({ ...draft, days: draft.days.map((one, i) => (i === day ? value : one)) });
   return (
@@ -30,7 +30,7 @@ export function HoursForm({
       className={css.hours}
       onSubmit={async (event) => {
         event.preventDefault();
-        if ((await act(() => keepHours({ hours: draft, version }))) === null) onSaved();
+        if ((await run(() => saveHours({ hours: draft, version }))) === null) onSaved();
       }}
     >
       {WEEK.map((day) => {
@@ -98,8 +98,8 @@ export function HoursForm({
           </>
         )}
       </fieldset>
-      <Faults faults={faults} />
-      <Button type="submit" variant="contained" disabled={busy}>
+      <FormErrors errors={errors} />
+      <Button type="submit" variant="contained" disabled={isBusy}>
         Save the hours
       </Button>
     </form>

@@ -6,12 +6,12 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { Kiln, KilnDraft } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
+import { ConflictNotice } from '@/ui/ConflictNotice';
+import { useMutation } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
-import { keepKiln } from '../actions';
+import { saveKilnForm } from '../actions';
 import page from '@/ui/page.module.css';
 
 type Draft = { [K in keyof KilnDraft]: KilnDraft[K] extends number ? number | null : KilnDraft[K] };
@@ -63,12 +63,12 @@ function differing(draft: Draft, theirs: Readonly<Record<string, unknown>>) {
 /** What a kiln is: for a new one, or to put one right. */
 export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => void }) {
   const [draft, setDraft] = useState<Draft>(() => kiln ?? { id: ulid(), ...FIRST });
-  const { act, busy, faults, theirs } = useAct();
+  const { run, isBusy, errors, theirs } = useMutation();
   const of = (field: string) =>
-    faults.find((fault) => fault.field === `kiln.${field}` || fault.field === field)?.message;
+    errors.find((error) => error.field === `kiln.${field}` || error.field === field)?.message;
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
   const save = async (version: number | null) => {
-    if ((await act(() => keepKiln({ kiln: draft, version }))) === null) onSaved();
+    if ((await run(() => saveKilnForm({ kiln: draft, version }))) === null) onSaved();
   };
   return (
     <form
@@ -83,7 +83,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
         label="Name"
         value={draft.name}
         onChange={(name) => change({ name })}
-        fault={of('name')}
+        error={of('name')}
         autoFocus
       />
       <Choice
@@ -98,7 +98,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
           label={NUMBERS[field]}
           value={draft[field]}
           onChange={(value) => change({ [field]: value })}
-          fault={of(field)}
+          error={of(field)}
         />
       ))}
       <FormControlLabel
@@ -114,17 +114,20 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
         label="Address of its controller"
         value={draft.controller}
         onChange={(controller) => change({ controller })}
-        fault={of('controller')}
+        error={of('controller')}
         hint="Empty when it is read by hand."
         className={page.wide}
       />
       <div className={page.wide}>
         {theirs ? (
-          <Theirs rows={differing(draft, theirs)} onKeepMine={() => void save(Number(theirs.version))} />
+          <ConflictNotice
+            rows={differing(draft, theirs)}
+            onKeepMine={() => void save(Number(theirs.version))}
+          />
         ) : (
-          <Faults faults={faults.filter((fault) => fault.field === '')} />
+          <FormErrors errors={errors.filter((error) => error.field === '')} />
         )}
-        <Button type="submit" variant="contained" disabled={busy}>
+        <Button type="submit" variant="contained" disabled={isBusy}>
           {kiln ? 'Save' : 'Add this kiln'}
         </Button>
       </div>

@@ -10,10 +10,10 @@ import { shortDay } from '@/ui/dates';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { FiringForm, firstPlan, FiringTable } from '@/features/firings';
 import { KilnForm } from './KilnForm';
-import { strikePart } from '../actions';
+import { setPartEnded } from '../actions';
 import { DriftChart } from './DriftChart';
 import { PartForm } from './PartForm';
 import { driftWords } from '../model/kilnWords';
@@ -31,7 +31,7 @@ const PACKS = 24;
 /** A kiln: what is in it, the cones of its firings in a row, how true its thermocouple is, what was changed. */
 export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, mayMend }: Props) {
   const router = useRouter();
-  const { act } = useAct();
+  const { run } = useMutation();
   const { offer, bar } = useUndo();
   const [open, setOpen] = useState<'plan' | 'kiln' | 'part' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
@@ -154,10 +154,10 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
                       size="small"
                       variant="text"
                       onClick={() => {
-                        void act(() => strikePart({ id: part.id, ended: true }));
+                        void run(() => setPartEnded({ id: part.id, ended: true }));
                         offer(
                           `${part.part} struck out`,
-                          () => void act(() => strikePart({ id: part.id, ended: false })),
+                          () => void run(() => setPartEnded({ id: part.id, ended: false })),
                         );
                       }}
                     >

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { KILN_PARTS, type KilnPart } from '@/core/firing';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
-import { keepPart } from '../actions';
+import { savePart } from '../actions';
 import css from './kiln.module.css';
 
 /** A part was changed: which, when, and what there is to say. */
@@ -18,15 +18,15 @@ export function PartForm({ kilnId, onSaved }: { kilnId: string; onSaved: () => v
   const [changedOn, setChangedOn] = useState(dayjs().format('YYYY-MM-DD'));
   const [note, setNote] = useState('');
   const [id] = useState(ulid);
-  const { act, busy, faults } = useAct();
-  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const { run, isBusy, errors } = useMutation();
+  const of = (field: string) => errors.find((error) => error.field === field)?.message;
   return (
     <form
       aria-label="Part changed"
       className={css.partForm}
       onSubmit={async (event) => {
         event.preventDefault();
-        if ((await act(() => keepPart({ id, kilnId, part, changedOn, note }))) === null) onSaved();
+        if ((await run(() => savePart({ id, kilnId, part, changedOn, note }))) === null) onSaved();
       }}
     >
       <Choice label="Part" options={KILN_PARTS} value={part} onChange={(one) => setPart(one ?? 'other')} />
@@ -39,9 +39,9 @@ export function PartForm({ kilnId, onSaved }: { kilnId: string; onSaved: () => v
         helperText={of('changedOn')}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <WordField label="Note" value={note} onChange={setNote} fault={of('note')} />
-      <Faults faults={faults.filter(({ field }) => field === '')} />
-      <Button type="submit" variant="contained" disabled={busy}>
+      <WordField label="Note" value={note} onChange={setNote} error={of('note')} />
+      <FormErrors errors={errors.filter(({ field }) => field === '')} />
+      <Button type="submit" variant="contained" disabled={isBusy}>
         Write it down
       </Button>
     </form>

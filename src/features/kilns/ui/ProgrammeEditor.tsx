@@ -14,19 +14,19 @@ import {
 } from '@/core/firing';
 import type { KilnHabits, Kiln } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
-import { Theirs } from '@/ui/Theirs';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
+import { ConflictNotice } from '@/ui/ConflictNotice';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { WordField } from '@/ui/WordField';
 import { hours } from '@/features/shared/clock';
 import { LogChart, type ChartLog } from '@/features/firings';
-import { keepProgramme } from '../actions';
+import { saveProgrammeForm } from '../actions';
 import page from '@/ui/page.module.css';
 import css from './programmes.module.css';
 
-export interface ProgrammeDraft {
+export interface ProgrammeFields {
   readonly id: string;
   readonly name: string;
   readonly segments: readonly Segment[];
@@ -38,7 +38,7 @@ export interface ProgrammeDraft {
 type Typed = { readonly [K in keyof Segment]: number | null };
 
 interface Props {
-  readonly programme: ProgrammeDraft;
+  readonly programme: ProgrammeFields;
   readonly kilns: readonly Kiln[];
   readonly habits: readonly KilnHabits[];
   readonly mayWrite: boolean;
@@ -49,13 +49,18 @@ const COLUMNS = { rate: 'Rate, °C/h', target: 'To, °C', hold: 'Hold, min' } as
 
 /** The steps of a programme beside the curve they draw, the cone it comes to, and when the kiln can be opened. */
 export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: Props) {
-  const [draft, setDraft, , drop] = useKept<{ name: string; note: string; segments: readonly Typed[] }>(
-    `jiten.programme.${programme.version === null ? 'new' : programme.id}`,
-    { name: programme.name, note: programme.note, segments: programme.segments },
-  );
+  const [draft, setDraft, , drop] = usePersistedState<{
+    name: string;
+    note: string;
+    segments: readonly Typed[];
+  }>(`jiten.programme.${programme.version === null ? 'new' : programme.id}`, {
+    name: programme.name,
+    note: programme.note,
+    segments: programme.segments,
+  });
   const [kilnName, setKilnName] = useState(kilns[0]?.name ?? null);
   const [start, setStart] = useState(() => dayjs().hour(18).minute(0).format('YYYY-MM-DDTHH:mm'));
-  const { act, busy, faults, theirs } = useAct();
+  const { run, isBusy, errors, theirs } = useMutation();
   const kiln = kilns.find(({ name }) => name === kilnName);
   const habit = habits.find(({ kilnId }) => kilnId === kiln?.id);
   const whole = draft.segments.every(isWhole);
@@ -67,11 +72,11 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
   );
   const change = (at: number, part: Partial<Typed>) =>
     setDraft({ ...draft, segments: draft.segments.map((one, i) => (i === at ? { ...one, ...part } : one)) });
-  const of = (field: string) => faults.find((fault) => fault.field === `programme.${field}`)?.message;
+  const of = (field: string) => errors.find((error) => error.field === `programme.${field}`)?.message;
   const save = async (version: number | null) => {
     const { name, note, segments } = draft;
     const kept = { id: programme.id, name, note, segments };
-    if ((await act(() => keepProgramme({ programme: kept, version }))) !== null) return;
+    if ((await run(() => saveProgrammeForm({ programme: kept, version }))) !== null) return;
     drop();
     onDone();
   };
@@ -89,7 +94,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
           label="Name"
           value={draft.name}
           onChange={(name) => setDraft({ ...draft, name })}
-          fault={of('name')}
+          error={of('name')}
         />
         {draft.segments.map((segment, i) => (
           <fieldset key={i} className={css.step} aria-label={`Step ${i + 1}`}>
@@ -100,8 +105,8 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
                 label={COLUMNS[field]}
                 value={segment[field]}
                 onChange={(value) => change(i, { [field]: value })}
-                fault={
-                  wrong.find((fault) => fault.segment === i && fault.field === field)?.message ??
+                error={
+                  wrong.find((error) => error.segment === i && error.field === field)?.message ??
                   of(`segments.${i}.${field}`)
                 }
               />
@@ -132,20 +137,20 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
           label="Note"
           value={draft.note}
           onChange={(note) => setDraft({ ...draft, note })}
-          fault={of('note')}
+          error={of('note')}
           multiline
         />
         {theirs ? (
-          <Theirs
+          <ConflictNotice
             rows={[{ name: 'Name', mine: draft.name, theirs: String(theirs.name) }]}
             onKeepMine={() => void save(Number(theirs.version))}
           />
         ) : (
-          <Faults faults={faults.filter(({ field }) => field === '' || field === 'programme.segments')} />
+          <FormErrors errors={errors.filter(({ field }) => field === '' || field === 'programme.segments')} />
         )}
         {mayWrite && (
           <div className={page.acts}>
-            <Button type="submit" variant="contained" disabled={busy || !sound}>
+            <Button type="submit" variant="contained" disabled={isBusy || !sound}>
               Save this programme
             </Button>
             <Button

@@ -7,8 +7,8 @@ import type { KilnHabits, Reached, Kiln, Programme } from '@/records/firings';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { hours } from '@/features/shared/clock';
-import { ProgrammeEditor, type ProgrammeDraft } from './ProgrammeEditor';
-import { reachedWords } from '../model/reachedWords';
+import { ProgrammeEditor, type ProgrammeFields } from './ProgrammeEditor';
+import { programmeConeWords } from '../model/programmeConeWords';
 import page from '@/ui/page.module.css';
 import css from './programmes.module.css';
 
@@ -28,7 +28,7 @@ const FIRST = [
 
 /** The studio's programmes, what each comes to, and the editor. */
 export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }: Props) {
-  const [open, setOpen] = useState<ProgrammeDraft | null>(null);
+  const [open, setOpen] = useState<ProgrammeFields | null>(null);
   return (
     <>
       <GuideWords first={programmes[0]?.name ?? 'Programmes'} last={programmes.at(-1)?.name} />
@@ -71,7 +71,7 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
                   {coneIndex === null ? `${peakCelsius} °C` : `cone ${sayCone(coneIndex)}`}, {hours(minutes)}{' '}
                   h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}
                 </span>
-                <span className={css.reached}>{reachedWords(reached[programme.id] ?? [])}</span>
+                <span className={css.reached}>{programmeConeWords(reached[programme.id] ?? [])}</span>
               </button>
             </li>
           );

@@ -6,14 +6,14 @@ import { useState } from 'react';
 import { WORTH_FIRING } from '@/core/firing';
 import type { Booked, Proposal, Queue } from '@/records/firings';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { useAct } from '@/ui/useAct';
-import { useSameId } from '@/ui/useSameId';
+import { useMutation } from '@/ui/useMutation';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveFiringPlan } from '@/features/firings';
-import { moveFiring, newFeed } from '../actions';
+import { moveFiring, renewCalendarFeed } from '../actions';
 import { Calendar } from './Calendar';
 import { HoursForm } from './HoursForm';
 import { aboutTime } from '../model/aboutTime';
@@ -28,12 +28,12 @@ interface Props extends Queue {
 /** What waits for which fire, what is planned, and what to fire next. */
 export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare, now, mayPlan }: Props) {
   const router = useRouter();
-  const { act, busy, faults } = useAct();
-  const [idOf] = useSameId();
+  const { run, isBusy, errors } = useMutation();
+  const [idOf] = useIdempotentId();
   const [setting, setSetting] = useState(false);
   const move = ({ firing }: Booked, start: Date) => {
     const to = dayjs(start);
-    void act(() =>
+    void run(() =>
       moveFiring({
         firingId: firing.id,
         version: firing.version,
@@ -58,7 +58,7 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
       programme: '',
       remarks: '',
     };
-    if ((await act(() => saveFiringPlan({ firing, version: null }))) === null)
+    if ((await run(() => saveFiringPlan({ firing, version: null }))) === null)
       router.push(`/firings/${firing.id}`);
   };
   return (
@@ -72,8 +72,8 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
         </span>
       </div>
       {setting && <HoursForm hours={hours} version={hoursVersion} onSaved={() => setSetting(false)} />}
-      <Faults faults={faults} />
-      <Calendar {...{ kilns, booked, hours, now }} mayMove={mayPlan && !busy} onMove={move} />
+      <FormErrors errors={errors} />
+      <Calendar {...{ kilns, booked, hours, now }} mayMove={mayPlan && !isBusy} onMove={move} />
       <section aria-label="Waiting" className={css.section}>
         <h2>What waits</h2>
         {proposals.length === 0 && <p className="quiet">Nothing glazed waits for a kiln.</p>}
@@ -83,7 +83,7 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
               key={`${load.cone} ${load.atmosphere}`}
               load={load}
               kiln={kilns.find(({ id }) => id === load.kilnId)?.name ?? null}
-              busy={busy || !mayPlan}
+              isBusy={isBusy || !mayPlan}
               onPlan={() => void plan(load)}
             />
           ))}
@@ -102,12 +102,12 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
 function Load({
   load,
   kiln,
-  busy,
+  isBusy,
   onPlan,
 }: {
   load: Proposal;
   kiln: string | null;
-  busy: boolean;
+  isBusy: boolean;
   onPlan: () => void;
 }) {
   const { pieces, cone, atmosphere, dueOn, firingId, filled, slot } = load;
@@ -152,7 +152,7 @@ function Load({
           slot && (
             <Button
               variant={filled >= WORTH_FIRING || late ? 'contained' : 'outlined'}
-              disabled={busy}
+              disabled={isBusy}
               onClick={onPlan}
             >
               Plan it
@@ -166,10 +166,10 @@ function Load({
 
 /** The firings in the studio's own calendar: a file to take out, or an address that keeps itself up to date. */
 function Feed({ mayRenew }: { mayRenew: boolean }) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const [address, setAddress] = useState<string | null>(null);
   const renew = async () => {
-    const token = await act(() => newFeed({}));
+    const token = await run(() => renewCalendarFeed({}));
     if (token) setAddress(`${window.location.origin}/api/v1/calendar.ics?token=${token}`);
   };
   return (
@@ -180,7 +180,7 @@ function Feed({ mayRenew }: { mayRenew: boolean }) {
           Calendar file
         </Button>
         {mayRenew && (
-          <Button disabled={busy} onClick={() => void renew()}>
+          <Button disabled={isBusy} onClick={() => void renew()}>
             {address ? 'Another address' : 'Make a feed address'}
           </Button>
         )}
@@ -191,7 +191,7 @@ function Feed({ mayRenew }: { mayRenew: boolean }) {
           the kilns’ plan. A new address puts this one out of use.
         </p>
       )}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
     </section>
   );
 }

@@ -3,56 +3,65 @@ import type { DefectId, Fate, Place } from '@/core/evidence';
 import type { OpeningPiece, OpeningZone, TwinZone, PieceReading, ReadingDraft } from '@/records/openings';
 
 /** What was tapped for one piece, before it is sent. */
-export interface Said {
+export interface Answers {
   readonly fate: Fate | null;
   readonly state: PieceReading['state'];
   readonly zones: Readonly<Record<string, ReadingDraft>>;
 }
 
 /** A piece's taps with what is needed to take them back. */
-export interface Draft {
-  readonly said: Said;
+export interface PieceDraft {
+  readonly answers: Answers;
   /** The write that carries these taps, once the piece was finished; null while it is being read. */
   readonly sentAs: string | null;
   /** How the piece stood before it was finished. */
   readonly before: { readonly state: OpeningPiece['state']; readonly fate: Fate | null } | null;
   /** Earlier taps, the newest last. */
-  readonly past: readonly Said[];
+  readonly past: readonly Answers[];
 }
 
 /** Taps that can be taken back one by one. */
 const MOST_PAST = 40;
 
 /** A piece that nothing was tapped of yet. */
-export function freshDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): Draft {
-  return { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
+export function blankDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): PieceDraft {
+  return { answers: blankAnswers(piece), sentAs: null, before: null, past: [] };
 }
 
-/** A draft with something more said; a finished piece is taken up again. */
-export function sayMore(draft: Draft, change: (said: Said) => Said): Draft {
-  const said = draft.sentAs ? reopened(draft.said) : draft.said;
-  return {
-    said: change(said),
-    sentAs: null,
-    before: null,
-    past: [...draft.past, draft.said].slice(-MOST_PAST),
-  };
-}
+/** What may happen to the draft of a piece. */
+export type DraftEvent =
+  | { readonly type: 'answer'; readonly change: (answers: Answers) => Answers }
+  | { readonly type: 'undo' }
+  | { readonly type: 'finish'; readonly sentAs: string; readonly before: PieceDraft['before'] }
+  | { readonly type: 'unfinish' };
 
-/** A draft without its last tap. */
-export function sayLess(draft: Draft): Draft {
-  const said = draft.past.at(-1);
-  return said ? { said, sentAs: null, before: null, past: draft.past.slice(0, -1) } : draft;
+/** The draft after an event. An answer to a finished piece edits it: its readings follow those that were sent. */
+export function reduceDraft(draft: PieceDraft, event: DraftEvent): PieceDraft {
+  switch (event.type) {
+    case 'answer': {
+      const answers = draft.sentAs ? editedAnswers(draft.answers) : draft.answers;
+      const past = [...draft.past, draft.answers].slice(-MOST_PAST);
+      return { answers: event.change(answers), sentAs: null, before: null, past };
+    }
+    case 'undo': {
+      const answers = draft.past.at(-1);
+      return answers ? { answers, sentAs: null, before: null, past: draft.past.slice(0, -1) } : draft;
+    }
+    case 'finish':
+      return { answers: draft.answers, sentAs: event.sentAs, before: event.before, past: [] };
+    case 'unfinish':
+      return { answers: resentAnswers(draft.answers), sentAs: null, before: null, past: [] };
+  }
 }
 
 /** Starts from the live readings of a piece: only zones that are touched are written again. */
-export function nothingSaid(piece: Pick<OpeningPiece, 'fate' | 'state'>): Said {
+export function blankAnswers(piece: Pick<OpeningPiece, 'fate' | 'state'>): Answers {
   return { fate: piece.fate, state: piece.state === 'loaded' ? 'read' : piece.state, zones: {} };
 }
 
 /** The reading of a zone as it stands: what was tapped, else the live one, else blank. */
-export function readingOf(said: Said, zone: OpeningZone): ReadingDraft {
-  const tapped = said.zones[zone.id];
+export function readingOf(answers: Answers, zone: OpeningZone): ReadingDraft {
+  const tapped = answers.zones[zone.id];
   if (tapped) return tapped;
   const live = zone.readings.find((reading) => reading.stage === 'after');
   return {
@@ -73,27 +82,27 @@ export function readingOf(said: Said, zone: OpeningZone): ReadingDraft {
 type Change = Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<ReadingDraft>);
 
 /** Changes the readings of zones. */
-export function withReadings(said: Said, zones: readonly OpeningZone[], change: Change): Said {
+export function withReadings(answers: Answers, zones: readonly OpeningZone[], change: Change): Answers {
   const changed = zones.map((zone) => {
-    const reading = readingOf(said, zone);
+    const reading = readingOf(answers, zone);
     return [zone.id, { ...reading, ...(typeof change === 'function' ? change(reading) : change) }] as const;
   });
-  return { ...said, zones: { ...said.zones, ...Object.fromEntries(changed) } };
+  return { ...answers, zones: { ...answers.zones, ...Object.fromEntries(changed) } };
 }
 
 /** The taps of a finished piece taken up again: its readings follow the ones that were sent. */
-export function reopened(said: Said): Said {
-  const zones = Object.values(said.zones).map((reading) => [
+export function editedAnswers(answers: Answers): Answers {
+  const zones = Object.values(answers.zones).map((reading) => [
     reading.zoneId,
     { ...reading, id: ulid(), follows: reading.id },
   ]);
-  return { ...said, zones: Object.fromEntries(zones) };
+  return { ...answers, zones: Object.fromEntries(zones) };
 }
 
 /** The taps of a piece that was taken back: as they were, to be sent under new ids. */
-export function takenBack(said: Said): Said {
-  const zones = Object.values(said.zones).map((reading) => [reading.zoneId, { ...reading, id: ulid() }]);
-  return { ...said, zones: Object.fromEntries(zones) };
+export function resentAnswers(answers: Answers): Answers {
+  const zones = Object.values(answers.zones).map((reading) => [reading.zoneId, { ...reading, id: ulid() }]);
+  return { ...answers, zones: Object.fromEntries(zones) };
 }
 
 /** Taps a defect: plain first, then spoiling, then only when looked for, then gone. */
@@ -112,7 +121,7 @@ export function wholeOf(zones: readonly OpeningZone[]): readonly OpeningZone[] {
   return glazed.length ? glazed : zones;
 }
 
-/** What zones have in common: their value, null when nothing is said of any, 'mixed' when they differ. */
+/** What zones have in common: their value, null when nothing is noted of any, 'mixed' when they differ. */
 export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
   readings: readonly ReadingDraft[],
   key: K,
@@ -122,9 +131,11 @@ export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
 }
 
 /** Taps a defect on several zones at once: on those that have it, or on all when none has. */
-export function tapDefectOn(said: Said, zones: readonly OpeningZone[], defect: DefectId): Said {
-  const having = zones.filter((zone) => readingOf(said, zone).defects.some((one) => one.defect === defect));
-  return withReadings(said, having.length ? having : zones, (reading) => ({
+export function tapDefectOn(answers: Answers, zones: readonly OpeningZone[], defect: DefectId): Answers {
+  const having = zones.filter((zone) =>
+    readingOf(answers, zone).defects.some((one) => one.defect === defect),
+  );
+  return withReadings(answers, having.length ? having : zones, (reading) => ({
     defects: tapDefect(reading, defect),
   }));
 }
@@ -165,23 +176,23 @@ export function pressedAt(height: number, zone: Pick<OpeningZone, 'stack'>): Pla
 }
 
 /** Everything tapped for a piece, ready to be sent; zones that were not touched are left as they were. */
-export function toSend(piece: OpeningPiece, firingId: string, said: Said): PieceReading {
+export function readingToSend(piece: OpeningPiece, firingId: string, answers: Answers): PieceReading {
   const readings =
-    said.state === 'missing'
+    answers.state === 'missing'
       ? []
-      : piece.zones.filter((zone) => said.zones[zone.id]).map((zone) => readingOf(said, zone));
+      : piece.zones.filter((zone) => answers.zones[zone.id]).map((zone) => readingOf(answers, zone));
   return {
     pieceId: piece.id,
     firingId,
-    state: said.state,
-    fate: said.fate,
+    state: answers.state,
+    fate: answers.fate,
     fateBefore: piece.fate,
     readings,
   };
 }
 
 /** What the dictionary expects, as taps: surface and movement of every zone that has proofs. */
-export function asExpected(said: Said, zones: readonly OpeningZone[]): Said {
+export function asExpected(answers: Answers, zones: readonly OpeningZone[]): Answers {
   const known = zones.filter((zone) => zone.expected && zone.expected.proofs > 0);
   return known.reduce(
     (so, zone) =>
@@ -189,12 +200,12 @@ export function asExpected(said: Said, zones: readonly OpeningZone[]): Said {
         surface: zone.expected!.surface as ReadingDraft['surface'],
         movement: zone.expected!.movement as ReadingDraft['movement'],
       }),
-    said,
+    answers,
   );
 }
 
 /** What was read on a twin, as taps: each zone takes over from the twin's zone about its middle. */
-export function asTwin(said: Said, zones: readonly OpeningZone[], twin: readonly TwinZone[]): Said {
+export function asTwin(answers: Answers, zones: readonly OpeningZone[], twin: readonly TwinZone[]): Answers {
   return zones.reduce((so, zone) => {
     const middle = (zone.from + zone.to) / 2;
     const like = twin.find((one) => one.side === zone.side && one.from <= middle && one.to >= middle);
@@ -204,7 +215,7 @@ export function asTwin(said: Said, zones: readonly OpeningZone[], twin: readonly
       movement: like.movement as ReadingDraft['movement'],
       defects: like.defects as ReadingDraft['defects'],
     });
-  }, said);
+  }, answers);
 }
 
 /**
@@ -214,22 +225,22 @@ export function asTwin(said: Said, zones: readonly OpeningZone[], twin: readonly
 export function twinNow(
   piece: OpeningPiece,
   pieces: readonly OpeningPiece[],
-  saidOf: (piece: OpeningPiece) => Said | null,
+  saidOf: (piece: OpeningPiece) => Answers | null,
 ): OpeningPiece['twin'] {
   for (const other of pieces) {
     if (other.id === piece.id || other.twinKey !== piece.twinKey) continue;
-    const said = saidOf(other);
-    if (said?.state === 'read' && Object.keys(said.zones).length)
+    const answers = saidOf(other);
+    if (answers?.state === 'read' && Object.keys(answers.zones).length)
       return {
         label: other.label,
-        zones: other.zones.map((zone) => ({ ...zone, ...readingOf(said, zone) })),
+        zones: other.zones.map((zone) => ({ ...zone, ...readingOf(answers, zone) })),
       };
   }
   return piece.twin;
 }
 
-/** What somebody else had said of a piece first. */
-export interface Theirs {
+/** What somebody else recorded of a piece first. */
+export interface OtherReading {
   readonly readings?: readonly {
     readonly id: string;
     readonly zone_id: string;
@@ -241,15 +252,15 @@ export interface Theirs {
   readonly fate?: Fate | null;
 }
 
-/** The same taps, now knowing of what the other said, so that they may follow it. */
-export function followed(said: PieceReading, theirs: Theirs): PieceReading {
+/** The same reading, now following what the other recorded. */
+export function rebasedOn(reading: PieceReading, theirs: OtherReading): PieceReading {
   const other = (zoneId: string) => theirs.readings?.find((reading) => reading.zone_id === zoneId);
   return {
-    ...said,
+    ...reading,
     ...(theirs.fate !== undefined && { fateBefore: theirs.fate }),
-    readings: said.readings.map((reading) => ({
-      ...reading,
-      follows: other(reading.zoneId)?.id ?? reading.follows,
+    readings: reading.readings.map((zone) => ({
+      ...zone,
+      follows: other(zone.zoneId)?.id ?? zone.follows,
     })),
   };
 }

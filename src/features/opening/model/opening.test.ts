@@ -2,20 +2,19 @@ import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import {
   asExpected,
   asTwin,
-  followed,
+  rebasedOn,
   gradeLast,
-  nothingSaid,
+  blankAnswers,
   placeDefect,
   pressedAt,
   readingOf,
-  sayLess,
-  sayMore,
+  reduceDraft,
   tapDefect,
   tapDefectOn,
-  toSend,
+  readingToSend,
   wholeOf,
   withReadings,
-  type Draft,
+  type PieceDraft,
 } from './draft';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
 
@@ -50,26 +49,26 @@ const piece = {
 const [read, blank] = piece.zones as [OpeningPiece['zones'][number], OpeningPiece['zones'][number]];
 
 test('a zone starts from its live reading, and what is tapped follows it', () => {
-  const said = withReadings(nothingSaid(piece), [read], { surface: 'matte' });
-  expect(readingOf(said, read)).toMatchObject({
+  const answers = withReadings(blankAnswers(piece), [read], { surface: 'matte' });
+  expect(readingOf(answers, read)).toMatchObject({
     surface: 'matte',
     movement: 'moves',
     note: 'seen',
     follows: live.id,
     defects: [{ defect: 'pitting' }],
   });
-  expect(readingOf(said, blank)).toMatchObject({ surface: null, follows: null, defects: [] });
+  expect(readingOf(answers, blank)).toMatchObject({ surface: null, follows: null, defects: [] });
 });
 
 test('taps keep one id, so that sending twice is one reading', () => {
-  const once = withReadings(nothingSaid(piece), [blank], { surface: 'gloss' });
+  const once = withReadings(blankAnswers(piece), [blank], { surface: 'gloss' });
   const twice = withReadings(once, [blank], { movement: 'runs' });
   expect(twice.zones[blank.id]!.id).toBe(once.zones[blank.id]!.id);
 });
 
 test('a defect is plain, then spoils, then slight, then gone', () => {
   const severities: (number | undefined)[] = [];
-  let reading = readingOf(nothingSaid(piece), blank);
+  let reading = readingOf(blankAnswers(piece), blank);
   for (let taps = 0; taps < 4; taps++) {
     reading = { ...reading, defects: tapDefect(reading, 'crazing') };
     severities.push(reading.defects[0]?.severity);
@@ -78,7 +77,7 @@ test('a defect is plain, then spoils, then slight, then gone', () => {
 });
 
 test('keys grade the defect tapped last; a place belongs to its defect', () => {
-  let reading = readingOf(nothingSaid(piece), blank);
+  let reading = readingOf(blankAnswers(piece), blank);
   reading = { ...reading, defects: tapDefect(reading, 'crazing') };
   reading = { ...reading, defects: tapDefect(reading, 'pitting') };
   reading = { ...reading, defects: gradeLast(reading, 3) };
@@ -90,16 +89,19 @@ test('keys grade the defect tapped last; a place belongs to its defect', () => {
 });
 
 test('only zones that were touched are sent, nothing of a missing piece', () => {
-  const said = { ...withReadings(nothingSaid(piece), [blank], { surface: 'satin' }), fate: 'keep' as const };
-  const sent = toSend(piece, id('F'), said);
+  const answers = {
+    ...withReadings(blankAnswers(piece), [blank], { surface: 'satin' }),
+    fate: 'keep' as const,
+  };
+  const sent = readingToSend(piece, id('F'), answers);
   expect(sent.readings.map((one) => one.zoneId)).toEqual([blank.id]);
   expect(pieceReadingSchema.safeParse(sent).success).toBe(true);
-  expect(toSend(piece, id('F'), { ...said, state: 'missing' }).readings).toEqual([]);
+  expect(readingToSend(piece, id('F'), { ...answers, state: 'missing' }).readings).toEqual([]);
 });
 
 test('after a conflict mine follows theirs, and only where theirs is', () => {
-  const said = withReadings(nothingSaid(piece), [blank], { surface: 'satin' });
-  const sent = toSend(piece, id('F'), said);
+  const answers = withReadings(blankAnswers(piece), [blank], { surface: 'satin' });
+  const sent = readingToSend(piece, id('F'), answers);
   const theirs = (zone_id: string) => ({
     id: id('T'),
     zone_id,
@@ -108,22 +110,33 @@ test('after a conflict mine follows theirs, and only where theirs is', () => {
     note: '',
     defects: [],
   });
-  const mine = followed(sent, { readings: [theirs(blank.id)] });
+  const mine = rebasedOn(sent, { readings: [theirs(blank.id)] });
   expect(mine.readings[0]).toMatchObject({ follows: id('T'), surface: 'satin' });
-  expect(followed(sent, { readings: [theirs(id('Q'))] })).toEqual(sent);
-  expect(followed(sent, { fate: 'grind' }).fateBefore).toBe('grind');
+  expect(rebasedOn(sent, { readings: [theirs(id('Q'))] })).toEqual(sent);
+  expect(rebasedOn(sent, { fate: 'grind' }).fateBefore).toBe('grind');
 });
 
+const undo = { type: 'undo' } as const;
+
 test('every tap can be taken back, and a finished piece is taken up again under new ids', () => {
-  const start: Draft = { said: nothingSaid(piece), sentAs: null, before: null, past: [] };
-  const once = sayMore(start, (said) => withReadings(said, [blank], { surface: 'gloss' }));
-  const twice = sayMore(once, (said) => tapDefectOn(said, [blank], 'pitting'));
-  expect(sayLess(twice).said).toEqual(once.said);
-  expect(sayLess(sayLess(twice)).said).toEqual(start.said);
-  expect(sayLess(start)).toBe(start);
+  const start: PieceDraft = { answers: blankAnswers(piece), sentAs: null, before: null, past: [] };
+  const once = reduceDraft(start, {
+    type: 'answer',
+    change: (answers) => withReadings(answers, [blank], { surface: 'gloss' }),
+  });
+  const twice = reduceDraft(once, {
+    type: 'answer',
+    change: (answers) => tapDefectOn(answers, [blank], 'pitting'),
+  });
+  expect(reduceDraft(twice, undo).answers).toEqual(once.answers);
+  expect(reduceDraft(reduceDraft(twice, undo), undo).answers).toEqual(start.answers);
+  expect(reduceDraft(start, undo)).toBe(start);
   const sent = { ...twice, sentAs: id('W') };
-  const again = sayMore(sent, (said) => withReadings(said, [blank], { surface: 'matte' }));
-  const [before, after] = [sent.said.zones[blank.id]!, again.said.zones[blank.id]!];
+  const again = reduceDraft(sent, {
+    type: 'answer',
+    change: (answers) => withReadings(answers, [blank], { surface: 'matte' }),
+  });
+  const [before, after] = [sent.answers.zones[blank.id]!, again.answers.zones[blank.id]!];
   expect(after).toMatchObject({ follows: before.id, surface: 'matte', defects: before.defects });
   expect(again.sentAs).toBeNull();
 });
@@ -134,27 +147,27 @@ test('a tap on the whole piece is about its glazed zones, and cycles where the d
   const other = { ...zone('H'), stack: [{ glaze: 'l', times: 1 }] } as unknown as OpeningZone;
   const all = [bare as unknown as OpeningZone, glazed, other];
   expect(wholeOf(all)).toEqual([glazed, other]);
-  let said = tapDefectOn(nothingSaid(piece), wholeOf(all), 'crazing');
-  said = tapDefectOn(said, [other], 'pitting');
-  said = tapDefectOn(said, wholeOf(all), 'pitting');
-  expect(readingOf(said, glazed).defects.map((one) => one.defect)).toEqual(['crazing']);
-  expect(readingOf(said, other).defects).toContainEqual(
+  let answers = tapDefectOn(blankAnswers(piece), wholeOf(all), 'crazing');
+  answers = tapDefectOn(answers, [other], 'pitting');
+  answers = tapDefectOn(answers, wholeOf(all), 'pitting');
+  expect(readingOf(answers, glazed).defects.map((one) => one.defect)).toEqual(['crazing']);
+  expect(readingOf(answers, other).defects).toContainEqual(
     expect.objectContaining({ defect: 'pitting', severity: 3 }),
   );
 });
 
 test('as expected says what the proofs say; as its twin takes over zone by zone', () => {
   const known = { ...blank, expected: { proofs: 3, surface: 'satin', movement: 'moves', defects: [] } };
-  const said = asExpected(nothingSaid(piece), [known as unknown as OpeningZone, read]);
-  expect(Object.keys(said.zones)).toEqual([blank.id]);
-  expect(said.zones[blank.id]).toMatchObject({ surface: 'satin', movement: 'moves' });
+  const answers = asExpected(blankAnswers(piece), [known as unknown as OpeningZone, read]);
+  expect(Object.keys(answers.zones)).toEqual([blank.id]);
+  expect(answers.zones[blank.id]).toMatchObject({ surface: 'satin', movement: 'moves' });
   const low = { ...blank, id: id('L'), from: 0, to: 0.4 };
   const high = { ...blank, id: id('M'), from: 0.4, to: 1 };
   const twin = [
     { side: 'outside', from: 0, to: 0.42, surface: 'gloss', movement: null, defects: [] },
     { side: 'outside', from: 0.42, to: 1, surface: 'matte', movement: 'runs', defects: [] },
   ] as const;
-  const like = asTwin(nothingSaid(piece), [low, high], twin);
+  const like = asTwin(blankAnswers(piece), [low, high], twin);
   expect([like.zones[low.id]?.surface, like.zones[high.id]?.surface]).toEqual(['gloss', 'matte']);
 });
 
@@ -176,8 +189,8 @@ test.each([
   [{ defects: [{ defect: 'pitting', severity: 4, place: 'rim' }] }, 'readings.0.defects.0.severity'],
   [{ note: 'x'.repeat(2001) }, 'readings.0.note'],
 ])('%j is refused at its field', (wrong, field) => {
-  const sent = toSend(piece, id('F'), withReadings(nothingSaid(piece), [blank], {}));
-  const faults = pieceReadingSchema.safeParse({ ...sent, readings: [{ ...sent.readings[0], ...wrong }] })
+  const sent = readingToSend(piece, id('F'), withReadings(blankAnswers(piece), [blank], {}));
+  const errors = pieceReadingSchema.safeParse({ ...sent, readings: [{ ...sent.readings[0], ...wrong }] })
     .error?.issues;
-  expect(faults?.map((issue) => issue.path.join('.'))).toEqual([field]);
+  expect(errors?.map((issue) => issue.path.join('.'))).toEqual([field]);
 });

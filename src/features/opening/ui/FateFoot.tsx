@@ -4,11 +4,11 @@ import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import { FATES, type Fate } from '@/core/evidence';
 import css from './opening.module.css';
-import type { Said } from '../model/draft';
+import type { Answers } from '../model/draft';
 import { PhotoPicker } from '@/ui/PhotoPicker';
 
 interface Props {
-  readonly said: Said;
+  readonly said: Answers;
   readonly twin: string | null;
   readonly knows: boolean;
   readonly undone: ReactNode;
@@ -17,7 +17,7 @@ interface Props {
   readonly onExpected: () => void;
   readonly onTwin: () => void;
   readonly onUndo: () => void;
-  readonly onFinish: (change: (said: Said) => Said) => void;
+  readonly onFinish: (change: (said: Answers) => Answers) => void;
 }
 
 /** Fates in reach of the thumb; the rest are one tap further. */

@@ -1,14 +1,14 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { Firing, FiringLog } from '@/records/firings';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { openKiln, CoolingWords } from '@/features/firings';
 
 /** Before the lid: what to have done, then the one button. */
 export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog }) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   return (
     <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />
@@ -27,12 +27,12 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
             <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid
             above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
           </p>
-          <Faults faults={faults} />
+          <FormErrors errors={errors} />
           <Button
             variant={log.open && !log.open.reached ? 'outlined' : 'contained'}
             size="large"
-            disabled={busy}
-            onClick={() => void act(() => openKiln({ firingId: firing.id }))}
+            disabled={isBusy}
+            onClick={() => void run(() => openKiln({ firingId: firing.id }))}
           >
             It is cool: open it
           </Button>

@@ -12,15 +12,15 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import { WitnessPack } from '@/features/firings';
-import { freshDraft, type Draft, type Said } from '../model/draft';
-import { useOpening } from './keep/useOpening';
-import { keepShell } from '../model/keep/shell';
-import { NotSafe } from './NotSafe';
+import { blankDraft, type PieceDraft, type Answers } from '../model/draft';
+import { useOpening } from './useOpening';
+import { cacheAppShell } from '../model/outbox/appShell';
+import { OutboxStatus } from './OutboxStatus';
 import css from './opening.module.css';
 import { PieceReader } from './PieceReader';
 import { ShelfStrip } from './ShelfStrip';
 import { photoWorker } from '@/ui/photoWorker';
-import { Trouble } from './Trouble';
+import { RejectionNotice } from './RejectionNotice';
 
 interface Props {
   readonly opening: Opening;
@@ -55,11 +55,11 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   useHotkeys('right', () => go(index + 1));
   useEffect(() => {
     photoWorker();
-    void keepShell();
+    void cacheAppShell();
   }, []);
-  const finish = async (of: OpeningPiece, change: (said: Said) => Said) => {
+  const finish = async (of: OpeningPiece, change: (answers: Answers) => Answers) => {
     const draft = await api.finish(of, change);
-    const words = draft.said.state === 'read' ? (draft.said.fate ?? 'read') : draft.said.state;
+    const words = draft.answers.state === 'read' ? (draft.answers.fate ?? 'read') : draft.answers.state;
     offer(`${of.label}: ${words}`, () => {
       setAt(of.id);
       void api.unfinish(of, draft);
@@ -110,9 +110,9 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
       </Head>
       <ShelfStrip api={api} at={piece?.id ?? null} stateOf={stateOf} onGo={setAt} shelves={shelves} />
       {api.waiting
-        .filter(({ trouble }) => trouble)
+        .filter(({ rejection: trouble }) => trouble)
         .map((stuck) => (
-          <Trouble
+          <RejectionNotice
             key={stuck.id}
             stuck={stuck}
             piece={pieces.find(({ id }) => id === stuck.pieceId)}
@@ -132,7 +132,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           key={piece.id}
           api={api}
           piece={piece}
-          draft={api.drafts[piece.id] ?? freshDraft(piece)}
+          draft={api.drafts[piece.id] ?? blankDraft(piece)}
           state={stateOf(piece)}
           phrases={phrases}
           sample={samples.includes(piece.label)}
@@ -151,8 +151,8 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
 }
 
 /** The state of a piece with what this device knows and the server does not yet. */
-function stateNow(piece: OpeningPiece, draft: Draft | undefined): OpeningPiece['state'] {
-  return draft?.sentAs ? draft.said.state : piece.state;
+function stateNow(piece: OpeningPiece, draft: PieceDraft | undefined): OpeningPiece['state'] {
+  return draft?.sentAs ? draft.answers.state : piece.state;
 }
 
 /** The next piece that is still to be read, after this one or from the beginning; else this one. */
@@ -173,7 +173,7 @@ function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?
       <Link href={`/firings/${firing.id}`}>
         {firing.kilnName} {firing.number}
       </Link>
-      <NotSafe waiting={api.waiting} line={api.line} />
+      <OutboxStatus waiting={api.waiting} connection={api.connection} />
       {children}
     </div>
   );

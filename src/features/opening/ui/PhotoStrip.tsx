@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { OpeningPiece } from '@/records/openings';
-import { photosNow, type PhotoNow } from '../model/keep/photosNow';
-import type { useOpening } from './keep/useOpening';
+import { photosNow, type PhotoNow } from '../model/outbox/photosNow';
+import type { useOpening } from './useOpening';
 import css from './opening.module.css';
 import { PhotoDesk, type DeskPhoto } from './PhotoDesk';
 import { PhotoPicker } from '@/ui/PhotoPicker';
@@ -50,9 +50,9 @@ export function PhotoStrip({ api, camera, piece, sample }: Props) {
       <p role="status" className="small">
         {camera.said || (photos.length > 0 && 'Tap a picture to set rim and foot, colours, pits.')}
       </p>
-      {camera.fault && (
+      {camera.error && (
         <p role="alert" className="heat small">
-          {camera.fault}
+          {camera.error}
         </p>
       )}
       {desk && (

@@ -19,11 +19,11 @@ import {
   twinNow,
   wholeOf,
   withReadings,
-  type Draft,
-  type Said,
+  type PieceDraft,
+  type Answers,
 } from '../model/draft';
 import { FateFoot } from './FateFoot';
-import type { useOpening } from './keep/useOpening';
+import type { useOpening } from './useOpening';
 import css from './opening.module.css';
 import { PhotoStrip } from './PhotoStrip';
 import { PressDrawing } from './PressDrawing';
@@ -36,13 +36,13 @@ import { ZonePick } from './ZonePick';
 interface Props {
   readonly api: ReturnType<typeof useOpening>;
   readonly piece: OpeningPiece;
-  readonly draft: Draft;
+  readonly draft: PieceDraft;
   readonly state: OpeningPiece['state'];
   readonly phrases: readonly string[];
   readonly sample: boolean;
   /** What was finished last, with its way back. */
   readonly undone: ReactNode;
-  readonly onFinish: (change: (said: Said) => Said) => void;
+  readonly onFinish: (change: (said: Answers) => Answers) => void;
   readonly onStep: (by: 1 | -1) => void;
 }
 
@@ -51,17 +51,17 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
   const [zone, setZone] = useState<OpeningZone | null>(piece.zones.length === 1 ? piece.zones[0]! : null);
   const [armed, setArmed] = useState<DefectId | null>(null);
   const field = useRef<HTMLInputElement>(null);
-  const { said } = draft;
+  const { answers: said } = draft;
   const zones = zone ? [zone] : wholeOf(piece.zones);
   const readings = zones.map((one) => readingOf(said, one));
-  const say = (change: (said: Said) => Said) => api.say(piece, change);
+  const say = (change: (said: Answers) => Answers) => api.answer(piece, change);
   const sayZones = (change: Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<ReadingDraft>)) =>
     say((before) => withReadings(before, zones, change));
   const tap = (defect: DefectId) => {
     setArmed(defect);
     say((before) => tapDefectOn(before, zones, defect));
   };
-  const twin = twinNow(piece, api.opening.pieces, (other) => api.drafts[other.id]?.said ?? null);
+  const twin = twinNow(piece, api.opening.pieces, (other) => api.drafts[other.id]?.answers ?? null);
   const knows = piece.zones.some((one) => one.expected && one.expected.proofs > 0);
   const onExpected = () => knows && say((before) => asExpected(before, piece.zones));
   const onTwin = () => twin && say((before) => asTwin(before, piece.zones, twin.zones));

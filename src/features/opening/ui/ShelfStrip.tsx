@@ -7,7 +7,7 @@ import { SHELF_FAULTS } from '@/core/firing';
 import type { OpeningPiece } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/Silhouette';
-import type { useOpening } from './keep/useOpening';
+import type { useOpening } from './useOpening';
 import css from './opening.module.css';
 
 interface Props {
@@ -23,21 +23,21 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
   const { pieces, repairs, firing } = api.opening;
   const here = pieces.find((piece) => piece.id === at)?.shelf ?? shelves;
   const [chosen, setChosen] = useState<number | null>(null);
-  const [open, setOpen] = useState<'shelves' | 'stray' | 'shelf' | 'find' | null>(null);
+  const [open, setOpen] = useState<'shelves' | 'unlogged' | 'shelf' | 'find' | null>(null);
   const [note, setNote] = useState('');
   const [said, setSaid] = useState('');
   const shelf = chosen ?? here;
   const own = pieces.filter((piece) => piece.shelf === shelf);
   const waiting = api.waiting.flatMap(({ write }) => (write.kind === 'repair' ? [write.repair] : []));
-  const faults = [...repairs, ...waiting].filter((one) => one.shelf === shelf);
+  const errors = [...repairs, ...waiting].filter((one) => one.shelf === shelf);
   const left = own.filter((piece) => stateOf(piece) === 'loaded').length;
   const toggle = (which: NonNullable<typeof open>) => setOpen(open === which ? null : which);
   const close = () => {
     setOpen(null);
     setNote('');
   };
-  const addStray = async () => {
-    const label = await api.addStray(shelf, note);
+  const addUnlogged = async () => {
+    const label = await api.addUnlogged(shelf, note);
     setSaid(
       label
         ? `It is ${label} now: write it under the foot.`
@@ -108,10 +108,10 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
         {(
           [
             ['find', 'find by number'],
-            ['stray', 'not on the list'],
+            ['unlogged', 'not on the list'],
             [
               'shelf',
-              faults.length ? `shelf: ${faults.map(({ what }) => what).join(', ')}` : 'shelf needs work',
+              errors.length ? `shelf: ${errors.map(({ what }) => what).join(', ')}` : 'shelf needs work',
             ],
           ] as const
         ).map(([which, words]) => (
@@ -133,7 +133,7 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
             label={
               open === 'find'
                 ? 'Number under the foot'
-                : open === 'stray'
+                : open === 'unlogged'
                   ? 'What is it? (may stay empty)'
                   : 'Note (may stay empty)'
             }
@@ -142,7 +142,9 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
             slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric' } : {} }}
             onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
           />
-          {open === 'stray' && <Button onClick={() => void addStray()}>Number it, shelf {shelf}</Button>}
+          {open === 'unlogged' && (
+            <Button onClick={() => void addUnlogged()}>Number it, shelf {shelf}</Button>
+          )}
           {open === 'shelf' && (
             <>
               {SHELF_FAULTS.map((what) => (

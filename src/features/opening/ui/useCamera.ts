@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { OpeningPiece } from '@/records/openings';
-import type { useOpening } from './keep/useOpening';
+import type { useOpening } from './useOpening';
 import { photoWorker } from '@/ui/photoWorker';
 
 const UNREADABLE =
@@ -10,7 +10,7 @@ const UNREADABLE =
 /** Takes pictures of a piece: made ready in the worker, kept on the device, on their way to the server. */
 export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiece) {
   const [said, setSaid] = useState('');
-  const [fault, setFault] = useState('');
+  const [error, setFault] = useState('');
   const keep = async (file: Blob) => {
     const { blob, frame } = await photoWorker().take(file);
     const settings = { frame, gains: null, strokes: [] };
@@ -31,5 +31,5 @@ export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiec
     if (response?.ok) await take([await response.blob()]);
     else setFault('The sample camera needs the network.');
   };
-  return { said, fault, take, takeSample, fail: setFault };
+  return { said, error, take, takeSample, fail: setFault };
 }

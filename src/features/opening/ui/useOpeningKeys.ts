@@ -1,7 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import { FATES, MOVEMENTS, SURFACES } from '@/core/evidence';
 import type { ReadingDraft } from '@/records/openings';
-import type { Said } from '../model/draft';
+import type { Answers } from '../model/draft';
 
 interface Acts {
   readonly onSay: (change: Partial<ReadingDraft>) => void;
@@ -11,7 +11,7 @@ interface Acts {
   readonly onExpected: () => void;
   readonly onTwin: () => void;
   readonly onUndo: () => void;
-  readonly onFinish: (change: (said: Said) => Said) => void;
+  readonly onFinish: (change: (said: Answers) => Answers) => void;
 }
 
 /** The home row says surface and movement; none of these keys begins or ends another key of the frame. */

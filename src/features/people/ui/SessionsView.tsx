@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import { ageWords } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { endOwnSession } from '../actions';
 
 interface Session {
@@ -22,12 +22,12 @@ export function SessionsView({
   current: string | null;
   now: Date;
 }) {
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   return (
     <>
       <GuideWords first="Where I am signed in" />
       <h1>Where I am signed in</h1>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       <ul style={{ borderTop: '1px solid var(--ink)', marginTop: 16, maxWidth: 720 }}>
         {sessions.map((session) => (
           <li
@@ -46,7 +46,10 @@ export function SessionsView({
               <br />
               <span className="small quiet">last used {ageWords(session.seen_at, now)}</span>
             </span>
-            <Button disabled={busy} onClick={() => void act(() => endOwnSession({ sessionId: session.id }))}>
+            <Button
+              disabled={isBusy}
+              onClick={() => void run(() => endOwnSession({ sessionId: session.id }))}
+            >
               Sign out there
             </Button>
           </li>

@@ -30,9 +30,9 @@ export function SignInForm({
   action: Action;
   children?: ReactNode;
 }) {
-  const [outcome, submit, busy] = useActionState<Outcome<null> | null, FormData>(action, null);
-  const faults = outcome && !outcome.ok ? outcome.faults : [];
-  const of = (name: string) => faults.find((fault) => fault.field === name)?.message;
+  const [outcome, submit, isBusy] = useActionState<Outcome<null> | null, FormData>(action, null);
+  const errors = outcome && !outcome.ok ? outcome.errors : [];
+  const of = (name: string) => errors.find((error) => error.field === name)?.message;
   return (
     <main className={css.sheet}>
       <div className={css.word}>
@@ -60,8 +60,8 @@ export function SignInForm({
         <p role="alert" className="heat">
           {of('')}
         </p>
-        <Button type="submit" variant="contained" size="large" disabled={busy}>
-          {busy ? 'One moment' : button}
+        <Button type="submit" variant="contained" size="large" disabled={isBusy}>
+          {isBusy ? 'One moment' : button}
         </Button>
         {children}
       </form>

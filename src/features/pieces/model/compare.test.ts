@@ -1,6 +1,6 @@
-import { explained, type Row } from './zones';
+import { explained, type ComparedRow } from './zones';
 
-const row = (name: string, done: boolean, ...values: string[]): Row => ({ name, done, values });
+const row = (name: string, done: boolean, ...values: string[]): ComparedRow => ({ name, done, values });
 const COLOUR = 'Colour, ΔE00 from the first';
 
 test('one thing done differently explains what came out differently, as far as was written down', () => {

@@ -99,16 +99,16 @@ test('another form takes its usual size and keeps the bands on sides it has', ()
 test('a coat without a glaze, or typed out of range, is not drawn and is refused at its field', () => {
   const draft = withCoat(addCoat(blank(), sleeper), 0, { from: -1 });
   expect(drawnCoats(draft, byId)).toEqual([]);
-  const faults = (value: unknown) =>
+  const errors = (value: unknown) =>
     pieceSchema.safeParse(value).error?.issues.map((issue) => issue.path.join('.'));
-  expect(faults(draft)).toEqual(['coats.0.from']);
-  expect(faults({ ...draft, coats: [{ ...draft.coats[0], from: 0.5, to: 0.5 }] })).toEqual(['coats.0.to']);
-  expect(faults({ ...blank(), bodyId: '', heightMm: NaN })).toEqual(['heightMm', 'bodyId']);
-  expect(faults({ ...draft, coats: [{ ...draft.coats[0], from: 0, glazeId: '', times: 0.5 }] })).toEqual([
+  expect(errors(draft)).toEqual(['coats.0.from']);
+  expect(errors({ ...draft, coats: [{ ...draft.coats[0], from: 0.5, to: 0.5 }] })).toEqual(['coats.0.to']);
+  expect(errors({ ...blank(), bodyId: '', heightMm: NaN })).toEqual(['heightMm', 'bodyId']);
+  expect(errors({ ...draft, coats: [{ ...draft.coats[0], from: 0, glazeId: '', times: 0.5 }] })).toEqual([
     'coats.0.glazeId',
     'coats.0.times',
   ]);
-  expect(faults(addCoat(blank(), sleeper))).toBeUndefined();
+  expect(errors(addCoat(blank(), sleeper))).toBeUndefined();
 });
 
 test('between one and sixty pieces are saved at once, under ids made here', () => {

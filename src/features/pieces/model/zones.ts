@@ -11,7 +11,7 @@ export interface Compared {
 }
 
 /** A line of the comparison; `done` lines are what was done, the others what came out. */
-export interface Row {
+export interface ComparedRow {
   readonly name: string;
   readonly done: boolean;
   readonly values: readonly string[];
@@ -61,17 +61,17 @@ export function colourOf(zone: FiredZone | null): string | null {
 }
 
 /** All lines of a comparison. */
-export function rowsOf(all: readonly Compared[]): Row[] {
+export function rowsOf(all: readonly Compared[]): ComparedRow[] {
   const names = new Map(
     all.flatMap(({ piece }) => piece.coats.map((coat) => [coat.glazeId, coat.glazeName] as const)),
   );
   const nameOf = (id: string) => names.get(id) ?? '?';
-  const done = (name: string, value: (one: Compared) => string): Row => ({
+  const done = (name: string, value: (one: Compared) => string): ComparedRow => ({
     name,
     done: true,
     values: all.map(value),
   });
-  const seen = (name: string, value: (one: Compared) => string): Row => ({
+  const seen = (name: string, value: (one: Compared) => string): ComparedRow => ({
     name,
     done: false,
     values: all.map(value),
@@ -127,8 +127,8 @@ const ALIKE = 3;
  * Whether one thing only was done differently, and so explains what came out differently, as far as was written
  * down. A firing is one thing, with its cone, atmosphere and shelf.
  */
-export function explained(rows: readonly Row[]): string {
-  const isOther = ({ name, values }: Row) =>
+export function explained(rows: readonly ComparedRow[]): string {
+  const isOther = ({ name, values }: ComparedRow) =>
     name.startsWith('Colour') ? values.some((value) => Number(value) > ALIKE) : new Set(values).size > 1;
   const done = rows.filter((row) => row.done && isOther(row)).map(({ name }) => name);
   const own = done.filter((name) => !done.some((other) => GOES_WITH[other]?.includes(name)));

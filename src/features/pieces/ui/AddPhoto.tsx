@@ -12,9 +12,9 @@ export function AddPhoto({ pieceId, firingId }: { pieceId: string; firingId: str
   const take = async (file: File | undefined) => {
     if (!file) return;
     setState('busy');
-    const fault = await sendPhoto(file, pieceId, firingId);
-    setState(fault ?? 'idle');
-    if (!fault) router.refresh();
+    const error = await sendPhoto(file, pieceId, firingId);
+    setState(error ?? 'idle');
+    if (!error) router.refresh();
   };
   return (
     <div style={{ marginTop: 10 }}>

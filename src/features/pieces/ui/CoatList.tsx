@@ -18,7 +18,7 @@ interface Props {
   readonly glazes: readonly GlazeChoice[];
   readonly selected: number;
   readonly firingNames: ReadonlyMap<string, string>;
-  readonly faultOf: (field: string) => string | undefined;
+  readonly errorOf: (field: string) => string | undefined;
   readonly onSelect: (index: number) => void;
   readonly onChange: (index: number, change: Partial<CoatDraft>) => void;
   readonly onMove: (index: number, by: -1 | 1) => void;
@@ -31,7 +31,7 @@ export function CoatList({
   glazes,
   selected,
   firingNames,
-  faultOf,
+  errorOf,
   onSelect,
   onChange,
   onMove,
@@ -42,7 +42,7 @@ export function CoatList({
     <ol className={css.coats}>
       {draft.coats.map((coat, i) => {
         const glaze = glazeOf(coat.glazeId);
-        const fault = Object.keys(coat).some((key) => faultOf(`coats.${i}.${key}`));
+        const error = Object.keys(coat).some((key) => errorOf(`coats.${i}.${key}`));
         return (
           <li key={i} className={css.coat} data-open={i === selected || undefined}>
             <div className={css.coatHead}>
@@ -55,7 +55,7 @@ export function CoatList({
                 <span className="figures">{i + 1}</span>
                 <span className={css.chip} style={{ background: glaze?.colour ?? 'var(--bare)' }} />
                 <b>{glaze?.name ?? 'Choose a glaze'}</b>
-                <span className={fault ? 'heat small' : 'quiet small'}>
+                <span className={error ? 'heat small' : 'quiet small'}>
                   {coat.method === 'dip' ? timesWords(coat.times) : `${coat.method} ${coat.times}×`}
                   {coat.side !== 'outside' && `, ${coat.side}`}
                   {coat.firingId && `, in ${firingNames.get(coat.firingId) ?? 'an earlier firing'}`}
@@ -98,7 +98,7 @@ export function CoatList({
                 index={i}
                 draft={draft}
                 glaze={glaze}
-                faultOf={faultOf}
+                errorOf={errorOf}
                 onChange={(change) => onChange(i, change)}
               />
             )}
@@ -114,17 +114,17 @@ function CoatFields({
   index,
   draft,
   glaze,
-  faultOf,
+  errorOf,
   onChange,
 }: {
   coat: CoatDraft;
   index: number;
   draft: PieceDraft;
   glaze: GlazeChoice | undefined;
-  faultOf: Props['faultOf'];
+  errorOf: Props['errorOf'];
   onChange: (change: Partial<CoatDraft>) => void;
 }) {
-  const fault = (key: keyof CoatDraft) => faultOf(`coats.${index}.${key}`);
+  const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
   const sides = sidesFor(draft);
   return (
     <div className={css.coatFields}>
@@ -144,25 +144,25 @@ function CoatFields({
         label="Times"
         value={coat.times}
         onChange={(times) => onChange({ times: times ?? 0 })}
-        fault={fault('times')}
+        error={error('times')}
       />
       <NumberField
         label="Seconds"
         value={coat.seconds}
         onChange={(seconds) => onChange({ seconds })}
-        fault={fault('seconds')}
+        error={error('seconds')}
       />
       <NumberField
         label="From, cm"
         value={tenth(coat.from * draft.heightMm)}
         onChange={(cm) => onChange({ from: fractionOf(cm, draft) })}
-        fault={fault('from')}
+        error={error('from')}
       />
       <NumberField
         label="To, cm"
         value={tenth(coat.to * draft.heightMm)}
         onChange={(cm) => onChange({ to: fractionOf(cm, draft) })}
-        fault={fault('to')}
+        error={error('to')}
       />
       {sides.length > 1 && (
         <TextField

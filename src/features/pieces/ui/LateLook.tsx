@@ -6,10 +6,10 @@ import { placeWords } from '@/core/coats';
 import { defectOf, type DefectId } from '@/core/evidence';
 import type { PieceFiring } from '@/records/pieces';
 import { DefectGlyph } from '@/ui/DefectGlyph';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
-import { useSameId } from '@/ui/useSameId';
+import { useMutation } from '@/ui/useMutation';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveLateLook } from '../actions';
 import { lateReadings } from '../model/late';
 import css from './piece.module.css';
@@ -27,8 +27,8 @@ interface Props {
 /** A defect that showed later: which, where and after how long; the reading of the opening stays. */
 export function LateLook({ pieceId, firing, days }: Props) {
   const glazed = firing.zones.filter((zone) => zone.stack.length > 0);
-  const { act, busy, faults } = useAct();
-  const [idOf, kept] = useSameId();
+  const { run, isBusy, errors } = useMutation();
+  const [idOf, kept] = useIdempotentId();
   const [defect, setDefect] = useState<DefectId>('crazing');
   const [chosen, setChosen] = useState<readonly string[]>(glazed.map((zone) => zone.id));
   const [ageDays, setAge] = useState<number | null>(days);
@@ -37,7 +37,7 @@ export function LateLook({ pieceId, firing, days }: Props) {
     const zones = glazed.filter((zone) => chosen.includes(zone.id));
     const readings = lateReadings(zones, { defect, ageDays, note }, (zoneId) => idOf([zoneId, defect]));
     const said = { pieceId, firingId: firing.firingId, state: 'read', fate: null, readings };
-    if ((await act(() => saveLateLook(said))) === undefined) return;
+    if ((await run(() => saveLateLook(said))) === undefined) return;
     for (const zone of zones) kept([zone.id, defect]);
   };
   return (
@@ -77,13 +77,13 @@ export function LateLook({ pieceId, firing, days }: Props) {
         <TextField label="Note" value={note} onChange={(event) => setNote(event.target.value)} />
         <Button
           variant="contained"
-          disabled={busy || chosen.length === 0 || !Number.isInteger(ageDays)}
+          disabled={isBusy || chosen.length === 0 || !Number.isInteger(ageDays)}
           onClick={() => void save()}
         >
           Note it
         </Button>
       </div>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
     </details>
   );
 }

@@ -10,14 +10,14 @@ import { makeAgain } from '@/core/rounds';
 import type { PiecePage } from '@/records/pieces';
 import { Choice } from '@/ui/Choice';
 import { drawnPiece } from '@/ui/drawn';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
 import { Silhouette } from '@/ui/Silhouette';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
-import { useSameId } from '@/ui/useSameId';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveNewPieces } from '../actions';
 import { draftLike } from '../model/fromPiece';
 import css from './make.module.css';
@@ -35,7 +35,7 @@ interface Props {
 /** A piece made again, perhaps on another form and size: the work sheet, and the new pieces linked to their model. */
 export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
   const router = useRouter();
-  const [ask, setAsk, , drop] = useKept(`jiten.make.${model.id}`, {
+  const [ask, setAsk, , drop] = usePersistedState(`jiten.make.${model.id}`, {
     form: model.form,
     heightMm: model.heightMm as number | null,
     widthMm: model.widthMm as number | null,
@@ -43,8 +43,8 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
     bodyId: model.bodyId,
   });
   const change = (part: Partial<typeof ask>) => setAsk((before) => ({ ...before, ...part }));
-  const { act, busy, faults } = useAct();
-  const [idOf, kept] = useSameId();
+  const { run, isBusy, errors } = useMutation();
+  const [idOf, kept] = useIdempotentId();
   const [made, setMade] = useState<readonly { id: string; label: string }[]>([]);
   const names = new Map(model.coats.map((coat) => [coat.glazeId, coat.glazeName]));
   const { form, heightMm, widthMm, bodyId } = ask;
@@ -81,7 +81,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
   };
   const save = async () => {
     const ids = Array.from({ length: count }, (_, i) => idOf([i, draft]));
-    const saved = await act(() => saveNewPieces({ ids, draft, modelId: model.id }));
+    const saved = await run(() => saveNewPieces({ ids, draft, modelId: model.id }));
     if (!saved) return;
     ids.forEach((_, i) => kept([i, draft]));
     drop();
@@ -140,9 +140,9 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
           {bodyId !== model.bodyId && (
             <p className="heat small">On another clay it is another entry: look at the wall first.</p>
           )}
-          <Faults faults={faults} />
-          <Button variant="contained" disabled={busy} onClick={() => void save()}>
-            {busy ? 'Saving' : `Log ${count === 1 ? 'this piece' : `these ${count} pieces`}`}
+          <FormErrors errors={errors} />
+          <Button variant="contained" disabled={isBusy} onClick={() => void save()}>
+            {isBusy ? 'Saving' : `Log ${count === 1 ? 'this piece' : `these ${count} pieces`}`}
           </Button>
           <PrintButton quiet>Print the sheet</PrintButton>
           {made.length > 0 && (

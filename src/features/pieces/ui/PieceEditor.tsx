@@ -11,14 +11,14 @@ import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
 import { FORMS, formShape } from '@/core/coats';
-import type { Fault } from '@/auth';
+import type { FieldError } from '@/auth';
 import type { PieceDraft } from '@/records/pieces';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
 import { Silhouette } from '@/ui/Silhouette';
-import { Theirs } from '@/ui/Theirs';
+import { ConflictNotice } from '@/ui/ConflictNotice';
 import { useUndo } from '@/ui/Undo';
-import { readKept, useKept } from '@/ui/useKept';
+import { readPersisted, usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
 import { BandDrawing } from './BandDrawing';
 import { CoatList } from './CoatList';
@@ -56,33 +56,33 @@ const LAST = 'jiten.piece.last';
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
 export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }: Props) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
-  const [draft, setDraft, found, drop] = useKept<PieceDraft>(
+  const [draft, setDraft, found, drop] = usePersistedState<PieceDraft>(
     key,
     start ?? emptyDraft('tile', bodies[0]?.id ?? ''),
   );
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
-  const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const [errors, setErrors] = useState<readonly FieldError[]>([]);
   const [theirs, setTheirs] = useState<Readonly<Record<string, unknown>> | null>(null);
   const { offer, bar } = useUndo();
   const [saved, setSaved] = useState<readonly { id: string; label: string }[] | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [isBusy, setIsBusy] = useState(false);
   const ids = useRef<string[]>([]);
 
   const byId = useMemo(() => new Map(glazes.map((glaze) => [glaze.id, glaze])), [glazes]);
   const nameOf = (id: string) => byId.get(id)?.name ?? '?';
   const coats = drawnCoats(draft, byId);
   const bodyColour = bodies.find((body) => body.id === draft.bodyId)?.colour ?? '#c8b8a0';
-  const faultOf = (field: string) =>
-    faults.find((fault) => fault.field.replace(/^draft\./, '') === field)?.message;
+  const errorOf = (field: string) =>
+    errors.find((error) => error.field.replace(/^draft\./, '') === field)?.message;
   const change = (next: (before: PieceDraft) => PieceDraft) => {
     setSaved(null);
     setDraft(next);
   };
 
   const save = async (version = editing?.version ?? 0) => {
-    if (busy) return;
-    setBusy(true);
+    if (isBusy) return;
+    setIsBusy(true);
     // A repeated submit after a lost answer must be the same rows, so ids live until one was acknowledged.
     ids.current = Array.from({ length: twins }, (_, i) => ids.current[i] ?? ulid());
     try {
@@ -90,8 +90,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
         ? await saveCorrection({ id: editing.id, version, draft })
         : await saveNewPieces({ ids: ids.current, draft });
       setTheirs(outcome.ok ? null : (outcome.theirs ?? null));
-      if (!outcome.ok) return setFaults(outcome.faults);
-      setFaults([]);
+      if (!outcome.ok) return setErrors(outcome.errors);
+      setErrors([]);
       localStorage.setItem(LAST, JSON.stringify(draft));
       drop();
       ids.current = [];
@@ -101,7 +101,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
           : (outcome.value as { id: string; label: string }[]),
       );
     } catch {
-      setFaults([
+      setErrors([
         {
           field: '',
           message:
@@ -109,7 +109,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
         },
       ]);
     } finally {
-      setBusy(false);
+      setIsBusy(false);
     }
   };
   useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true });
@@ -120,7 +120,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
     setSelected(draft.coats.length);
   };
   const repeat = () => {
-    const last = readKept<PieceDraft>(LAST);
+    const last = readPersisted<PieceDraft>(LAST);
     if (last) change(() => last);
   };
 
@@ -164,15 +164,15 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
         </Alert>
       )}
       {theirs && (
-        <Theirs
+        <ConflictNotice
           rows={differing(draft, theirs, bodies)}
           onKeepMine={() => void save(Number(theirs.version))}
         />
       )}
-      {faults.length > 0 && !theirs && (
+      {errors.length > 0 && !theirs && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
-          {faultOf('') ??
-            `Not saved: ${faults.length === 1 ? 'one thing is' : `${faults.length} things are`} missing or wrong. Nothing was lost.`}
+          {errorOf('') ??
+            `Not saved: ${errors.length === 1 ? 'one thing is' : `${errors.length} things are`} missing or wrong. Nothing was lost.`}
         </Alert>
       )}
       <div className={css.editor}>
@@ -187,8 +187,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             label="Clay"
             value={draft.bodyId}
             onChange={(event) => change((before) => ({ ...before, bodyId: event.target.value }))}
-            error={Boolean(faultOf('bodyId'))}
-            helperText={faultOf('bodyId')}
+            error={Boolean(errorOf('bodyId'))}
+            helperText={errorOf('bodyId')}
           >
             {bodies.map((body) => (
               <MenuItem key={body.id} value={body.id}>
@@ -202,13 +202,13 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
               label="Height, cm"
               value={draft.heightMm / 10}
               onChange={(cm) => change((b) => ({ ...b, heightMm: (cm ?? NaN) * 10 }))}
-              fault={faultOf('heightMm')}
+              error={errorOf('heightMm')}
             />
             <NumberField
               label="Width, cm"
               value={draft.widthMm / 10}
               onChange={(cm) => change((b) => ({ ...b, widthMm: (cm ?? NaN) * 10 }))}
-              fault={faultOf('widthMm')}
+              error={errorOf('widthMm')}
             />
           </div>
           {formShape(draft.form).canSplit && (
@@ -234,8 +234,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             minRows={2}
             value={draft.note}
             onChange={(event) => change((b) => ({ ...b, note: event.target.value }))}
-            error={Boolean(faultOf('note'))}
-            helperText={faultOf('note')}
+            error={Boolean(errorOf('note'))}
+            helperText={errorOf('note')}
           />
         </section>
         <section className={css.stage} aria-label="Bands">
@@ -256,7 +256,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             glazes={glazes}
             selected={selected}
             firingNames={new Map(Object.entries(firingNames))}
-            faultOf={faultOf}
+            errorOf={errorOf}
             onSelect={setSelected}
             onChange={(i, c) => change((b) => withCoat(b, i, c))}
             onMove={(i, by) => {
@@ -305,8 +305,19 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
                 sx={{ width: 110 }}
               />
             )}
-            <Button variant="contained" onClick={() => void save()} disabled={busy} title="Save (Ctrl Enter)">
-              {busy ? 'Saving' : editing ? 'Save the correction' : twins > 1 ? `Save ${twins} twins` : 'Save'}
+            <Button
+              variant="contained"
+              onClick={() => void save()}
+              disabled={isBusy}
+              title="Save (Ctrl Enter)"
+            >
+              {isBusy
+                ? 'Saving'
+                : editing
+                  ? 'Save the correction'
+                  : twins > 1
+                    ? `Save ${twins} twins`
+                    : 'Save'}
             </Button>
           </div>
         </section>

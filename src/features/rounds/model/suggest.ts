@@ -1,6 +1,6 @@
 import { bestTests, type Candidate, type CellLayer, type Proved } from '@/core/rounds';
 import type { KnownStack } from '@/records/rounds';
-import type { Wanted } from '@/records/dictionary';
+import type { FailedLookup } from '@/records/dictionary';
 
 /** One test worth the clay, and why. */
 export interface Suggestion {
@@ -19,7 +19,7 @@ interface Asked {
   readonly known: readonly KnownStack[];
   /** Stacks that rounds under way will prove. */
   readonly underWay: readonly (readonly CellLayer[])[];
-  readonly wanted: readonly Wanted[];
+  readonly wanted: readonly FailedLookup[];
   /** Glazes that open cases are about, bottom first. */
   readonly cases: readonly (readonly string[])[];
   readonly places: number;

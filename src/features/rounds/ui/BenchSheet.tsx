@@ -10,7 +10,7 @@ import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { NumberField } from '@/ui/NumberField';
 import { PrintButton } from '@/ui/PrintButton';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { timesWords } from '@/core/coats';
 import { pourFor, USUAL_GRAVITY } from '../model/pouring';
 import css from './rounds.module.css';
@@ -37,7 +37,7 @@ const START: Kept = { way: 'by weight', grams: 100, ml: 60, gravity: {}, ticked:
 
 /** What to do at the bench, in working order, ticked off as it is done; ticks survive a reload. */
 export function BenchSheet({ round, cells, materials, corners }: Props) {
-  const [kept, setKept] = useKept<Kept>(`jiten.bench.${round.id}`, START);
+  const [kept, setKept] = usePersistedState<Kept>(`jiten.bench.${round.id}`, START);
   const change = (part: Partial<Kept>) => setKept((before) => ({ ...before, ...part }));
   const book = useMemo(() => materialBook(materials), [materials]);
   const tick = (key: string) => ({

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { NumberField } from '@/ui/NumberField';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import type { Round, RoundCell } from '@/records/rounds';
 import css from './rounds.module.css';
 
@@ -19,7 +19,7 @@ const FIELDS = [
 
 /** The sheet the labels are printed on, drawn as it will come out, and the PDF of it. */
 export function LabelsView({ round, cells }: { round: Round; cells: readonly RoundCell[] }) {
-  const [sheet, setSheet] = useKept('jiten.labels', SHEET);
+  const [sheet, setSheet] = usePersistedState('jiten.labels', SHEET);
   const count = cells.reduce((sum, cell) => sum + cell.pieces.length, 0);
   const pages = Math.ceil(count / (sheet.columns * sheet.rows));
   const query = new URLSearchParams(Object.entries(sheet).map(([key, value]) => [key, String(value)]));

@@ -19,11 +19,11 @@ import {
 } from '@/core/rounds';
 import type { KnownStack } from '@/records/rounds';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
-import { useAct } from '@/ui/useAct';
-import { useKept } from '@/ui/useKept';
+import { useMutation } from '@/ui/useMutation';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { WordField } from '@/ui/WordField';
 import { layOutRound } from '../actions';
 import { FIRST_SETUP, KINDS, knownOf, named, type Setup } from '../model/setup';
@@ -45,7 +45,7 @@ interface Props {
 /** A round in one page, left to right: the question, what varies, what stays, and the tray as it will stand. */
 export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
   const router = useRouter();
-  const [kept, setSetup, , drop] = useKept<Setup>(
+  const [kept, setSetup, , drop] = usePersistedState<Setup>(
     start ? `jiten.round.${JSON.stringify(start)}` : 'jiten.round',
     { ...FIRST_SETUP, ...start },
   );
@@ -53,8 +53,8 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
   const setup = useMemo(() => ({ ...FIRST_SETUP, ...kept }), [kept]);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const id = useRef(ulid());
-  const { act, busy, faults } = useAct();
-  const of = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const { run, isBusy, errors } = useMutation();
+  const of = (field: string) => errors.find((error) => error.field === field)?.message;
   const chosenBodies = setup.bodies.filter((one) => bodies.some((body) => body.id === one));
   const bodyId = chosenBodies[0] ?? bodies[0]?.id ?? '';
   const { plan, aliases } = usePlan(setup, glazes);
@@ -103,7 +103,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
         bodyId: cell.body ?? bodyId,
       })),
     };
-    if ((await act(() => layOutRound(draft))) === undefined) return;
+    if ((await run(() => layOutRound(draft))) === undefined) return;
     drop();
     router.push(`/rounds/${id.current}`);
   };
@@ -134,7 +134,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
             label="Name of the round"
             value={setup.name}
             onChange={(name) => change({ name })}
-            fault={of('name')}
+            error={of('name')}
           />
           {!bodiesVary(setup.kind) && (
             <Choice
@@ -169,7 +169,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
               label="Of each"
               value={setup.twins}
               onChange={(twins) => twins && change({ twins: Math.round(twins) })}
-              fault={of('twins')}
+              error={of('twins')}
             />
           </div>
           <p className="small quiet">
@@ -241,9 +241,11 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
               . Estimated from area and thickness.
             </p>
           )}
-          <Faults faults={faults.filter((fault) => fault.field === '' || fault.field.startsWith('cells'))} />
-          <Button variant="contained" disabled={busy || inside.length === 0} onClick={() => void save()}>
-            {busy ? 'Laying out' : `Lay out ${needs.pieces} pieces`}
+          <FormErrors
+            errors={errors.filter((error) => error.field === '' || error.field.startsWith('cells'))}
+          />
+          <Button variant="contained" disabled={isBusy || inside.length === 0} onClick={() => void save()}>
+            {isBusy ? 'Laying out' : `Lay out ${needs.pieces} pieces`}
           </Button>
         </div>
       </div>

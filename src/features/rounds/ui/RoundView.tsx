@@ -6,11 +6,11 @@ import { ROUND_STEPS } from '@/core/rounds';
 import type { Round, RoundCell } from '@/records/rounds';
 import { shortDay } from '@/ui/dates';
 import { DefectGlyph } from '@/ui/DefectGlyph';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Photo } from '@/ui/Photo';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { noteGlazed } from '../actions';
 import { isLate, stepsOf, trendsOf } from '../model/progress';
 import { Tray } from './Tray';
@@ -27,7 +27,7 @@ interface Props {
 /** One round: the tray as it was planned, each place with its photo once fired, and what can be read along it. */
 export function RoundView({ round, cells, mayGlaze, today }: Props) {
   const [at, setAt] = useState(cells[0]?.label ?? '');
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const chosen = cells.find((cell) => cell.label === at) ?? cells[0];
   const steps = stepsOf(cells);
   const toGlaze = cells.filter((cell) =>
@@ -35,7 +35,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
   );
   const late = isLate(round, steps, today);
   const trends = trendsOf(cells);
-  const glaze = (some: readonly RoundCell[]) => act(() => noteGlazed({ cells: some.map((cell) => cell.id) }));
+  const glaze = (some: readonly RoundCell[]) => run(() => noteGlazed({ cells: some.map((cell) => cell.id) }));
   return (
     <>
       <GuideWords first={`Round ${round.number}`} />
@@ -56,13 +56,13 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
           <LinkButton href={`/rounds/${round.id}/bench`}>Bench sheet</LinkButton>
           <LinkButton href={`/rounds/${round.id}/labels`}>Labels</LinkButton>
           {mayGlaze && toGlaze.length > 0 && (
-            <Button variant="contained" disabled={busy} onClick={() => void glaze(toGlaze)}>
+            <Button variant="contained" disabled={isBusy} onClick={() => void glaze(toGlaze)}>
               All glazed as planned
             </Button>
           )}
         </span>
       </div>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       <dl className={css.steps} aria-label="How far the pieces are">
         {ROUND_STEPS.map((step) => (
           <div key={step}>
@@ -126,7 +126,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
               ))}
             </ul>
             {mayGlaze && toGlaze.includes(chosen) && (
-              <Button disabled={busy} onClick={() => void glaze([chosen])}>
+              <Button disabled={isBusy} onClick={() => void glaze([chosen])}>
                 {chosen.label} is glazed
               </Button>
             )}

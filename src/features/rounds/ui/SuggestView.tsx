@@ -9,22 +9,22 @@ import { formShape } from '@/core/coats';
 import { CONES } from '@/core/firing';
 import { freeRound } from '@/core/rounds';
 import { Choice } from '@/ui/Choice';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { NumberField } from '@/ui/NumberField';
 import { Bands } from './TrayCell';
 import { Swatch } from '@/ui/Swatch';
-import { useAct } from '@/ui/useAct';
+import { useMutation } from '@/ui/useMutation';
 import { useAddress } from '@/ui/useAddress';
 import { WordField } from '@/ui/WordField';
 import { layOutRound } from '../actions';
-import type { Asked } from '../model/asked';
+import type { SuggestQuery } from '../model/suggestQuery';
 import type { Suggestion } from '../model/suggest';
 import css from './rounds.module.css';
 
 interface Props {
-  readonly asked: Asked;
+  readonly asked: SuggestQuery;
   readonly suggestions: readonly Suggestion[];
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
 }
@@ -37,10 +37,10 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
   const [name, setName] = useState('');
   const [dueOn, setDueOn] = useState('');
   const id = useRef(ulid());
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const chosen = suggestions.filter((one) => !out.includes(one.key));
-  const ask = (part: Partial<Asked>) => {
-    const inAddress = ({ places, bodyId, ...rest }: Partial<Asked>) =>
+  const ask = (part: Partial<SuggestQuery>) => {
+    const inAddress = ({ places, bodyId, ...rest }: Partial<SuggestQuery>) =>
       Object.entries({ places: places && String(places), clay: bodyId, ...rest });
     change((next) => {
       for (const [key, value] of inAddress(asked)) if (value && !next.has(key)) next.set(key, value);
@@ -50,7 +50,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
   const accept = async () => {
     const plan = freeRound(chosen.map((one) => ({ stack: one.stack })));
     const size = formShape('tile');
-    const number = await act(() =>
+    const number = await run(() =>
       layOutRound({
         id: id.current,
         name: name || `${chosen.length} gaps, cone ${asked.cone}`,
@@ -124,7 +124,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
           slotProps={{ inputLabel: { shrink: true } }}
         />
       </div>
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       {suggestions.length === 0 ? (
         <p>No glaze in the studio yet, so there is nothing to test.</p>
       ) : (
@@ -152,8 +152,8 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
           })}
         </ol>
       )}
-      <Button variant="contained" disabled={busy || chosen.length === 0} onClick={() => void accept()}>
-        {busy ? 'Laying out' : `Lay out these ${chosen.length}`}
+      <Button variant="contained" disabled={isBusy || chosen.length === 0} onClick={() => void accept()}>
+        {isBusy ? 'Laying out' : `Lay out these ${chosen.length}`}
       </Button>
       <p className="small quiet" style={{ marginTop: 12 }}>
         A test counts by what is unsure of its entry, how often it was looked up in vain, and what it says of

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
 import { LinkButton } from '@/ui/LinkButton';
 import { defectName } from '@/core/evidence';
-import type { AskedFor } from '@/records/dictionary';
+import type { TestRequest } from '@/records/dictionary';
 import type { Firing, Kiln } from '@/records/firings';
 import type { PieceRow } from '@/records/pieces';
 import type { todayIn } from '@/records/rounds';
@@ -14,7 +14,7 @@ import { Swatch } from '@/ui/Swatch';
 import { ageWords, dayWords } from '@/ui/dates';
 import { clockWords } from '@/features/shared/clock';
 import { isLate, Progress } from '@/features/rounds';
-import { Asked } from './Asked';
+import { Requests } from './Requests';
 import css from './today.module.css';
 
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
@@ -39,7 +39,7 @@ export function Today({
   /** What is on the rise; may come later than the rest. */
   rises: ReactNode;
   /** What was asked for: of everybody for staff, the own for students. */
-  wishes: readonly AskedFor[];
+  wishes: readonly TestRequest[];
   now: Date;
   member: { readonly id: string; readonly name: string };
 }) {
@@ -127,7 +127,7 @@ export function Today({
             ))}
           </ul>
           <Suspense>{rises}</Suspense>
-          <Asked wishes={wishes} memberId={memberId} />
+          <Requests wishes={wishes} memberId={memberId} />
           <h2 className={css.heading}>Least certain</h2>
           {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
           <ul>

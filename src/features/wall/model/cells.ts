@@ -1,7 +1,7 @@
 import type { WallEntry } from '@/records/dictionary';
 
 /** A cell of the matrix: the entries of one base and one top glaze on the two grounds. */
-export interface Cell {
+export interface WallCell {
   readonly baseId: string;
   readonly topId: string;
   /** By ground (left, right), the top glaze once and twice; null where not tried. */
@@ -21,7 +21,7 @@ export function cellKey(baseId: string, topId: string): string {
  * Sorts the entries of a wall into cells. Of several numbers of coats, once is the fewest and twice the
  * next more on the thinnest base; singles stand on the diagonal.
  */
-export function cellsOf(entries: readonly WallEntry[], grounds: readonly string[]): Map<string, Cell> {
+export function cellsOf(entries: readonly WallEntry[], grounds: readonly string[]): Map<string, WallCell> {
   const byCell = new Map<string, WallEntry[]>();
   for (const entry of entries) {
     const key = cellKey(entry.baseId, entry.topId);
@@ -30,7 +30,7 @@ export function cellsOf(entries: readonly WallEntry[], grounds: readonly string[
   return new Map([...byCell].map(([key, own]) => [key, cellOf(own, grounds)]));
 }
 
-function cellOf(own: readonly WallEntry[], grounds: readonly string[]): Cell {
+function cellOf(own: readonly WallEntry[], grounds: readonly string[]): WallCell {
   const { baseId, topId } = own[0]!;
   const ranked = [...own].sort(
     (a, b) => a.baseTimes - b.baseTimes || a.topTimes - b.topTimes || b.proofs - a.proofs,
@@ -57,7 +57,7 @@ function cellOf(own: readonly WallEntry[], grounds: readonly string[]): Cell {
 }
 
 /** The four quarters as flat colours, as a background, for cells too small for pictures. */
-export function quartersOf({ quarters }: Cell): string {
+export function quartersOf({ quarters }: WallCell): string {
   const half = (i: number, side: string) => {
     const [top, low] = [quarters[i]?.twice?.colour, quarters[i]?.once?.colour].map(
       (one) => one ?? 'var(--bare)',

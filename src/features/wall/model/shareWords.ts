@@ -1,5 +1,5 @@
 import { colourWords, defectName } from '@/core/evidence';
-import type { Cell } from './cells';
+import type { WallCell } from './cells';
 
 interface Named {
   readonly id: string;
@@ -12,7 +12,7 @@ export function cellName(below: Named, over: Named): string {
 }
 
 /** What came out, for ears. */
-export function cellWords(cell: Cell): string {
+export function cellWords(cell: WallCell): string {
   const entry = cell.quarters.flatMap(({ once, twice }) => [once, twice]).find((one) => one?.colour);
   const look = [entry?.surface, entry?.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
   const defect = cell.worst?.worstDefect ? `, ${defectName(cell.worst.worstDefect)}` : '';

@@ -1,6 +1,6 @@
 import escapeHtml from 'escape-html';
 import type { Wall } from '../server/wallOf';
-import { cellKey, quartersOf, type Cell } from './cells';
+import { cellKey, quartersOf, type WallCell } from './cells';
 import { cellName, cellWords } from './shareWords';
 
 /**
@@ -9,7 +9,7 @@ import { cellName, cellWords } from './shareWords';
  *
  * @param at address of the share
  */
-export function smallRows({ glazes }: Wall, cells: ReadonlyMap<string, Cell>, at: string): string {
+export function smallRows({ glazes }: Wall, cells: ReadonlyMap<string, WallCell>, at: string): string {
   const cellOf = (below: Wall['glazes'][number], over: Wall['glazes'][number]) => {
     const cell = cells.get(cellKey(below.id, over.id));
     const name = cellName(below, over);

@@ -1,7 +1,7 @@
 import type { WallEntry } from '@/records/dictionary';
 import { cellKey, cellsOf } from './cells';
 import { chooseWall, onlyWall, wallSearch } from './choose';
-import { flicked } from './flick';
+import { switchedCells } from './wallSwitch';
 import { inOrder, type Order } from './order';
 import { paramsOf } from '../server/wallOf';
 import { fitting, inView, stepped } from './zoom';
@@ -127,9 +127,9 @@ test('a flick shows the other order, coats or grounds at the same place', () => 
   const [once, twice] = [entry({}), entry({ topTimes: 2 })];
   const dark = entry({ groundId: 'dark' });
   const cells = cellsOf([once, twice, dark], ['light', 'dark']);
-  expect([...flicked(cells, 'order').keys()]).toEqual(['B.A']);
-  expect(flicked(cells, 'coats').get('A.B')!.quarters[0]).toEqual({ once: twice, twice: once });
-  expect(flicked(cells, 'grounds').get('A.B')!.quarters[0]).toEqual({ once: dark, twice: null });
+  expect([...switchedCells(cells, 'order').keys()]).toEqual(['B.A']);
+  expect(switchedCells(cells, 'coats').get('A.B')!.quarters[0]).toEqual({ once: twice, twice: once });
+  expect(switchedCells(cells, 'grounds').get('A.B')!.quarters[0]).toEqual({ once: dark, twice: null });
 });
 
 test('only what is in view stands in the page, at any zoom', () => {

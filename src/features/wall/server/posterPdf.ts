@@ -3,7 +3,7 @@ import QRCode from 'qrcode';
 import { jpegAt } from '@/records/pieces';
 import type { Store } from '@/records/platform';
 import { openPdf } from '@/ui/pdf';
-import { cellKey, cellsOf, type Cell } from '@/features/wall/model/cells';
+import { cellKey, cellsOf, type WallCell } from '@/features/wall/model/cells';
 import { wallWords, type Wall } from '@/features/wall/server/wallOf';
 
 /** Sheets, mm upright. */
@@ -122,7 +122,7 @@ async function imagesOf({ entries }: Wall, store: Store): Promise<Map<string, Bu
 function drawPoster(
   pdf: PDFKit.PDFDocument,
   wall: Wall,
-  cells: ReadonlyMap<string, Cell>,
+  cells: ReadonlyMap<string, WallCell>,
   images: ReadonlyMap<string, Buffer>,
   code: Buffer,
   { title }: PosterAsk,
@@ -183,7 +183,7 @@ interface Box {
 
 function drawCell(
   pdf: PDFKit.PDFDocument,
-  cell: Cell | undefined,
+  cell: WallCell | undefined,
   images: ReadonlyMap<string, Buffer>,
   { x, y, wide, high }: Box,
 ): void {

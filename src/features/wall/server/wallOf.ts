@@ -1,6 +1,6 @@
 import 'server-only';
 import { z } from 'zod';
-import { type Db, markOf } from '@/records/platform';
+import { type Db, currentRevision } from '@/records/platform';
 import { listGlazes } from '@/records/materials';
 import { wallChoices, wallNow } from '@/records/dictionary';
 import { chooseWall } from '../model/choose';
@@ -15,7 +15,7 @@ const orderSchema = z.object({ order: z.enum(ORDERS).catch('own') });
  * @param asOf where the records stand, if that was just asked, see `markOf`
  */
 export async function contentOf(base: Db, params: unknown, choose = chooseWall, asOf?: string) {
-  const mark = asOf ?? (await markOf(base));
+  const mark = asOf ?? (await currentRevision(base));
   const choices = await wallChoices(base, mark);
   const choice = choose(params, choices);
   return { choices, choice, ...(await wallNow(base, choice, mark)) };

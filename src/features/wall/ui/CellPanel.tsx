@@ -4,8 +4,8 @@ import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
 import Link from 'next/link';
-import type { Cell } from '../model/cells';
-import { NotTried } from './NotTried';
+import type { WallCell } from '../model/cells';
+import { EmptyCell } from './EmptyCell';
 import css from './wall.module.css';
 
 interface Named {
@@ -23,8 +23,8 @@ export function CellPanel({
   list,
   onList,
 }: {
-  cell: Cell | null;
-  mirror: Cell | null;
+  cell: WallCell | null;
+  mirror: WallCell | null;
   base: Named;
   top: Named;
   grounds: readonly string[];
@@ -45,7 +45,7 @@ export function CellPanel({
           </>
         )}
       </h2>
-      {!cell && <NotTried base={below} top={over} list={list} onList={onList} />}
+      {!cell && <EmptyCell base={below} top={over} list={list} onList={onList} />}
       {cell?.quarters.map((quarter, i) => (
         <div key={i}>
           <p className="small quiet">on {grounds[i]}</p>

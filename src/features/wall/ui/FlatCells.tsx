@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { Cell } from '../model/cells';
+import type { WallCell } from '../model/cells';
 import css from './wall.module.css';
 
 interface Props {
@@ -7,7 +7,7 @@ interface Props {
   /** Columns from the first in view to the last. */
   readonly first: number;
   /** The cells of these columns; undefined where not tried. */
-  readonly cells: readonly (Cell | undefined)[];
+  readonly cells: readonly (WallCell | undefined)[];
   /** Width and height of a cell, px. */
   readonly zoom: number;
   readonly high: number;

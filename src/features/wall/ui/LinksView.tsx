@@ -9,13 +9,13 @@ import QRCode from 'qrcode';
 import { useEffect, useState } from 'react';
 import type { Share } from '@/records/dictionary';
 import { shortDay } from '@/ui/dates';
-import { Faults } from '@/ui/Faults';
+import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
-import { useAct } from '@/ui/useAct';
-import { useSameId } from '@/ui/useSameId';
+import { useMutation } from '@/ui/useMutation';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { useUndo } from '@/ui/Undo';
 import { WordField } from '@/ui/WordField';
-import { endLink, shareWall } from '../actions';
+import { setShareEnded, shareWall } from '../actions';
 import { SHARE_DAYS } from '../schema';
 import css from './wall.module.css';
 
@@ -41,22 +41,22 @@ export function LinksView({ links, search, words }: Props) {
   const [recipes, setRecipes] = useState(false);
   const [names, setNames] = useState(false);
   const [made, setMade] = useState<string | null>(null);
-  const { act, busy, faults } = useAct();
+  const { run, isBusy, errors } = useMutation();
   const { offer, bar } = useUndo();
-  const [idOf, kept] = useSameId();
+  const [idOf, kept] = useIdempotentId();
   const make = async () => {
     const what = { name, search, recipes, names };
     const token = newToken();
     const share = { id: idOf(what), ...what };
-    if ((await act(() => shareWall({ share, token, days }))) === undefined) return;
+    if ((await run(() => shareWall({ share, token, days }))) === undefined) return;
     kept(what);
     setMade(`${window.location.origin}/share/${token}`);
   };
   const end = async (link: Share) => {
-    if ((await act(() => endLink({ id: link.id, ended: true }))) !== undefined)
+    if ((await run(() => setShareEnded({ id: link.id, ended: true }))) !== undefined)
       offer(
         `“${link.name}” ended; open pages close by themselves`,
-        () => void act(() => endLink({ id: link.id, ended: false })),
+        () => void run(() => setShareEnded({ id: link.id, ended: false })),
       );
   };
   return (
@@ -80,7 +80,7 @@ export function LinksView({ links, search, words }: Props) {
             label="Title for visitors"
             value={name}
             onChange={setName}
-            fault={faults.find(({ field }) => field === 'share.name')?.message}
+            error={errors.find(({ field }) => field === 'share.name')?.message}
           />
           <TextField
             select
@@ -102,9 +102,9 @@ export function LinksView({ links, search, words }: Props) {
             control={<Switch checked={names} onChange={(event) => setNames(event.target.checked)} />}
             label="With the names of who made the pieces"
           />
-          <Faults faults={faults.filter(({ field }) => field !== 'share.name')} />
-          <Button type="submit" variant="contained" disabled={busy || !name.trim()}>
-            {busy ? 'Making the link' : 'Make the link'}
+          <FormErrors errors={errors.filter(({ field }) => field !== 'share.name')} />
+          <Button type="submit" variant="contained" disabled={isBusy || !name.trim()}>
+            {isBusy ? 'Making the link' : 'Make the link'}
           </Button>
         </form>
         {made && <MadeLink address={made} search={search} />}
@@ -126,7 +126,7 @@ export function LinksView({ links, search, words }: Props) {
               ) : (
                 <>
                   <span>until {shortDay(link.expiresAt)}</span>
-                  <Button size="small" disabled={busy} onClick={() => void end(link)}>
+                  <Button size="small" disabled={isBusy} onClick={() => void end(link)}>
                     End it
                   </Button>
                 </>

@@ -2,7 +2,7 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { ProofMarks } from '@/ui/ProofMarks';
-import { cellKey, quartersOf, type Cell } from '../model/cells';
+import { cellKey, quartersOf, type WallCell } from '../model/cells';
 import { FlatCells, placeOnFlat } from './FlatCells';
 import { HEAD, intoView, useView, useZoomGestures } from '../model/panning';
 import css from './wall.module.css';
@@ -17,14 +17,14 @@ interface Named {
 
 interface Props {
   readonly glazes: readonly Named[];
-  readonly cells: ReadonlyMap<string, Cell>;
+  readonly cells: ReadonlyMap<string, WallCell>;
   readonly zoom: number;
   readonly onZoom: (zoom: number) => void;
   /** Row and column of the chosen cell. */
   readonly at: readonly [number, number];
   readonly picked: ReadonlySet<string>;
   readonly onChoose: (row: number, column: number) => void;
-  readonly onOpen: (cell: Cell | undefined) => void;
+  readonly onOpen: (cell: WallCell | undefined) => void;
 }
 
 const MOVES: Readonly<Record<string, readonly [number, number]>> = {
@@ -222,7 +222,7 @@ const Row = memo(function Row({
 interface CellProps {
   readonly place: string;
   readonly name: string;
-  readonly cell: Cell | undefined;
+  readonly cell: WallCell | undefined;
   readonly zoom: number;
   readonly left: number;
   readonly chosen: boolean;
@@ -282,7 +282,7 @@ function smallOf(swatchHash: string): string {
 }
 
 /** Left half on the light ground, right half on the dark; the top glaze once below, twice above. */
-function CellPicture({ cell, zoom, tile }: { cell: Cell; zoom: number; tile: string | null }) {
+function CellPicture({ cell, zoom, tile }: { cell: WallCell; zoom: number; tile: string | null }) {
   return (
     <>
       <span className={css.picture}>
@@ -347,16 +347,16 @@ function Tile({ hash, zoom }: { readonly hash: string; readonly zoom: number }) 
 }
 
 /** How well a cell is known, for ears. */
-function provedWords({ proofs, agreeing }: Cell): string {
+function provedWords({ proofs, agreeing }: WallCell): string {
   return proofs === 0 ? 'an older recipe only' : `${agreeing} of ${proofs} agree`;
 }
 
 /** Entries whose tile may be shown for a cell, the plainest first. */
-function idsOf(cell: Cell | undefined): string[] {
+function idsOf(cell: WallCell | undefined): string[] {
   return cell?.quarters.flatMap(({ once, twice }) => [once, twice]).flatMap((entry) => entry?.id ?? []) ?? [];
 }
 
-function tileOf(cell: Cell | undefined, tiles: ReadonlyMap<string, string>): string | null {
+function tileOf(cell: WallCell | undefined, tiles: ReadonlyMap<string, string>): string | null {
   return idsOf(cell).flatMap((id) => tiles.get(id) ?? [])[0] ?? null;
 }
 

@@ -3,12 +3,12 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { NamedWall } from '@/records/dictionary';
-import { Faults } from '@/ui/Faults';
-import { useAct } from '@/ui/useAct';
-import { useSameId } from '@/ui/useSameId';
+import { FormErrors } from '@/ui/FormErrors';
+import { useMutation } from '@/ui/useMutation';
+import { useIdempotentId } from '@/ui/useIdempotentId';
 import { useUndo } from '@/ui/Undo';
 import { WordField } from '@/ui/WordField';
-import { forgetWall, nameWall } from '../actions';
+import { setWallEnded, nameWall } from '../actions';
 import css from './wall.module.css';
 
 /** The studio's named walls, and a name for the one in view. */
@@ -22,18 +22,18 @@ export function NameWall({
   mayName: boolean;
 }) {
   const [name, setName] = useState('');
-  const [idOf, kept] = useSameId();
-  const { act, busy, faults } = useAct();
+  const [idOf, kept] = useIdempotentId();
+  const { run, isBusy, errors } = useMutation();
   const { offer, bar } = useUndo();
   const keep = async () => {
     const wall = { name, search };
-    if ((await act(() => nameWall({ ...wall, id: idOf(wall) }))) === undefined) return;
+    if ((await run(() => nameWall({ ...wall, id: idOf(wall) }))) === undefined) return;
     kept(wall);
     setName('');
   };
   const forget = async ({ id, name: gone }: NamedWall) => {
-    if ((await act(() => forgetWall({ id, ended: true }))) !== undefined)
-      offer(`“${gone}” forgotten`, () => void act(() => forgetWall({ id, ended: false })));
+    if ((await run(() => setWallEnded({ id, ended: true }))) !== undefined)
+      offer(`“${gone}” forgotten`, () => void run(() => setWallEnded({ id, ended: false })));
   };
   return (
     <div className={css.named} role="group" aria-label="Named walls">
@@ -59,12 +59,12 @@ export function NameWall({
           }}
         >
           <WordField label="Name this wall" value={name} onChange={setName} />
-          <Button type="submit" disabled={busy || !name.trim()}>
+          <Button type="submit" disabled={isBusy || !name.trim()}>
             Keep
           </Button>
         </form>
       )}
-      <Faults faults={faults} />
+      <FormErrors errors={errors} />
       {bar}
     </div>
   );

@@ -3,7 +3,7 @@ import { DefectGlyph } from '@/ui/DefectGlyph';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { shortDay } from '@/ui/dates';
-import { cellKey, cellsOf, type Cell } from '../model/cells';
+import { cellKey, cellsOf, type WallCell } from '../model/cells';
 import type { Wall } from '../server/wallOf';
 import { smallRows } from '../model/smallRows';
 import { cellName, cellWords } from '../model/shareWords';
@@ -109,7 +109,7 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
   );
 }
 
-function Picture({ cell, at }: { cell: Cell; at: string }) {
+function Picture({ cell, at }: { cell: WallCell; at: string }) {
   return (
     <span className={css.picture}>
       {cell.quarters.map(({ once, twice }, i) => (

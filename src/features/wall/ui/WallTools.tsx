@@ -6,11 +6,11 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Link from 'next/link';
 import type { NamedWall } from '@/records/dictionary';
 import { wallSearch } from '../model/choose';
-import { FLICK_WORDS, FLICKS } from '../model/flick';
+import { WALL_SWITCH_WORDS, WALL_SWITCHES } from '../model/wallSwitch';
 import { NameWall } from './NameWall';
 import { ORDERS, type Order } from '../model/order';
 import css from './wall.module.css';
-import type { FlickState } from './useFlick';
+import type { WallSwitchState } from './useWallSwitch';
 import type { BlankWall } from '../server/wallOf';
 import { stepped } from '../model/zoom';
 
@@ -21,7 +21,7 @@ interface Props {
   readonly zoom: number;
   readonly onZoom: (zoom: number) => void;
   readonly onWhole: () => void;
-  readonly flick: FlickState;
+  readonly flick: WallSwitchState;
   readonly mayShare: boolean;
 }
 
@@ -85,9 +85,9 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
             onChange={(event) => flick.setTo(event.target.value)}
             slotProps={{ htmlInput: { 'aria-label': 'What to flick to' } }}
           >
-            {FLICKS.map((one) => (
+            {WALL_SWITCHES.map((one) => (
               <MenuItem key={one} value={one}>
-                {FLICK_WORDS[one]}
+                {WALL_SWITCH_WORDS[one]}
               </MenuItem>
             ))}
             {others.map(({ cone, atmosphere }) => (

@@ -6,12 +6,12 @@ import { unpacked } from '@/core/rows';
 import type { NamedWall } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { Live } from '@/ui/Live';
+import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { setAll, useAddress } from '@/ui/useAddress';
-import { useKept } from '@/ui/useKept';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { CellPanel } from './CellPanel';
-import { cellKey, cellsOf, type Cell } from '../model/cells';
-import { useFlick } from './useFlick';
+import { cellKey, cellsOf, type WallCell } from '../model/cells';
+import { useWallSwitch } from './useWallSwitch';
 import { useWalked } from './useWalked';
 import { Matrix } from './Matrix';
 import { WallTools } from './WallTools';
@@ -33,14 +33,14 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   const router = useRouter();
   const { glazes } = wall;
   const own = useMemo(() => cellsOf(unpacked(text), choice.grounds), [text, choice.grounds]);
-  const flick = useFlick(own, choice.grounds);
+  const flick = useWallSwitch(own, choice.grounds);
   // Kept by name: the place of a cell changes with the order, and when a glaze joins the wall.
   const [chosen, setChosen] = useState(start);
   const [row, column] = placeOf(chosen, glazes);
   const [zoom, setZoom] = useState(64);
   // Buttons answer at once; the matrix is drawn in slices after that.
   const drawnZoom = useDeferredValue(zoom);
-  const [list, setList] = useKept<readonly string[]>('jiten.wall.list', []);
+  const [list, setList] = usePersistedState<readonly string[]>('jiten.wall.list', []);
   const picked = useMemo(() => new Set(list), [list]);
   const stand = useRef<HTMLDivElement>(null);
   const [base, top] = [glazes[row], glazes[column]];
@@ -58,7 +58,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
     if (underWay) go({ at });
     else walked.to(at);
   };
-  const open = (cell: Cell | undefined) => {
+  const open = (cell: WallCell | undefined) => {
     if (!cell?.headwordId) return;
     walked.say();
     router.push(`/entry/${cell.headwordId}`);
@@ -78,7 +78,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
   if (wall.settings.length === 0)
     return (
       <>
-        <Live from="/api/v1/live" />
+        <RefreshOnChange from="/api/v1/live" />
         <h1>Wall</h1>
         <p>Nothing is proved yet. Log a piece, fire it and read it at the opening: its zones appear here.</p>
         <LinkButton variant="contained" href="/pieces/new">
@@ -88,7 +88,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
     );
   return (
     <>
-      <Live from="/api/v1/live" />
+      <RefreshOnChange from="/api/v1/live" />
       <GuideWords first={glazes[0]?.name ?? 'Wall'} last={glazes.at(-1)?.name} />
       <h1 className="sr">Wall</h1>
       <WallTools

@@ -1,18 +1,18 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies } from '@/records/materials';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { ClaysView } from '@/features/clays/ui/ClaysView';
 
 export const metadata = { title: 'Clays' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   return (
     <ClaysView
       bodies={await listBodies(db())}
       adding={(await searchParams).add !== undefined}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listCases } from '@/records/clinic';
 import { db } from '@/records/platform';
 import { defectCounts } from '@/records/dictionary';
@@ -11,7 +11,7 @@ interface Props {
 }
 
 export default async function Page({ searchParams }: Props) {
-  await memberOfPage();
+  await requireMember();
   const { piece, about } = await searchParams;
   const [counts, cases] = await Promise.all([defectCounts(db()), listCases(db())]);
   return <LooksView counts={counts} cases={cases} subject={{ label: piece, about }} />;

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { piecePage } from '@/records/pieces';
 import { CompareView } from '@/features/pieces/ui/CompareView';
@@ -13,7 +13,7 @@ export default async function Page({
 }: {
   searchParams: Promise<{ pieces?: string; zones?: string }>;
 }) {
-  await memberOfPage();
+  await requireMember();
   const { pieces = '', zones = '' } = await searchParams;
   const ids = pieces.split(',').filter(Boolean).slice(0, MOST);
   const zoneIds = zones.split(',');

@@ -1,16 +1,16 @@
 import { labOf } from '@/core/colour';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { entriesLike, headwordText, wallChoices } from '@/records/dictionary';
 import { db } from '@/records/platform';
 import { FindView } from '@/features/dictionary/ui/FindView';
-import { readAsked } from '@/features/dictionary/model/findQuery';
+import { readFindQuery } from '@/features/dictionary/model/findQuery';
 
 export const metadata = { title: 'Find by colour' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await memberOfPage();
-  const asked = readAsked(await searchParams);
+  await requireMember();
+  const asked = readFindQuery(await searchParams);
   const [found, choices, bodies, glazes, but] = await Promise.all([
     entriesLike(
       db(),

@@ -1,20 +1,20 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { glazeSwatches, listGlazes } from '@/records/materials';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { GlazesView } from '@/features/glazes/ui/GlazesView';
 
 export const metadata = { title: 'Glazes' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const [glazes, swatches] = await Promise.all([listGlazes(db()), glazeSwatches(db())]);
   return (
     <GlazesView
       glazes={glazes}
       swatches={swatches}
       adding={(await searchParams).add !== undefined}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
     />
   );
 }

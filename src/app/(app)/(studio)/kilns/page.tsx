@@ -1,13 +1,13 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings, listKilns, listProgrammes } from '@/records/firings';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { KilnsView } from '@/features/kilns/ui/KilnsView';
 
 export const metadata = { title: 'Kilns' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const [kilns, firings, programmes] = await Promise.all([
     listKilns(db()),
     listFirings(db(), { limit: 200 }),
@@ -18,7 +18,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ a
       kilns={kilns}
       firings={firings}
       programmes={programmes}
-      mayPlan={mayDo(member.role, 'teacher')}
+      mayPlan={hasRole(member.role, 'teacher')}
       adding={(await searchParams).at === 'new'}
     />
   );

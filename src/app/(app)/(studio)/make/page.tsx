@@ -1,6 +1,6 @@
 import { redirect } from 'next/navigation';
 import { defectName } from '@/core/evidence';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { sensesOf } from '@/records/dictionary';
@@ -13,7 +13,7 @@ export const metadata = { title: 'Make it again' };
 const MOVES = ['stable', 'moves', 'runs'];
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ piece?: string }> }) {
-  await memberOfPage();
+  await requireMember();
   const { piece: label } = await searchParams;
   if (!label) redirect('/pieces');
   const model = await orNotFound(piecePage(db(), label));

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { listPieces } from '@/records/pieces';
@@ -8,7 +8,7 @@ import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
 export const metadata = { title: 'Pieces' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await memberOfPage();
+  await requireMember();
   const { filter, page } = readQuery(await searchParams);
   const [{ rows, total }, bodies, glazes] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),

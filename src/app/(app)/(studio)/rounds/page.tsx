@@ -1,17 +1,17 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { listRounds } from '@/records/rounds';
 import { RoundsView } from '@/features/rounds/ui/RoundsView';
 
 export const metadata = { title: 'Rounds' };
 
 export default async function Page() {
-  const member = await memberOfPage();
+  const member = await requireMember();
   return (
     <RoundsView
       rounds={await listRounds(db())}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
       today={new Date()}
     />
   );

@@ -1,4 +1,4 @@
-import { memberOfPage, sealedSession } from '@/auth';
+import { requireMember, sealedSession } from '@/auth';
 import { db } from '@/records/platform';
 import { sessionsOf } from '@/records/people';
 import { SessionsView } from '@/features/people/ui/SessionsView';
@@ -6,7 +6,7 @@ import { SessionsView } from '@/features/people/ui/SessionsView';
 export const metadata = { title: 'Where I am signed in' };
 
 export default async function Page() {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const { sessionId } = await sealedSession();
   return (
     <SessionsView sessions={await sessionsOf(db(), member.id)} current={sessionId ?? null} now={new Date()} />

@@ -1,6 +1,6 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { listWalls } from '@/records/dictionary';
 import { WallView } from '@/features/wall/ui/WallView';
 import { wallOf } from '@/features/wall/server/wallOf';
@@ -8,7 +8,7 @@ import { wallOf } from '@/features/wall/server/wallOf';
 export const metadata = { title: 'Wall' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const params = await searchParams;
   const [{ entries: _, ...wall }, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);
   const { choice } = wall;
@@ -18,7 +18,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       wall={wall}
       walls={walls}
       start={params.at ?? null}
-      mayShare={mayDo(member.role, 'teacher')}
+      mayShare={hasRole(member.role, 'teacher')}
     />
   );
 }

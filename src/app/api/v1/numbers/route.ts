@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { withMember } from '@/auth';
 import { db, reserveNumbers } from '@/records/platform';
 import { idSchema } from '@/features/shared/schema';
-import { answer, isOtherOrigin } from '../upload';
+import { answer, refusal } from '../upload';
 
 const schema = z.object({ id: idSchema, device: z.string().min(1).max(40) });
 
 /** Reserves piece numbers for a device that may lose its network. Same origin only. */
 export async function POST(request: Request): Promise<Response> {
-  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
+  const refused = await refusal(request);
+  if (refused) return refused;
   const input: unknown = await request.json().catch(() => null);
   return answer(
     await withMember('student', schema, input, (member, asked) => reserveNumbers(db(), member.id, asked)),

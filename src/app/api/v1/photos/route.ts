@@ -4,7 +4,7 @@ import { db, store } from '@/records/platform';
 import { addPhoto } from '@/records/pieces';
 import { idSchema } from '@/features/shared/schema';
 import { photoSettingsSchema } from '@/features/opening/schema';
-import { answer, isOtherOrigin, pictureSchema } from '../upload';
+import { answer, refusal, pictureSchema } from '../upload';
 
 const photoSchema = z.object({
   id: idSchema,
@@ -27,7 +27,8 @@ const photoSchema = z.object({
 
 /** Adds a photo to a piece. The id is the client's: sent twice, it is one photo. Same origin only. */
 export async function POST(request: Request): Promise<Response> {
-  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
+  const refused = await refusal(request);
+  if (refused) return refused;
   const form = await request.formData().catch(() => null);
   const input = form ? { ...Object.fromEntries(form), firingId: form.get('firingId') || null } : null;
   const outcome = await withMember(

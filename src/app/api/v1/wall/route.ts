@@ -1,4 +1,4 @@
-import { currentMember, unlessAsBefore } from '@/auth';
+import { currentMember, respondWithEtag } from '@/auth';
 import { db } from '@/records/platform';
 import { chooseWall } from '@/features/wall/model/choose';
 import { contentOf } from '@/features/wall/server/wallOf';
@@ -7,7 +7,7 @@ import { contentOf } from '@/features/wall/server/wallOf';
 export async function GET(request: Request): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
   const asked = Object.fromEntries(new URL(request.url).searchParams);
-  return unlessAsBefore(db(), request, async (mark) => {
+  return respondWithEtag(db(), request, async (mark) => {
     const { choice, text } = await contentOf(db(), asked, chooseWall, mark);
     return { choice, entries: text };
   });

@@ -1,4 +1,4 @@
-import { unlessAsBefore } from '@/auth';
+import { respondWithEtag } from '@/auth';
 import { db } from '@/records/platform';
 import { sharedWall, visit } from '@/features/wall/server/visit';
 
@@ -9,7 +9,7 @@ export async function GET(
 ): Promise<Response> {
   const share = await visit((await params).token);
   if (!share) return new Response(null, { status: 404 });
-  return unlessAsBefore(db(), request, async () => {
+  return respondWithEtag(db(), request, async () => {
     const { choice, glazes, grounds, entries } = await sharedWall(share);
     return {
       name: share.name,

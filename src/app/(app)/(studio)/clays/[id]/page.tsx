@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import {
   listBodies,
   calibrations,
@@ -9,7 +9,7 @@ import {
   newestRecipes,
 } from '@/records/materials';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { ClayView } from '@/features/clays/ui/ClayView';
 import { judge } from '@/features/clays/model/judge';
 
@@ -21,7 +21,7 @@ interface Asked {
 }
 
 export default async function Page({ params, searchParams }: Asked) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const { id } = await params;
   const base = db();
   const body = (await listBodies(base)).find((one) => one.id === id);
@@ -42,7 +42,7 @@ export default async function Page({ params, searchParams }: Asked) {
       tiles={own}
       judged={judge({ body, calibration, glazes, recipes, tiles: own, book, dips })}
       dips={dips}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
     />
   );
 }

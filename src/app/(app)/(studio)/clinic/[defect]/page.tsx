@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { defectOf } from '@/core/evidence';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { caseSubjectKey } from '@/core/clinic';
 import { db } from '@/records/platform';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
@@ -19,7 +19,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  await memberOfPage();
+  await requireMember();
   const defect = defectOf((await params).defect) ?? notFound();
   const { piece = null, about = null, told: text } = await searchParams;
   const told = readTold(text);

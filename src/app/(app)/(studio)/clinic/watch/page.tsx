@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { watchNow } from '@/records/clinic';
 import { WatchView } from '@/features/clinic/ui/WatchView';
@@ -6,6 +6,6 @@ import { WatchView } from '@/features/clinic/ui/WatchView';
 export const metadata = { title: 'Watch' };
 
 export default async function Page() {
-  await memberOfPage();
+  await requireMember();
   return <WatchView series={await watchNow(db())} />;
 }

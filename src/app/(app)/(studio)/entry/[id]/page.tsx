@@ -1,9 +1,9 @@
 import { labOf } from '@/core/colour';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { entriesLike, headwordPage, correctionsOf } from '@/records/dictionary';
 import { db } from '@/records/platform';
 import { listGlazes } from '@/records/materials';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { EntryView } from '@/features/dictionary/ui/EntryView';
 import { orNotFound } from '@/features/shared/notFound';
 
@@ -13,7 +13,7 @@ export const metadata = { title: 'Entry' };
 const NEAR = 5;
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const [headword, glazes] = await Promise.all([
     orNotFound(headwordPage(db(), (await params).id)),
     listGlazes(db(), { tests: true }),
@@ -36,7 +36,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       glazes={glazes}
       near={near}
       corrections={corrections}
-      mayTeach={mayDo(member.role, 'teacher')}
+      mayTeach={hasRole(member.role, 'teacher')}
     />
   );
 }

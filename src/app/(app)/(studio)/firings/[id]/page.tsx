@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import {
   listKilns,
@@ -12,14 +12,14 @@ import {
   conesOf,
   rateOf,
 } from '@/records/firings';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { FiringView } from '@/features/firings/ui/FiringView';
 import { orNotFound } from '@/features/shared/notFound';
 
 export const metadata = { title: 'Firing' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const firing = await orNotFound(firingById(db(), (await params).id));
   const kilns = await listKilns(db());
   const kiln = kilns.find(({ id }) => id === firing.kilnId)!;
@@ -38,7 +38,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     <FiringView
       {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate }}
       cones={cones.get(firing.id)!}
-      mayPlan={mayDo(member.role, 'teacher')}
+      mayPlan={hasRole(member.role, 'teacher')}
     />
   );
 }

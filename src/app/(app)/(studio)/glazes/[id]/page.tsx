@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import {
   batchesOf,
   listBodies,
@@ -13,13 +13,13 @@ import {
 } from '@/records/materials';
 import { db } from '@/records/platform';
 import { headwordsOf } from '@/records/dictionary';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { GlazeView } from '@/features/glazes/ui/GlazeView';
 
 export const metadata = { title: 'Glaze' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const { id } = await params;
   const base = db();
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
@@ -51,7 +51,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       others={recipes.filter((recipe) => recipe.glazeId !== id)}
       batches={batches}
       headwords={headwords}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listMaterials, newestRecipes } from '@/records/materials';
 import { BlendView } from '@/features/glazes/ui/BlendView';
@@ -6,7 +6,7 @@ import { BlendView } from '@/features/glazes/ui/BlendView';
 export const metadata = { title: 'Blend three' };
 
 export default async function Page() {
-  await memberOfPage();
+  await requireMember();
   const [recipes, materials] = await Promise.all([newestRecipes(db()), listMaterials(db())]);
   return <BlendView recipes={recipes} materials={materials} />;
 }

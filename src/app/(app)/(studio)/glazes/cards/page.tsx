@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { bucketCards } from '@/records/materials';
 import { db } from '@/records/platform';
 import { BucketCards } from '@/features/glazes/ui/BucketCard';
@@ -6,6 +6,6 @@ import { BucketCards } from '@/features/glazes/ui/BucketCard';
 export const metadata = { title: 'Bucket cards' };
 
 export default async function Page() {
-  await memberOfPage();
+  await requireMember();
   return <BucketCards cards={await bucketCards(db())} />;
 }

@@ -1,7 +1,7 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listMaterials } from '@/records/materials';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { MaterialsView } from '@/features/glazes/ui/MaterialsView';
 
 export const metadata = { title: 'Materials' };
@@ -11,14 +11,14 @@ interface Asked {
 }
 
 export default async function Page({ searchParams }: Asked) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const { change, name } = await searchParams;
   return (
     <MaterialsView
       own={await listMaterials(db())}
       changing={change ?? null}
       name={name ?? ''}
-      mayChange={mayDo(member.role, 'teacher')}
+      mayChange={hasRole(member.role, 'teacher')}
     />
   );
 }

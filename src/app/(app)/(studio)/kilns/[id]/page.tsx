@@ -1,14 +1,14 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { kilnPage, listProgrammes } from '@/records/firings';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { KilnView } from '@/features/kilns/ui/KilnView';
 import { orNotFound } from '@/features/shared/notFound';
 
 export const metadata = { title: 'Kiln' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const [page, programmes] = await Promise.all([
     orNotFound(kilnPage(db(), (await params).id)),
     listProgrammes(db()),
@@ -17,8 +17,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     <KilnView
       {...page}
       programmes={programmes}
-      mayPlan={mayDo(member.role, 'teacher')}
-      mayMend={mayDo(member.role, 'technician')}
+      mayPlan={hasRole(member.role, 'teacher')}
+      mayMend={hasRole(member.role, 'technician')}
     />
   );
 }

@@ -1,13 +1,13 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { queueOf } from '@/records/firings';
 import { QueueView } from '@/features/kilns/ui/QueueView';
 
 export const metadata = { title: 'Queue and calendar' };
 
 export default async function Page() {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const now = new Date();
-  return <QueueView {...await queueOf(db(), now)} now={now} mayPlan={mayDo(member.role, 'teacher')} />;
+  return <QueueView {...await queueOf(db(), now)} now={now} mayPlan={hasRole(member.role, 'teacher')} />;
 }

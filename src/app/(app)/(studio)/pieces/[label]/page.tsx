@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { piecePage } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
@@ -12,7 +12,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 export default async function Page({ params }: Props) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const piece = await orNotFound(piecePage(db(), decodeURIComponent((await params).label)));
   const mayChange =
     member.role === 'technician' ||

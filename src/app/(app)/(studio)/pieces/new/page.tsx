@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { piecesById } from '@/records/pieces';
@@ -9,7 +9,7 @@ import { FirstThings } from '@/features/pieces/ui/FirstThings';
 export const metadata = { title: 'New piece' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
-  await memberOfPage();
+  await requireMember();
   const { like } = await searchParams;
   const [bodies, glazes, [model]] = await Promise.all([
     listBodies(db()),

@@ -1,6 +1,6 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { roundPage } from '@/records/rounds';
 import { RoundView } from '@/features/rounds/ui/RoundView';
 import { orNotFound } from '@/features/shared/notFound';
@@ -8,7 +8,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Round' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const page = await orNotFound(roundPage(db(), (await params).id));
-  return <RoundView {...page} mayGlaze={mayDo(member.role, 'student')} today={new Date()} />;
+  return <RoundView {...page} mayGlaze={hasRole(member.role, 'student')} today={new Date()} />;
 }

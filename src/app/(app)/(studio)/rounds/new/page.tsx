@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ROUND_KINDS } from '@/core/rounds';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes, newestRecipes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { listKilns } from '@/records/firings';
@@ -32,7 +32,7 @@ export default async function Page({
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
-  await memberOfPage();
+  await requireMember();
   const start = startSchema.safeParse(await searchParams);
   const base = db();
   const [glazes, recipes, bodies, kilns, known] = await Promise.all([

@@ -1,27 +1,27 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { comingStacks, knownStacks } from '@/records/rounds';
 import { stacksOfOpenCases } from '@/records/clinic';
-import { listWanted } from '@/records/dictionary';
-import { readAsked } from '@/features/rounds/model/asked';
+import { listFailedLookups } from '@/records/dictionary';
+import { readSuggestQuery } from '@/features/rounds/model/suggestQuery';
 import { suggestTests } from '@/features/rounds/model/suggest';
 import { SuggestView } from '@/features/rounds/ui/SuggestView';
 
 export const metadata = { title: 'Suggest a round' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await memberOfPage();
+  await requireMember();
   const base = db();
   const [glazes, bodies, known, coming, wanted, cases] = await Promise.all([
     listGlazes(base),
     listBodies(base),
     knownStacks(base),
     comingStacks(base),
-    listWanted(base),
+    listFailedLookups(base),
     stacksOfOpenCases(base),
   ]);
-  const asked = readAsked(await searchParams, bodies);
+  const asked = readSuggestQuery(await searchParams, bodies);
   const here = <T extends { bodyId: string; cone: string; atmosphere: string }>(all: readonly T[]) =>
     all.filter(
       (one) => one.bodyId === asked.bodyId && one.cone === asked.cone && one.atmosphere === asked.atmosphere,

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { listShares } from '@/records/dictionary';
 import { LinksView } from '@/features/wall/ui/LinksView';
 import { wallSearch } from '@/features/wall/model/choose';
@@ -10,8 +10,8 @@ import { wallOf, wallWords } from '@/features/wall/server/wallOf';
 export const metadata = { title: 'Share the wall' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  const member = await memberOfPage();
-  if (!mayDo(member.role, 'teacher')) redirect('/wall');
+  const member = await requireMember();
+  if (!hasRole(member.role, 'teacher')) redirect('/wall');
   const params = await searchParams;
   const [wall, links] = await Promise.all([wallOf(db(), params), listShares(db())]);
   return <LinksView links={links} search={wallSearch(wall)} words={wallWords(wall)} />;

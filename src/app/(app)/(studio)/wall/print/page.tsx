@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { provedHeadwords } from '@/records/dictionary';
 import { PrintView } from '@/features/dictionary/ui/PrintView';
@@ -15,7 +15,7 @@ const linkSchema = z
   .catch(null);
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await memberOfPage();
+  await requireMember();
   const params = await searchParams;
   const [wall, headwords] = await Promise.all([wallOf(db(), params), provedHeadwords(db())]);
   return (

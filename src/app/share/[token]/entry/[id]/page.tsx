@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
-import { db, orNull } from '@/records/platform';
+import { db, nullIfNotFound } from '@/records/platform';
 import { headwordPage } from '@/records/dictionary';
 import { listGlazes, newestRecipes } from '@/records/materials';
 import { makersOf } from '@/records/people';
-import { Live } from '@/ui/Live';
+import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { SharedEntry } from '@/features/wall/ui/SharedEntry';
 import { sharedWall, visit } from '@/features/wall/server/visit';
 
@@ -16,7 +16,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
   const { choice, entries } = await sharedWall(share);
   if (!entries.some(({ headwordId }) => headwordId === id)) notFound();
   const [whole, glazes] = await Promise.all([
-    orNull(headwordPage(db(), id)),
+    nullIfNotFound(headwordPage(db(), id)),
     listGlazes(db(), { tests: true }),
   ]);
   if (!whole) notFound();
@@ -30,7 +30,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
   const recipes = share.recipes ? await newestRecipes(db()) : [];
   return (
     <>
-      <Live from={`/share/${token}/live`} />
+      <RefreshOnChange from={`/share/${token}/live`} />
       <SharedEntry
         headword={{ ...whole, senses }}
         names={new Map(glazes.map(({ id: glazeId, name }) => [glazeId, name]))}

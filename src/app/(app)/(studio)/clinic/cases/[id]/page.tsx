@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { caseById } from '@/records/clinic';
 import { db } from '@/records/platform';
 import { listRounds } from '@/records/rounds';
@@ -16,7 +16,7 @@ interface Props {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  await memberOfPage();
+  await requireMember();
   const found = await orNotFound(caseById(db(), (await params).id));
   const told = readTold((await searchParams).told ?? found.told);
   const [diagnosis, rounds] = await Promise.all([

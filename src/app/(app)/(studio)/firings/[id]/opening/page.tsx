@@ -1,7 +1,7 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { kilnById, logOf, conesOf, rateOf } from '@/records/firings';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { openingOf, phrasesOf } from '@/records/openings';
 import { samplesFor } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
@@ -17,7 +17,7 @@ export default async function Page({
   params: Promise<{ id: string }>;
   searchParams: Promise<{ piece?: string }>;
 }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const opening = await orNotFound(openingOf(db(), (await params).id));
   const { firing } = opening;
   const kiln = await kilnById(db(), firing.kilnId);
@@ -37,7 +37,7 @@ export default async function Page({
       phrases={phrases}
       shelves={Math.max(1, kiln.shelves, ...opening.pieces.map((piece) => piece.shelf))}
       samples={samples}
-      cones={{ saved: cones.get(firing.id) ?? [], rate, mayWrite: mayDo(member.role, 'teacher') }}
+      cones={{ saved: cones.get(firing.id) ?? [], rate, mayWrite: hasRole(member.role, 'teacher') }}
     />
   );
 }

@@ -1,7 +1,7 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
-import { mayDo } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { summaryOf } from '@/records/openings';
 import { orNotFound } from '@/features/shared/notFound';
 import { SummaryView } from '@/features/firings/ui/SummaryView';
@@ -9,11 +9,11 @@ import { SummaryView } from '@/features/firings/ui/SummaryView';
 export const metadata = { title: 'What came out' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await memberOfPage();
+  const member = await requireMember();
   const summary = await orNotFound(summaryOf(db(), (await params).id));
   const { cone, atmosphere } = summary.firing;
   const next = (await listFirings(db())).filter(
     (firing) => firing.state === 'loading' && firing.cone === cone && firing.atmosphere === atmosphere,
   );
-  return <SummaryView summary={summary} next={next} mayWrite={mayDo(member.role, 'teacher')} />;
+  return <SummaryView summary={summary} next={next} mayWrite={hasRole(member.role, 'teacher')} />;
 }

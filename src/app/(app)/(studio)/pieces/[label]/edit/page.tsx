@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { piecePage } from '@/records/pieces';
@@ -9,7 +9,7 @@ import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
 export const metadata = { title: 'Correct a piece' };
 
 export default async function Page({ params }: { params: Promise<{ label: string }> }) {
-  await memberOfPage();
+  await requireMember();
   const [piece, bodies, glazes] = await Promise.all([
     orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
     listBodies(db()),

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listMaterials, newestRecipes, type NewestRecipe } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
@@ -8,7 +8,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Bench sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await memberOfPage();
+  await requireMember();
   const base = db();
   const page = await orNotFound(roundPage(base, (await params).id));
   const [materials, recipes] = await Promise.all([listMaterials(base), newestRecipes(base)]);

@@ -1,4 +1,4 @@
-import { memberOfPage } from '@/auth';
+import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { roundPage } from '@/records/rounds';
 import { LabelsView } from '@/features/rounds/ui/LabelsView';
@@ -7,7 +7,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Labels' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await memberOfPage();
+  await requireMember();
   const page = await orNotFound(roundPage(db(), (await params).id));
   return <LabelsView {...page} />;
 }

@@ -1,6 +1,6 @@
 import { currentMember } from '@/auth';
 import { caseById } from '@/records/clinic';
-import { db, orNull, store } from '@/records/platform';
+import { db, nullIfNotFound, store } from '@/records/platform';
 import { jpegAt } from '@/records/pieces';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { reportPdf } from '@/features/clinic/server/reportPdf';
@@ -9,7 +9,7 @@ import { readTold } from '@/features/clinic/model/told';
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const found = await orNull(caseById(db(), (await params).id));
+  const found = await nullIfNotFound(caseById(db(), (await params).id));
   if (!found) return new Response('This case is not there.', { status: 404 });
   const told = readTold(found.told);
   const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told);

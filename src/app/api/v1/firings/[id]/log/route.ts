@@ -1,11 +1,11 @@
 import { currentMember } from '@/auth';
-import { db, orNull } from '@/records/platform';
+import { db, nullIfNotFound } from '@/records/platform';
 import { firingWithKiln, logOf } from '@/records/firings';
 
 /** The log of a firing as its page draws it, and the state it is in. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const found = await orNull(firingWithKiln(db(), (await params).id));
+  const found = await nullIfNotFound(firingWithKiln(db(), (await params).id));
   if (!found) return new Response('This firing is not there.', { status: 404 });
   const log = await logOf(db(), found.firing, found.kiln, new Date());
   return Response.json({ state: found.firing.state, log }, { headers: { 'Cache-Control': 'no-store' } });

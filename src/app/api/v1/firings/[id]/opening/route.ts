@@ -1,5 +1,5 @@
 import { currentMember } from '@/auth';
-import { db, NotThere } from '@/records/platform';
+import { db, NotFound } from '@/records/platform';
 import { openingOf } from '@/records/openings';
 
 /** An opening as it stands now: what other devices have read in the meantime. */
@@ -8,7 +8,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   try {
     return Response.json(await openingOf(db(), (await params).id));
   } catch (error) {
-    if (error instanceof NotThere) return new Response(error.message, { status: 404 });
+    if (error instanceof NotFound) return new Response(error.message, { status: 404 });
     throw error;
   }
 }

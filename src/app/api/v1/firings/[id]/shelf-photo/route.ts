@@ -4,7 +4,7 @@ import { db, store } from '@/records/platform';
 import { setShelf } from '@/records/firings';
 import { storePicture } from '@/records/pieces';
 import { idSchema } from '@/features/shared/schema';
-import { isOtherOrigin, pictureSchema } from '../../../upload';
+import { refusal, pictureSchema } from '../../../upload';
 
 const schema = z.object({
   firingId: idSchema,
@@ -17,7 +17,8 @@ export async function POST(
   request: Request,
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
-  if (isOtherOrigin(request)) return new Response('Other origin.', { status: 403 });
+  const refused = await refusal(request);
+  if (refused) return refused;
   const form = await request.formData().catch(() => null);
   const input = form && { ...Object.fromEntries(form), firingId: (await params).id };
   const outcome = await withMember('teacher', schema, input, async (member, { firingId, shelf, file }) => {

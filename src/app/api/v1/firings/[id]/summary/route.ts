@@ -1,12 +1,12 @@
 import { currentMember } from '@/auth';
-import { db, orNull } from '@/records/platform';
+import { db, nullIfNotFound } from '@/records/platform';
 import { summaryOf } from '@/records/openings';
 import { summaryPdf } from '@/features/firings/server/summaryPdf';
 
 /** What a firing gave, as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const summary = await orNull(summaryOf(db(), (await params).id));
+  const summary = await nullIfNotFound(summaryOf(db(), (await params).id));
   if (!summary) return new Response('This firing is not there.', { status: 404 });
   const name = `${summary.firing.kilnName} ${summary.firing.number}`
     .toLowerCase()

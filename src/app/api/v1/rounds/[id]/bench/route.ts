@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { currentMember } from '@/auth';
-import { db, orNull } from '@/records/platform';
+import { db, nullIfNotFound } from '@/records/platform';
 import { studioBook, newestRecipes } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
 import { benchPdf } from '@/features/rounds/server/benchPdf';
@@ -19,7 +19,7 @@ export async function GET(
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
-  const page = await orNull(roundPage(db(), (await params).id));
+  const page = await nullIfNotFound(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const asked = new URL(request.url).searchParams;
   const [book, recipes] = await Promise.all([studioBook(db()), newestRecipes(db())]);

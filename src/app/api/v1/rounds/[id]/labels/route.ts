@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { currentMember } from '@/auth';
-import { db, orNull } from '@/records/platform';
+import { db, nullIfNotFound } from '@/records/platform';
 import { roundPage } from '@/records/rounds';
 import { labelPdf, PLAIN_SHEET } from '@/features/rounds/model/labelSheet';
 
@@ -22,7 +22,7 @@ export async function GET(
 ): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
   const url = new URL(request.url);
-  const page = await orNull(roundPage(db(), (await params).id));
+  const page = await nullIfNotFound(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const proto = request.headers.get('x-forwarded-proto') ?? url.protocol.replace(':', '');
   const origin = `${proto}://${request.headers.get('host') ?? url.host}`;

@@ -1,8 +1,0 @@
-import { caseSubjectKey } from '@/core/clinic';
-import { type Series } from '@/records/clinic';
-import { addressOf } from '../model/address';
-
-/** Where the reasons for a rise are asked for. */
-export function riseAddress({ defect, about }: Series): string {
-  return addressOf({ path: `/clinic/${defect}`, about: caseSubjectKey(about) });
-}

@@ -1,0 +1,50 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import type { TestRequest } from '@/records/dictionary';
+import { shortDay } from '@/ui/dates';
+import { useMutation } from '@/ui/useMutation';
+import { withdrawTestRequest } from '@/features/dictionary';
+import css from './today.module.css';
+
+/** Combinations that were asked for: done ones lead to their entry, the rest wait; the own ones can be taken back. */
+export function Requests({ wishes, memberId }: { wishes: readonly TestRequest[]; memberId: string }) {
+  const { run, isBusy } = useMutation();
+  if (wishes.length === 0) return null;
+  const waiting = wishes.filter(({ headwordId }) => headwordId === null);
+  const pairs = waiting.map(({ baseId, topId }) => `${baseId}.${topId}`).join(',');
+  return (
+    <section aria-label="Asked for">
+      <h2 className={css.heading}>Asked for</h2>
+      <ul>
+        {wishes.slice(0, 6).map((wish) => (
+          <li key={wish.id} className={css.round}>
+            {wish.headwordId ? <Link href={`/entry/${wish.headwordId}`}>{wish.words}</Link> : wish.words}{' '}
+            {wish.headwordId && <b className="good">done</b>}
+            <span className="quiet small">
+              {' '}
+              {wish.by}, {shortDay(wish.at)}
+            </span>
+            {wish.memberId === memberId && (
+              <Button
+                size="small"
+                variant="text"
+                disabled={isBusy}
+                onClick={() => void run(() => withdrawTestRequest({ id: wish.id }))}
+              >
+                {wish.headwordId ? 'Seen' : 'Take back'}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {pairs && (
+        <p>
+          <Link href={`/rounds/new?kind=free&name=${encodeURIComponent('Asked for')}&pairs=${pairs}`}>
+            Plan {waiting.length === 1 ? 'it' : `the ${waiting.length} that wait`}
+          </Link>
+        </p>
+      )}
+    </section>
+  );
+}

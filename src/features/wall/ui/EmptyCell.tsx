@@ -1,0 +1,48 @@
+'use client';
+import Button from '@mui/material/Button';
+import { LinkButton } from '@/ui/LinkButton';
+import { RequestTest } from '@/features/dictionary';
+import { cellKey } from '../model/cells';
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What can be done with a cell that nobody has tried: gather it for a round, or ask for it. */
+export function EmptyCell({
+  base,
+  top,
+  list,
+  onList,
+}: {
+  base: Named;
+  top: Named;
+  list: readonly string[];
+  onList: (list: readonly string[]) => void;
+}) {
+  const key = cellKey(base.id, top.id);
+  const isListed = list.includes(key);
+  return (
+    <>
+      <p className="quiet">Not tried on these grounds at this cone.</p>
+      <Button
+        variant={isListed ? 'outlined' : 'contained'}
+        onClick={() => onList(isListed ? list.filter((one) => one !== key) : [...list, key])}
+      >
+        {isListed ? 'Off the list' : 'On the list for a round'}
+      </Button>
+      {list.length > 0 && (
+        <LinkButton
+          href={`/rounds/new?kind=free&name=${encodeURIComponent('Gaps of the wall')}&pairs=${list.join(',')}`}
+          onClick={() => onList([])}
+        >
+          Plan {list.length === 1 ? 'the one' : `the ${list.length}`} on the list
+        </LinkButton>
+      )}
+      <RequestTest key={key} baseId={base.id} topId={top.id}>
+        Ask the studio for it
+      </RequestTest>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+import type { ReactNode } from 'react';
+import { Bench } from './Bench';
+import { BenchProvider } from './BenchContext';
+import { GuideWordsProvider } from './GuideWords';
+import { RegisterServiceWorker } from './RegisterServiceWorker';
+import { Keys } from './Keys';
+import { RunningHead } from './RunningHead';
+import { ThumbIndex } from './ThumbIndex';
+import css from './frame.module.css';
+
+interface FrameProps {
+  readonly member: { readonly name: string; readonly role: string };
+  readonly kilns: ReactNode;
+  readonly signOut: () => Promise<void>;
+  readonly children: ReactNode;
+}
+
+/** The frame of every page: running head, thumb index, bench. */
+export function AppFrame({ member, kilns, signOut, children }: FrameProps) {
+  return (
+    <BenchProvider>
+      <GuideWordsProvider>
+        <div className={css.frame}>
+          <RunningHead member={member} kilns={kilns} signOut={signOut} />
+          <main className={css.page}>{children}</main>
+          <ThumbIndex />
+          <Bench />
+          <Keys />
+          <RegisterServiceWorker />
+        </div>
+      </GuideWordsProvider>
+    </BenchProvider>
+  );
+}
