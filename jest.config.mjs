@@ -12,6 +12,7 @@ const config = {
     '\\.css$|^server-only$': '<rootDir>/tests/emptyModule.ts',
   },
   testPathIgnorePatterns: ['/tests/browser/'],
+  setupFilesAfterEnv: ['<rootDir>/tests/records/everyWriteIsNoted.ts'],
   testTimeout: 30_000,
 };
 

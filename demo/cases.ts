@@ -13,6 +13,7 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
   const round = await base('round')
     .where({ name: `${LADDER_BASE} away from crazing` })
     .first('id', 'name');
+  if (!round) throw new Error('The demo has no ladder round.');
   const { cells } = await roundPage(base, round.id);
   const sound = cells.find(({ pieces }) => pieces.every(({ defects }) => defects.length === 0));
   const crazed = newId();
@@ -25,8 +26,8 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
     id: crazed,
     defect: 'crazing',
     pieceId: first.id,
-    about: null,
-    told: 'boil.0,bodies.1',
+    subject: null,
+    answers: 'boil.0,bodies.1',
   });
   await addTry(base, teacher, {
     id: newId(),
@@ -58,5 +59,5 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
   const [pitted] = await piecesWith(base, 'pitting');
   if (!pitted) return;
   const { id: pieceId } = await piecePage(base, pitted.label);
-  await openCase(base, technician, { id: newId(), defect: 'pitting', pieceId, about: null, told: '' });
+  await openCase(base, technician, { id: newId(), defect: 'pitting', pieceId, subject: null, answers: '' });
 }

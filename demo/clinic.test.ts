@@ -1,6 +1,6 @@
 import { analyse } from '../src/core/chemistry';
 import { evidenceOf, rank, type CauseId } from '../src/core/clinic';
-import type { DefectId } from '../src/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import { random } from './random';
 import { resultOf, type Circumstances } from './scenario/causes';
 import { RECIPES } from './scenario/recipes';

@@ -1,6 +1,6 @@
 import { groundOf } from '../src/core/coats';
-import { saySegments, type Cone } from '../src/core/firing';
-import type { Fate } from '../src/core/evidence';
+import { saySegments } from '@/core/firing';
+import type { Fate } from '@/core/vocabulary';
 import { newId, type Db } from '@/records/platform';
 import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
 import { openingOf, type OpeningPiece, recordPiece } from '@/records/openings';
@@ -54,7 +54,7 @@ export async function fire(
   await writeLog(base, technician, {
     firingId: id,
     kiln: plan.kiln,
-    cone: cone as Cone,
+    cone,
     segments,
     daysAgo: plan.daysAgo,
     opened: plan.state !== 'cooling',

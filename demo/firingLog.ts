@@ -5,10 +5,10 @@ import {
   endPoint,
   heatWork,
   usualPack,
-  type Cone,
   type CurvePoint,
   type Segment,
-} from '../src/core/firing';
+} from '@/core/firing';
+import type { Cone } from '@/core/vocabulary';
 import { newId, type Db } from '@/records/platform';
 import {
   addEvent,
@@ -122,7 +122,7 @@ async function writeByHand(
     if (minutes % 60 === 0 || minutes === end)
       await note('hand reading', minutes, Math.round(celsius! / 5) * 5);
   const at = (celsius: number) => told.find((one) => one.celsius! >= celsius)?.minutes ?? end;
-  await note('lid down', at(320));
+  await note('lid closed', at(320));
   if (!reduction) return;
   await note('reduction starts', at(900), null, 'medium');
   await note('damper', at(900), 35);

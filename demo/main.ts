@@ -15,7 +15,7 @@ async function main(what: string): Promise<void> {
       await paintDemo(
         base,
         folderStore(`${process.env.JITEN_DATA}/photos`),
-        painter.id,
+        painter!.id,
         Number(process.env.JITEN_HANDS ?? 2),
         (done, total) => {
           if (done % 10 === 0 || done === total) console.log(`Pictures painted: ${done} of ${total}`);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CONES, coneAt, coneIndex, endPoint, isPublishedRate, TABLE_RATES } from '../../src/core/firing';
+import { CONES } from '../../src/core/vocabulary';
+import { coneAt, coneIndex, endPoint, isPublishedRate, TABLE_RATES } from '../../src/core/firing';
 import type { Command } from './main';
 
 const [slowest, , fastest] = TABLE_RATES;

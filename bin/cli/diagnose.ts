@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, rank, WORDS } from '../../src/core/clinic';
-import { DEFECTS, type DefectId } from '../../src/core/evidence';
-import { coneIndex, type Cone } from '../../src/core/firing';
+import { DEFECTS, type DefectId, type Cone } from '../../src/core/vocabulary';
+import { coneIndex } from '../../src/core/firing';
 import type { Command } from './main';
 
 const known = (values: readonly string[]) => `must be one of ${values.join(', ')}`;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { EDGE_TOLERANCE, SIDES, zonesOf } from '../../src/core/coats';
+import { EDGE_TOLERANCE, zonesOf } from '../../src/core/coats';
+import { SIDES } from '../../src/core/vocabulary';
 import type { Command } from './main';
 
 const fraction = z.number('must be a number').min(0, 'must be ≥ 0').max(1, 'must be ≤ 1');

@@ -1,4 +1,4 @@
-import { formShape } from '../../src/core/coats';
+import { formShape } from '@/core/vocabulary';
 import { random } from '../random';
 import { bareClay, colourOf } from './colour';
 import { drawDefects, type Hole } from './defects';

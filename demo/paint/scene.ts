@@ -1,4 +1,4 @@
-import type { Form, Side } from '../../src/core/coats';
+import type { Form, Side } from '@/core/vocabulary';
 import type { BodyLook, GlazeLook } from './looks';
 
 /** One coat as the painter needs it. */

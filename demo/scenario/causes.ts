@@ -1,5 +1,5 @@
 import { analyse } from '../../src/core/chemistry';
-import type { DefectId, Place } from '../../src/core/evidence';
+import type { DefectId, Place } from '@/core/vocabulary';
 import { COAT_THICKNESS, crazesFrom, TOUGHNESS } from '../../src/core/fit';
 import type { Random } from '../random';
 import { RECIPES } from './recipes';

@@ -1,4 +1,4 @@
-import type { Form } from '../../src/core/coats';
+import type { Form, Cone } from '@/core/vocabulary';
 import { random } from '../random';
 import type { Segment } from '../../src/core/firing';
 import { EARLIER_FIRINGS, earlierPieces } from './months';
@@ -32,7 +32,7 @@ export interface PlannedFiring {
   readonly key: string;
   readonly kiln: 'two' | 'stoker';
   readonly kind: 'glaze';
-  readonly cone: string;
+  readonly cone: Cone;
   readonly atmosphere: 'oxidation' | 'reduction';
   readonly daysAgo: number;
   /** How it was really fired; the electric kiln by its programme, the gas kiln by hand. */

@@ -1,5 +1,5 @@
 import type { BodyDraft, GlazeDraft } from '@/records/materials';
-import type { Role } from '@/records/people';
+import type { Role } from '@/core/vocabulary';
 
 /** The people of the Old Signalworks; the first three sign in in the demo. */
 export const MEMBERS: readonly { name: string; signIn: string; password: string; role: Role }[] = [
@@ -90,8 +90,8 @@ export const BODIES: readonly Omit<BodyDraft, 'id'>[] = [
 const glaze = (
   name: string,
   colour: string,
-  surface: string,
-  movement: string,
+  surface: GlazeDraft['surface'],
+  movement: GlazeDraft['movement'],
   opaque: boolean,
   advice: string,
   caution = '',

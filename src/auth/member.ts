@@ -2,7 +2,8 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
-import { hasRole, memberOfSession, type Member, type Role } from '@/records/people';
+import { hasRole, memberOfSession, type Member } from '@/records/people';
+import type { Role } from '@/core/vocabulary';
 import { failure, failureOf, type Failure, type Outcome } from './outcome';
 import { sealedSession } from './session';
 

@@ -1,4 +1,4 @@
-import { defectOf, type DefectId } from '@/core/evidence';
+import { defectOf, type DefectId } from '@/core/vocabulary';
 
 /** Strokes and solid parts of one drawing on a 32 × 32 field. */
 interface Drawing {

@@ -1,4 +1,4 @@
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import { DefectGlyph } from './DefectGlyph';
 
 const SEVERITY = ['', 'slight', '', 'spoils it'];

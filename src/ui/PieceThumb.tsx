@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { PieceRow } from '@/records/pieces';
+import type { ListedPiece } from '@/records/pieces';
 import { drawnPiece } from './drawn';
 import { Silhouette } from './Silhouette';
 
@@ -9,7 +9,7 @@ export function PieceThumb({
   size = 96,
   href = `/pieces/${piece.label}`,
 }: {
-  piece: PieceRow;
+  piece: ListedPiece;
   size?: number;
   href?: string;
 }) {

@@ -1,4 +1,5 @@
-import { formShape, sidesOf, zonesOf, type Coat, type Form, type Side, type Zone } from '@/core/coats';
+import { formShape, type Form, type Side } from '@/core/vocabulary';
+import { sidesOf, zonesOf, type Coat, type Zone } from '@/core/coats';
 
 /** A coat with the colours it is drawn in. */
 export interface DrawnCoat extends Coat {

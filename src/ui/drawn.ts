@@ -1,5 +1,5 @@
 import { wayOf } from '@/core/coats';
-import type { StoredCoat, PieceRow } from '@/records/pieces';
+import type { StoredCoat, ListedPiece } from '@/records/pieces';
 import type { DrawnCoat, SilhouetteProps } from './Silhouette';
 
 /** A stored coat as the silhouette draws it. */
@@ -20,7 +20,7 @@ export function drawnCoat(coat: StoredCoat): DrawnCoat {
 }
 
 /** What the silhouette needs to know of a stored piece. */
-export function drawnPiece(piece: PieceRow): Omit<SilhouetteProps, 'size'> {
+export function drawnPiece(piece: ListedPiece): Omit<SilhouetteProps, 'size'> {
   return {
     form: piece.form,
     heightMm: piece.heightMm,

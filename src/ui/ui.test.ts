@@ -1,4 +1,4 @@
-import { FORMS, formShape } from '@/core/coats';
+import { FORMS, formShape } from '@/core/vocabulary';
 import { parseNumber } from './NumberField';
 import { bandPath, drawnWidth, halfOf } from './Silhouette';
 import { isOpen } from './frame/tabs';

@@ -16,7 +16,7 @@ import {
   type Point,
   type ZoneColour,
 } from '@/core/photo';
-import type { Side } from '@/core/coats';
+import type { Side } from '@/core/vocabulary';
 
 /** The longest side a photo is sent at, px; enough to count pits on a 10 cm tile. */
 const LONGEST = 2400;

@@ -75,8 +75,8 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
   await expect(page.getByText('firing', { exact: true }).first()).toBeVisible();
   const figure = page.getByText(/h from the start/).first();
   await expect(figure).toBeVisible({ timeout: 20_000 });
-  await page.getByRole('button', { name: 'lid down' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'lid down' })).toBeVisible();
+  await page.getByRole('button', { name: 'lid closed' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'lid closed' })).toBeVisible();
 
   await request.post(`${CONTROLLER}/errors`, { data: { lostNetwork: true } });
   await expect(page.getByText('The controller does not answer.')).toBeVisible({ timeout: 30_000 });

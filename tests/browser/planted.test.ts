@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { causeOf, type CauseId } from '../../src/core/clinic';
-import type { DefectId } from '../../src/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import { signIn } from './steps';
 
 /** What the story plants: the defect, the glaze, clay or entry that has it (none: the newest piece), the cause. */

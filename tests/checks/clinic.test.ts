@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
 import { type Evidence, rank, type CauseId } from '@/core/clinic';
-import type { DefectId } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 
 // What a technician of some years says at the sight of it. Common practice, no source.
 test.each<[DefectId, Evidence, CauseId]>([

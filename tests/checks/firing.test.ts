@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import {
   climbTo,
-  CONES,
   coneAt,
   coneIndex,
   CONE_TABLE,
@@ -14,6 +13,7 @@ import {
   withHold,
   type CurvePoint,
 } from '@/core/firing';
+import { CONES } from '@/core/vocabulary';
 import { climbWork, stretchWork } from '@/core/firing/work';
 
 function climb(rate: number, to: number, hold = 0): CurvePoint[] {

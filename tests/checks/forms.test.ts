@@ -1,4 +1,5 @@
-import { areaOfBand, areaOfRevolution, formShape } from '@/core/coats';
+import { areaOfBand, areaOfRevolution } from '@/core/coats';
+import { formShape } from '@/core/vocabulary';
 import { makeAgain } from '@/core/rounds';
 
 // Closed formulas for surfaces of revolution, as in I. N. Bronshtein and K. A. Semendyayev, Handbook of

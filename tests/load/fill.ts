@@ -25,7 +25,7 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
       pieceRow(studio, last + 1 + done + i, at),
     );
     const zones = pieces.flatMap(({ id }) =>
-      [0, 0.5].map((low) => zoneRow(id, firing.id, entries[Math.floor(next() * entries.length)]!, low)),
+      [0, 0.5].map((from) => zoneRow(id, firing!.id, entries[Math.floor(next() * entries.length)]!, from)),
     );
     const readings = zones.map((zone) =>
       readingRow(zone, studio.member, next(), at, colourNear(centres.get(zone.entry_id)!, next)),
@@ -34,11 +34,11 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
       await trx('piece').insert(pieces);
       await trx('firing_piece').insert(
         pieces.map(({ id }, i) => ({
-          firing_id: firing.id,
+          firing_id: firing!.id,
           piece_id: id,
           shelf: 1,
           place: 1000 + done + i,
-          state: 'read',
+          state: 'read' as const,
           at,
         })),
       );
@@ -62,7 +62,7 @@ export async function fillStudio(studio: Studio, glazes: readonly string[], coun
 
 /** A summing-up of proofs that all agree. */
 const SUMMARY = JSON.stringify({
-  ...{ proofs: 1, agreeing: 1, differing: [], surface: 'gloss', movement: 'stable' },
+  ...({ proofs: 1, agreeing: 1, differing: [], surface: 'gloss', movement: 'stable' } as const),
   ...{ colour: null, spread: null, defects: [] },
 });
 
@@ -85,7 +85,7 @@ function pieceRow({ bodyId, member }: Studio, number: number, at: Date) {
     id: newId(),
     label: `SW-${number}`,
     number,
-    form: 'tile',
+    form: 'tile' as const,
     height_mm: 100,
     width_mm: 60,
     body_id: bodyId,
@@ -94,19 +94,19 @@ function pieceRow({ bodyId, member }: Studio, number: number, at: Date) {
     member_id: member,
     made_at: at,
     note: '',
-    stage: 'read',
+    stage: 'read' as const,
   };
 }
 
-function zoneRow(pieceId: string, firingId: string, entryId: string, low: number) {
+function zoneRow(pieceId: string, firingId: string, entryId: string, from: number) {
   return {
     id: newId(),
     piece_id: pieceId,
     firing_id: firingId,
     entry_id: entryId,
-    side: 'outside',
-    low,
-    high: low + 0.5,
+    side: 'outside' as const,
+    from,
+    to: from + 0.5,
     versions: '[]',
   };
 }
@@ -123,9 +123,9 @@ function readingRow(
     zone_id: zone.id,
     firing_id: zone.firing_id,
     piece_id: zone.piece_id,
-    stage: 'after',
-    surface: chance < 0.8 ? 'gloss' : 'satin',
-    movement: 'stable',
+    stage: 'after' as const,
+    surface: chance < 0.8 ? ('gloss' as const) : ('satin' as const),
+    movement: 'stable' as const,
     colour,
     note: '',
     member_id: memberId,

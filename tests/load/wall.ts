@@ -148,7 +148,7 @@ async function visitors(page: Page): Promise<void> {
 
 const baseURL = process.env.JITEN_URL!;
 const base = connect(process.env.DATABASE_URL!);
-const { id } = await base('member').first('id');
+const { id } = (await base('member').first('id'))!;
 const share = { id: newId(), name: 'Bench', search: '', recipes: false, names: false };
 await addShare(base, id, share, TOKEN, 1);
 const browser = await chromium.launch({

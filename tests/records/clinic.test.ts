@@ -160,7 +160,7 @@ test('a case is numbered once, told, tried and closed with what helped; two peop
   const [piece] = await piecesWith(base, 'pitting');
   const { id: pieceId } = (await piecePage(base, piece!.label)) as { id: string };
   const id = newId();
-  const draft = { id, defect: 'pitting' as const, pieceId, about: null, told: 'needle.1' };
+  const draft = { id, defect: 'pitting' as const, pieceId, subject: null, answers: 'needle.1' };
   const numbers = await Promise.all([openCase(base, member, draft), openCase(base, member, draft)]);
   expect(numbers).toEqual([1, 1]);
   expect(await openCase(base, member, { ...draft, id: newId(), pieceId: null })).toBe(2);
@@ -168,8 +168,8 @@ test('a case is numbered once, told, tried and closed with what helped; two peop
   const tried = { id: newId(), caseId: id, act: 'one dip', worked: 'yes' as const, roundId: null };
   await addTry(base, member, tried);
   await addTry(base, member, tried);
-  await changeCase(base, member, { id, version: 1, told: 'needle.1,only-thick.0' });
-  await expect(changeCase(base, member, { id, version: 1, told: '' })).rejects.toThrow(Conflict);
+  await changeCase(base, member, { id, version: 1, answers: 'needle.1,only-thick.0' });
+  await expect(changeCase(base, member, { id, version: 1, answers: '' })).rejects.toThrow(Conflict);
   const closed = { cause: 'glaze-too-thick' as const, helped: 'one dip only' };
   await changeCase(base, member, { id, version: 2, closed });
   expect(await caseById(base, id)).toMatchObject({ ...closed, version: 3, tries: [{ act: 'one dip' }] });
@@ -201,7 +201,9 @@ test('a defect that comes in with a firing is on the rise since then, and its fi
     last = firingId;
   }
   const rising = (await watchAll(base, random('watch'))).filter(({ watched }) => watched.rise);
-  const glaze = rising.find(({ about, defect }) => about.id === glazes.Limewash && defect === 'crawling')!;
+  const glaze = rising.find(
+    ({ subject: about, defect }) => about.id === glazes.Limewash && defect === 'crawling',
+  )!;
   expect(glaze.watched.rise!.after).toMatchObject({ count: 18, of: 18 });
   expect(glaze.watched.rise!.before.count).toBe(0);
   const about = await findCaseSubject(base, `firing.${last}`);

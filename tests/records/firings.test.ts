@@ -219,7 +219,7 @@ test('witness cones say what was reached; put down anew, the old ones stay as hi
     `2026-${String(1 + Math.floor(n / 28)).padStart(2, '0')}-${String(1 + (n % 28)).padStart(2, '0')}`;
   for (let n = 0; n < 8; n++) {
     const id = newId();
-    const plan = { id, kilnId, kind: 'glaze' as const, cone: '6', atmosphere: 'oxidation' as const };
+    const plan = { id, kilnId, kind: 'glaze' as const, cone: '6' as const, atmosphere: 'oxidation' as const };
     const rest = { startsAt: '08:00', programmeId: null, segments: SEGMENTS, programme: '', remarks: '' };
     await saveFiring(base, member, { ...plan, ...rest, plannedOn: day(n * 14) }, null);
     await advanceFiring(base, member, id, 'cooling');
@@ -350,7 +350,7 @@ test('a kiln that still holds a hot firing is not lit again', async () => {
   const kilnId = newId();
   await saveKiln(base, member, { ...KILN, id: kilnId, name: 'Number Four' }, null);
   const plan = (id: string) => ({
-    ...{ id, kilnId, kind: 'glaze' as const, cone: '6', atmosphere: 'oxidation' as const },
+    ...{ id, kilnId, kind: 'glaze' as const, cone: '6' as const, atmosphere: 'oxidation' as const },
     ...{
       plannedOn: '2026-11-01',
       startsAt: '09:00',

@@ -20,7 +20,7 @@ test('passwords are kept as argon2id; a wrong one, an unknown name and a member 
     password: 'correct horse',
     role: 'student',
   });
-  expect((await base('member').first()).password_hash).toMatch(/^\$argon2id\$/);
+  expect((await base('member').first())!.password_hash).toMatch(/^\$argon2id\$/);
   expect(await checkPassword(base, ' ADA ', 'correct horse')).toEqual({
     id,
     name: 'Ada Ruiz',
@@ -64,7 +64,7 @@ test('the first technician is made once, also when two begin at once, and names 
   const made = await Promise.allSettled([first('one'), first('two')]);
   expect(made.filter((result) => result.status === 'fulfilled' && result.value)).toHaveLength(1);
   expect(await base('member').count('* as n').first()).toEqual({ n: 1 });
-  expect((await base('series').first()).prefix).toBe('KD');
+  expect((await base('series').first())!.prefix).toBe('KD');
   await base.destroy();
 });
 

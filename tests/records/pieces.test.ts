@@ -1,18 +1,9 @@
-import { fromJson, newId, Conflict, NotFound, migrate, unmigrate } from '@/records/platform';
+import { fromJson, newId, Conflict, NotFound } from '@/records/platform';
 import { loadPieces, unloadPiece, waitingIds } from '@/records/firings';
 import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
 import { listPieces, piecePage, correctPiece, savePieces } from '@/records/pieces';
 import { wallEntries } from '@/records/dictionary';
-import {
-  dip,
-  emptyFiring,
-  fired,
-  freshBase,
-  freshStudio,
-  reading as soundReading,
-  tile,
-  type Studio,
-} from './studio';
+import { dip, emptyFiring, fired, freshStudio, reading as soundReading, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -26,18 +17,6 @@ const reading = (zoneId: string, more: Partial<ReadingDraft> = {}): ReadingDraft
     defects: [{ defect: 'pinholing', severity: 2, place: 'overlap' }],
     ...more,
   });
-
-test('the schema goes up and down without a rest', async () => {
-  const base = await freshBase('migrations');
-  await unmigrate(base);
-  const [left] = await base.raw('show tables');
-  expect(
-    left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
-  ).toEqual([]);
-  expect(await migrate(base)).toHaveLength(12);
-  expect(await migrate(base)).toEqual([]);
-  await base.destroy();
-});
 
 test('numbers are never given twice, also with twenty people saving at once, and a repeated submit is the same piece', async () => {
   const { base, member } = studio;
@@ -70,20 +49,20 @@ test('a piece goes from bucket to wall', async () => {
     readings: [reading(pieces[0]!.zones[1]!.id)],
   });
   const ground = await base('ground').first('id');
-  expect(await wallEntries(base, { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' })).toMatchObject(
-    [
-      {
-        baseId: glazes.Sleeper,
-        topId: glazes.Limewash,
-        proofs: 1,
-        agreeing: 1,
-        worstDefect: 'pinholing',
-        worstSeverity: 2,
-        surface: 'satin',
-        colour: '#cccccc',
-      },
-    ],
-  );
+  expect(
+    await wallEntries(base, { grounds: [ground!.id], cone: '6', atmosphere: 'oxidation' }),
+  ).toMatchObject([
+    {
+      baseId: glazes.Sleeper,
+      topId: glazes.Limewash,
+      proofs: 1,
+      agreeing: 1,
+      worstDefect: 'pinholing',
+      worstSeverity: 2,
+      surface: 'satin',
+      colour: '#cccccc',
+    },
+  ]);
   expect(await piecePage(base, ids[0]!)).toMatchObject({ stage: 'read', fate: 'keep' });
 });
 
@@ -141,6 +120,73 @@ test('correcting the coats carries the readings along and keeps what was there',
   expect(await base('coat').where({ piece_id: page.id }).whereNotNull('ended_at')).toHaveLength(2);
   expect(await base('change').where({ what: 'coats', row_id: page.id })).toHaveLength(1);
   await expect(correctPiece(base, member, page.id, page.version, tile(studio))).rejects.toThrow(Conflict);
+});
+
+test.each([
+  ['the state of the clay', { clay: 'leather-hard' as const }],
+  ['dry or not', { dryBefore: false }],
+  ['seconds', { seconds: 4 }],
+  ['wiped', { wiped: true }],
+  ['an edge', { to: 0.61 }],
+  ['the way', { method: 'brush' as const }],
+])('a correction of %s alone is kept', async (_, change) => {
+  const { base, member, glazes } = studio;
+  const [saved] = await savePieces(base, member, tile(studio, [dip(glazes.Sleeper, 0, 0.6)]), [newId()]);
+  const page = await piecePage(base, saved!.id);
+  const coats = page.coats.map((coat) => ({ ...coat, ...change }));
+  await correctPiece(base, member, page.id, page.version, tile(studio, coats));
+  expect((await piecePage(base, saved!.id)).coats).toMatchObject([change]);
+});
+
+test('a correction of the firing that a coat went into is kept', async () => {
+  const { base, member, glazes } = studio;
+  const draft = tile(studio, [dip(glazes.Sleeper, 0, 0.6), dip(glazes.Limewash, 0.5, 1)]);
+  const { firingId, ids } = await fired(studio, [draft]);
+  const page = await piecePage(base, ids[0]!);
+  expect(page.coats.map((coat) => coat.firingId)).toEqual([firingId, firingId]);
+  // The second coat was put on after that firing.
+  const coats = page.coats.map((coat, i) => (i === 1 ? { ...coat, firingId: null } : coat));
+  await correctPiece(base, member, page.id, page.version, tile(studio, coats));
+  const after = await piecePage(base, ids[0]!);
+  expect([after.stage, ...after.coats.map((coat) => coat.firingId)]).toEqual(['glazed', firingId, null]);
+});
+
+test('a corrected piece keeps the recipe version it was glazed with; what is new on it is of the newest', async () => {
+  const { base, member, glazes } = studio;
+  const versionOf = async (glaze: string) =>
+    (await base('glaze_version').where({ glaze_id: glaze }).orderBy('number', 'desc').first('id'))!.id;
+  const [saved] = await savePieces(base, member, tile(studio, [dip(glazes.Sleeper, 0, 0.6)]), [newId()]);
+  const first = await versionOf(glazes.Sleeper);
+  for (const glaze_id of [glazes.Sleeper, glazes.Limewash])
+    await base('glaze_version').insert({
+      id: newId(),
+      glaze_id,
+      number: 7,
+      note: '',
+      created_at: new Date(),
+    });
+  const page = await piecePage(base, saved!.id);
+  const coats = [...page.coats.map((coat) => ({ ...coat, times: 3 })), dip(glazes.Limewash, 0.4, 1)];
+  await correctPiece(base, member, page.id, page.version, tile(studio, coats));
+  const versions = (await piecePage(base, saved!.id)).coats.map((coat) => coat.versionId);
+  expect(versions).toEqual([first, await versionOf(glazes.Limewash)]);
+});
+
+test('who comes too late is shown what the other wrote, as a piece and not as columns', async () => {
+  const { base, member, bodyId, glazes } = studio;
+  const [saved] = await savePieces(base, member, tile(studio, [dip(glazes.Sleeper, 0, 0.6)]), [newId()]);
+  const page = await piecePage(base, saved!.id);
+  await correctPiece(base, member, page.id, page.version, { ...tile(studio, page.coats), note: 'theirs' });
+  const late = correctPiece(base, member, page.id, page.version, { ...tile(studio), note: 'mine' });
+  await expect(late).rejects.toMatchObject({
+    theirVersion: page.version + 1,
+    theirs: {
+      note: 'theirs',
+      bodyId,
+      heightMm: page.heightMm,
+      coats: [{ glazeId: glazes.Sleeper, to: 0.6 }],
+    },
+  });
 });
 
 test('what a refiring gives is an entry of its own, and what is reglazed lies on fired glaze', async () => {

@@ -87,7 +87,7 @@ test('a new version sets earlier proofs apart in every entry at once; the wall s
   await saveRecipe(base, member, await draft(glazes.Sleeper, { wasWritten: true, lines: LINES.slice(0, 4) }));
   expect(await proofs()).toMatchObject({ proofs: 0, worst_defect: null });
   const [ground] = await base('ground').where({ body_id: bodyId });
-  const wall = await wallEntries(base, { grounds: [ground.id], cone: '6', atmosphere: 'oxidation' });
+  const wall = await wallEntries(base, { grounds: [ground!.id], cone: '6', atmosphere: 'oxidation' });
   expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });
   const [, older] = await versionsOf(base, glazes.Sleeper);
   expect(older).toMatchObject({ number: 1, proofs: 1, defects: [{ defect: 'running', count: 1 }] });

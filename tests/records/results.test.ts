@@ -83,9 +83,9 @@ test('an entry is shown by the tile that it takes most of', async () => {
       return addPhoto(base, store, member, { id: newId(), pieceId, firingId, bytes });
     }),
   );
-  const zones = await base('zone').whereIn('piece_id', ids).whereNull('ended_at').select('entry_id', 'low');
-  const bottom = zones.find(({ low }) => low === 0).entry_id;
-  const covered = zones.find(({ low }) => low === 0.1).entry_id;
+  const zones = await base('zone').whereIn('piece_id', ids).whereNull('ended_at').select('entry_id', 'from');
+  const bottom = zones.find(({ from }) => from === 0)!.entry_id;
+  const covered = zones.find(({ from }) => from === 0.1)!.entry_id;
   const tiles = await tilesOf(base, [bottom, covered]);
   expect(tiles.get(covered)).toBe(photos[0]!.hash);
   expect(tiles.get(bottom)).toBe(photos[1]!.hash);
@@ -132,7 +132,7 @@ test('proofs of a firing more than half a cone off are shown apart and not count
   await readAll(studio, hot.firingId, () => ({ surface: 'gloss', movement: null, colour: null }));
   const sense = async () => {
     const row = await base('headword').where({ text: 'Limewash' }).first('id');
-    return (await headwordPage(base, row.id)).senses.find((one) => one.stack[0]!.times === 3)!;
+    return (await headwordPage(base, row!.id)).senses.find((one) => one.stack[0]!.times === 3)!;
   };
   expect((await sense()).summary).toMatchObject({ proofs: 3, agreeing: 2 });
   await advanceFiring(base, member, hot.firingId, 'open', { achievedCone: 7 });

@@ -2,7 +2,8 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { SIGNED_OUT, type Outcome } from '@/auth';
 import { newId } from '@/records/platform';
-import { addMember, endSessions, startSession, type Role } from '@/records/people';
+import { addMember, endSessions, startSession } from '@/records/people';
+import type { Role } from '@/core/vocabulary';
 import { freshStudio, tile, type Studio } from './studio';
 
 const mockSealed: { sessionId?: string; save: () => void; destroy: () => void } = {
@@ -175,7 +176,7 @@ test('a write that another member made is not done under this one’s session', 
   mockSealed.sessionId = sessions.student;
   const refused = await send(studio.member);
   expect([refused.status, await refused.json()]).toMatchObject([409, { ok: false, code: 'other member' }]);
-  const { id } = await studio.base('member').where({ sign_in: 'student' }).first('id');
+  const { id } = (await studio.base('member').where({ sign_in: 'student' }).first('id'))!;
   // The member's own, and a device that names nobody, come as far as the schema.
   for (const writer of [id, null])
     expect(await (await send(writer)).json()).toMatchObject({ ok: false, code: 'invalid' });

@@ -1,8 +1,10 @@
+import type { Cone } from '@/core/vocabulary';
 import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
 import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
 import { connect, newId, type Db, migrate } from '@/records/platform';
 import { advanceFiring, loadPieces, saveFiring, saveKiln } from '@/records/firings';
 import { addMember } from '@/records/people';
+import { watchWrites } from './watchWrites';
 import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
 
 /** A kiln as most tests want it. */
@@ -38,6 +40,7 @@ export async function freshBase(name: string): Promise<Db> {
   url.pathname = `/jiten_${name}`;
   const base = connect(url.href);
   await migrate(base);
+  watchWrites(base);
   return base;
 }
 
@@ -57,8 +60,8 @@ export async function freshStudio(name: string): Promise<Studio> {
     colourReduction: '#5d3423',
     iron: 'high' as const,
     coarse: true,
-    coneFrom: '1',
-    coneTo: '6',
+    coneFrom: '1' as const,
+    coneTo: '6' as const,
     shrinkage: 12,
     absorption: null,
     expansion: null,
@@ -118,7 +121,7 @@ export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): 
 export async function fired(
   studio: Studio,
   drafts: readonly PieceDraft[],
-  more: { cone?: string; kind?: 'glaze' | 'refire' } = {},
+  more: { cone?: Cone; kind?: 'glaze' | 'refire' } = {},
 ): Promise<{ firingId: string; ids: string[] }> {
   const { base, member } = studio;
   const ids: string[] = [];
@@ -137,7 +140,7 @@ export async function fired(
 /** A firing that is being loaded. */
 export async function emptyFiring(
   { base, member, kilnId }: Studio,
-  { cone = '6', kind = 'glaze' }: { cone?: string; kind?: 'glaze' | 'refire' } = {},
+  { cone = '6', kind = 'glaze' }: { cone?: Cone; kind?: 'glaze' | 'refire' } = {},
 ): Promise<string> {
   const id = newId();
   await saveFiring(

@@ -1,4 +1,4 @@
-import { DEFECTS, type DefectId } from '../evidence';
+import { DEFECTS, type DefectId } from '../vocabulary';
 import { CAUSES } from './causes';
 import { FLAGS, WORDS, type Evidence } from './evidence';
 import { FINDINGS } from './findings';

@@ -1,10 +1,7 @@
-import { CLAY_STATES } from '../coats';
-import type { Cone } from '../firing';
+import { ATMOSPHERES, CLAY_STATES, SURFACES, type Cone } from '../vocabulary';
 
-const ATMOSPHERES = ['oxidation', 'neutral', 'reduction'] as const;
 const SPEEDS = ['fast', 'normal', 'slow'] as const;
 const THICKNESSES = ['thin', 'medium', 'thick'] as const;
-const SURFACES = ['gloss', 'satin', 'matte'] as const;
 
 /** What may be in a glaze that matters for a defect. */
 export const INGREDIENTS = [

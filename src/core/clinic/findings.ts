@@ -1,4 +1,4 @@
-import type { DefectId } from '../evidence';
+import type { DefectId } from '../vocabulary';
 import { coneIndex } from '../firing';
 import type { CauseId } from './causes';
 import type { Evidence, Ingredient } from './evidence';

@@ -1,4 +1,3 @@
-export { CASE_SUBJECTS, caseSubjectKey, type CaseSubjectKind } from './caseSubject';
 export { common } from './common';
 export { CAUSES, causeOf, type Cause, type CauseId, type Cost, type Remedy } from './causes';
 export { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, WORDS, type Evidence, type Ingredient } from './evidence';

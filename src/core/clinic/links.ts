@@ -1,4 +1,4 @@
-import type { DefectId } from '../evidence';
+import type { DefectId } from '../vocabulary';
 import type { CauseId } from './causes';
 
 /** The causes of each defect, likeliest first when nothing else is known. Common practice, no source. */

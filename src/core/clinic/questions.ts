@@ -1,4 +1,4 @@
-import type { DefectId } from '../evidence';
+import type { DefectId } from '../vocabulary';
 import type { Evidence } from './evidence';
 import { expectedDrop } from './rank';
 

@@ -1,4 +1,4 @@
-import type { DefectId } from '../evidence';
+import type { DefectId } from '../vocabulary';
 import { causeOf, type Cause, type CauseId } from './causes';
 import type { Evidence } from './evidence';
 import { FINDINGS, type Finding } from './findings';

@@ -1,7 +1,6 @@
 import type { Line } from '../chemistry';
-import type { ClayState } from '../coats';
-import type { DefectId } from '../evidence';
-import { coneIndex, CONES, coolingOf, DROP, HOLD, type Cone } from '../firing';
+import { type ClayState, type DefectId, CONES, type Cone, type Atmosphere } from '../vocabulary';
+import { coneIndex, coolingOf, DROP, HOLD } from '../firing';
 import type { Evidence, Ingredient } from './evidence';
 
 /** One read zone of the piece in question. */
@@ -30,7 +29,7 @@ export interface RecordFacts {
   readonly firing: {
     readonly cone: string;
     readonly achievedCone: number | null;
-    readonly atmosphere: 'oxidation' | 'neutral' | 'reduction';
+    readonly atmosphere: Atmosphere;
     readonly kind: string;
     /** °C, minutes of hold; empty when it was fired by hand. */
     readonly segments: readonly { readonly target: number; readonly hold: number }[];

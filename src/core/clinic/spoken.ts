@@ -1,5 +1,5 @@
 import type { Line } from '../chemistry';
-import type { DefectId } from '../evidence';
+import type { DefectId } from '../vocabulary';
 import { coneIndex, type CurvePoint } from '../firing';
 import { bandOf, verdictWords, type BodyFigure } from '../fit';
 import type { Evidence, Ingredient } from './evidence';

@@ -1,5 +1,4 @@
-import { formShape, type Form } from './forms';
-import type { Side } from './model';
+import { formShape, type Form, type Side } from '../vocabulary';
 
 /** Steps that a profile is walked in. */
 const STEPS = 512;
@@ -53,7 +52,7 @@ export function areaOfBand(
   const { halfWidth, plan } = formShape(form);
   const share = side === 'left' || side === 'right' ? 0.5 : 1;
   if (plan) return (share * Math.PI * (widthMm / 2) ** 2 * (to ** 2 - from ** 2)) / 100;
-  if (isFlat(form)) {
+  if (formShape(form).isFlat) {
     const step = (to - from) / STEPS;
     let area = 0;
     for (let i = 0; i < STEPS; i++) area += halfWidth(from + (i + 0.5) * step) * step * heightMm * widthMm;
@@ -62,9 +61,4 @@ export function areaOfBand(
   const radius = (height: number) => (halfWidth(height) * widthMm) / 2;
   const floor = side === 'inside' && from === 0 ? (Math.PI * radius(0) ** 2) / 100 : 0;
   return share * (areaOfRevolution(radius, heightMm, from, to) + floor);
-}
-
-/** Whether a form is a flat test, glazed on its face, and not a vessel. */
-export function isFlat(form: Form): boolean {
-  return form === 'tile' || form === 'ring strip' || form === 'arch';
 }

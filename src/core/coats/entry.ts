@@ -1,3 +1,4 @@
+import type { Atmosphere } from '../vocabulary';
 import type { Layer, Stack } from './model';
 
 /** What a stack sits on: the body, with the slips at the very bottom (bottom first). */
@@ -5,8 +6,6 @@ export interface Ground {
   readonly body: string;
   readonly slips: readonly string[];
 }
-
-export type Atmosphere = 'oxidation' | 'neutral' | 'reduction';
 
 /** The facts that make one entry of the dictionary. */
 export interface EntryFacts {

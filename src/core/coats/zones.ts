@@ -1,4 +1,5 @@
-import { SIDES, type Coat, type Layer, type Side, type Stack, type Zone } from './model';
+import { SIDES, type Side } from '../vocabulary';
+import type { Coat, Layer, Stack, Zone } from './model';
 
 /**
  * Two edges closer than this, as a fraction of the side, are one edge: 0.1 + 0.2 touches 0.3.

@@ -1,3 +1,4 @@
+import type { DefectId } from '../vocabulary';
 import { deltaE00, type Lab } from '../colour';
 
 /** What was seen on one zone, as far as it matters for agreement between twins. */
@@ -6,7 +7,7 @@ export interface Seen {
   readonly surface: string | null;
   readonly movement: string | null;
   readonly colour: Lab | null;
-  readonly defects: readonly { readonly defect: string; readonly severity: number }[];
+  readonly defects: readonly { readonly defect: DefectId; readonly severity: number }[];
   /** False for an older recipe version or a firing more than half a cone off: shown, not counted. */
   readonly counts: boolean;
 }
@@ -26,7 +27,11 @@ export interface Agreement {
   /** Largest difference of an agreeing proof from that colour, CIEDE2000; null with fewer than two colours. */
   readonly spread: number | null;
   /** Defects seen at least plainly, most frequent first; severity is the worst seen. */
-  readonly defects: readonly { readonly defect: string; readonly count: number; readonly severity: number }[];
+  readonly defects: readonly {
+    readonly defect: DefectId;
+    readonly count: number;
+    readonly severity: number;
+  }[];
 }
 
 /** A twin further than this from the middle colour (CIEDE2000) disagrees: plainly another colour. */
@@ -70,12 +75,12 @@ export function agreementOf(all: readonly Seen[]): Agreement {
   };
 }
 
-function plainDefects(proof: Seen): string[] {
+function plainDefects(proof: Seen): DefectId[] {
   return proof.defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defect);
 }
 
 function countDefects(seen: readonly Seen[]): Agreement['defects'] {
-  const found = new Map<string, { defect: string; count: number; severity: number }>();
+  const found = new Map<string, { defect: DefectId; count: number; severity: number }>();
   for (const proof of seen) {
     for (const defect of new Set(plainDefects(proof))) {
       const severity = Math.max(...proof.defects.filter((d) => d.defect === defect).map((d) => d.severity));

@@ -1,4 +1,4 @@
-import type { ClayState } from '../coats';
+import type { ClayState } from '../vocabulary';
 import type { Cooling } from '../firing';
 
 /** A read zone with everything that was done to it. */

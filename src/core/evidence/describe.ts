@@ -1,6 +1,6 @@
 import { labOf } from '../colour';
 import type { Agreement } from './agreement';
-import { defectName } from './defects';
+import { defectName } from '../vocabulary';
 
 /** A dictionary description in plain words. */
 export interface Description {

@@ -1,5 +1,7 @@
 import { labOf } from '../colour';
-import { agreementOf, colourWords, defectOf, DEFECTS, describe as inWords, type Seen } from '.';
+import { agreementOf, type Seen } from './agreement';
+import { colourWords, describe as inWords } from './describe';
+import { defectOf, DEFECTS } from '../vocabulary';
 
 const proof = (id: string, more: Partial<Seen> = {}): Seen => ({
   id,

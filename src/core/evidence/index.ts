@@ -1,7 +1,5 @@
 export { bestProof, type ProofStanding } from './bestProof';
 export { agreementOf, COLOUR_TOLERANCE, type Agreement, type Seen } from './agreement';
-export { DEFECTS, defectName, defectOf, type Defect, type DefectId, type LookGroup } from './defects';
-export { FATES, MOVEMENTS, PLACES, SURFACES, type Fate, type Place } from './words';
 export { colourWords, describe, movementWords, type Description } from './describe';
 export {
   contrastOf,

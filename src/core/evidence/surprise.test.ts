@@ -28,7 +28,7 @@ const came = (
   before,
   ...more,
 });
-const pits = { defects: [{ defect: 'pitting', severity: 2 }] };
+const pits = { defects: [{ defect: 'pitting' as const, severity: 2 }] };
 const kinds = (zones: readonly CameOut[]) => surprisesOf(zones, usual).map((one) => one.kind);
 
 test('what came out as promised surprises nobody, nor does what nobody had proved', () => {

@@ -1,7 +1,6 @@
 import { deltaE00 } from '../colour';
 import { agreementOf, type Agreement, type Seen } from './agreement';
-import { defectName } from './defects';
-import { MOVEMENTS } from './words';
+import { defectName, MOVEMENTS } from '../vocabulary';
 
 /** A zone as it came out, and the proofs its entry had before. */
 export interface CameOut {

@@ -1,5 +1,6 @@
 import { Matrix, solve } from 'ml-matrix';
-import { CONES, coneIndex, type Cone } from './names';
+import { CONES, type Cone } from '../vocabulary';
+import { coneIndex } from './names';
 import { CONE_TABLE, TABLE_RATES } from './table';
 import { climbTo, climbWork, KELVIN } from './work';
 

@@ -1,4 +1,5 @@
-import { CONES, coneIndex, type Cone } from './names';
+import { CONES, type Cone } from '../vocabulary';
+import { coneIndex } from './names';
 import { CONE_TABLE, TABLE_RATES } from './table';
 
 /** °F of a temperature in °C. @example toFahrenheit(1222) // 2231.6 */

@@ -1,6 +1,6 @@
 import { coneNamed } from './endPoints';
 import { coneWork } from './coneWork';
-import type { Cone } from './names';
+import type { Cone } from '../vocabulary';
 import { climbTo, climbWork, logSum, stretchWork, KELVIN, type CurvePoint } from './work';
 
 /** How near its peak a firing still counts as being at it, °C. */

@@ -1,18 +1,5 @@
-export {
-  EVENT_KINDS,
-  FIRING_KINDS,
-  FIRING_STATES,
-  KILN_PARTS,
-  REDUCTIONS,
-  type EventKind,
-  SHELF_FAULTS,
-  type FiringKind,
-  type FiringState,
-  type KilnPart,
-  type Reduction,
-} from './kinds';
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
-export { CONES, coneIndex, hitTarget, sideOfTarget, type Cone } from './names';
+export { coneIndex, hitTarget, sideOfTarget } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';
 export {
   climbAt,

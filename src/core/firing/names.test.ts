@@ -1,4 +1,6 @@
-import { CONES, coneIndex, coolingOf, hitTarget, sideOfTarget } from '.';
+import { CONES } from '../vocabulary';
+import { coneIndex, hitTarget, sideOfTarget } from './names';
+import { coolingOf } from './programme';
 
 test('the index rises along the series and lands on its fixed points', () => {
   const indices = CONES.map((cone) => coneIndex(cone)!);

@@ -1,11 +1,4 @@
-/** Names of the large witness cones in rising order, from 022 to 14. Halves exist only for 05½ and 5½. */
-export const CONES = [
-  ...['022', '021', '020', '019', '018', '017', '016', '015', '014', '013', '012', '011', '010'],
-  ...['09', '08', '07', '06', '05½', '05', '04', '03', '02', '01'],
-  ...['1', '2', '3', '4', '5', '5½', '6', '7', '8', '9', '10', '11', '12', '13', '14'],
-] as const;
-export type Cone = (typeof CONES)[number];
-
+import { CONES } from '../vocabulary';
 /**
  * The place of a cone in the series as a number: 6 for cone 6, 5.5 for 5½, 0 for 01, −1 for 02, −21 for 022.
  *

@@ -1,6 +1,5 @@
 import dayjs from 'dayjs';
-import type { Atmosphere } from '../coats';
-import type { Cone } from './names';
+import type { Atmosphere, Cone } from '../vocabulary';
 
 /** When somebody is in the studio, "HH:MM"; null on a day it is shut. Sunday is 0. */
 export interface StudioHours {

@@ -1,4 +1,4 @@
-import type { Form } from '../coats';
+import { formShape, type Form } from '../vocabulary';
 
 /** A shelf as seen from above, mm. */
 export interface Shelf {
@@ -22,9 +22,6 @@ export interface Spot {
 
 export type Standing = Footprint & Spot;
 
-/** Depth of upright flat forms with what holds them up, mm (judgement). */
-const UPRIGHT: Partial<Record<Form, number>> = { tile: 25, 'ring strip': 30, arch: 45 };
-
 /** Room left between pieces, mm: a finger (common practice), and between a piece and the edge of its shelf. */
 export const FINGER = 6;
 const EDGE = 3;
@@ -36,8 +33,12 @@ const EDGE = 3;
  */
 export function footprintOf(form: Form, widthMm: number, cookie = false): Footprint {
   const more = cookie ? 20 : 0;
-  const depth = UPRIGHT[form] ?? widthMm;
-  return { widthMm: widthMm + more, depthMm: depth + more, round: UPRIGHT[form] === undefined };
+  const { shelfDepthMm } = formShape(form);
+  return {
+    widthMm: widthMm + more,
+    depthMm: (shelfDepthMm ?? widthMm) + more,
+    round: shelfDepthMm === null,
+  };
 }
 
 /** Math.hypot guards against overflow, which no shelf needs, and takes ten times as long. */

@@ -1,4 +1,4 @@
-import type { Cone } from './names';
+import type { Cone } from '../vocabulary';
 
 /** Heating rates of the published end points, °C/h over the last 100 °C. */
 export const TABLE_RATES = [15, 60, 150] as const;

@@ -1,5 +1,6 @@
 import { coneAt, endPoint, sayCone } from './endPoints';
-import { CONES, coneIndex, type Cone } from './names';
+import { CONES, type Cone } from '../vocabulary';
+import { coneIndex } from './names';
 
 /** A witness cone after the firing, with the bend seen: 0° upright, 90° tip level with its foot. */
 export interface WitnessCone {

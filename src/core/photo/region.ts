@@ -1,4 +1,4 @@
-import type { Side } from '../coats';
+import type { Side } from '../vocabulary';
 import type { Frame } from './frame';
 import { turned, type Point } from './upright';
 

@@ -1,3 +1,4 @@
+import type { RoundKind } from '../vocabulary';
 import type { Line } from '../chemistry';
 import {
   additionLadder,
@@ -9,13 +10,6 @@ import {
 } from './blends';
 import { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
 import { MOST_CELLS, type Corner, type Plan } from './model';
-
-/** The questions a round can ask. */
-export const ROUND_KINDS = [
-  ...(['overlap', 'coats', 'clays', 'line', 'triaxial', 'corners'] as const),
-  ...(['ladder', 'crazing', 'factorial', 'free'] as const),
-] as const;
-export type RoundKind = (typeof ROUND_KINDS)[number];
 
 /** What is asked; what a kind does not use is left unlooked at. */
 export interface RoundQuestion {

@@ -3,10 +3,8 @@ export {
   GLAZES_OF,
   isBlend,
   layOut,
-  ROUND_KINDS,
   type LaidOut,
   type NamedRecipe,
-  type RoundKind,
   type RoundQuestion,
 } from './ask';
 export {
@@ -21,16 +19,7 @@ export { factorial, type FactorialFactor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
 export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
 export { spreadTwins, type Placed, type ToPlace } from './load';
-export {
-  codeOf,
-  MOST_CELLS,
-  ROUND_STEPS,
-  type Cell,
-  type CellLayer,
-  type Corner,
-  type Plan,
-  type RoundStep,
-} from './model';
+export { codeOf, MOST_CELLS, type Cell, type CellLayer, type Corner, type Plan } from './model';
 export { loadsOf, needsOf, POROUS_DENSITY, stripsOfRing, type Needs, type TileSize } from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
 export { makeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';

@@ -1,4 +1,5 @@
-import { areaOfBand, isFlat, type Side, type SizedForm, type Way } from '../coats';
+import { areaOfBand, type SizedForm, type Way } from '../coats';
+import { formShape, type Side } from '../vocabulary';
 import { COAT_THICKNESS } from '../fit';
 import { POROUS_DENSITY } from './needs';
 
@@ -74,7 +75,7 @@ function cautionsOf(model: SizedForm, next: SizedForm, movement: string | null):
     ...(movement && movement !== 'stable' && isTaller
       ? ['The wall is taller than the model’s: it moves farther. Fire one first.']
       : []),
-    ...(isFlat(model.form) && !isFlat(next.form)
+    ...(formShape(model.form).isFlat && !formShape(next.form).isFlat
       ? ['The model is a test tile: curves and a thinner wall take up glaze differently. Fire one first.']
       : []),
     ...(next.form === 'plate' && model.form !== 'plate'
@@ -84,7 +85,7 @@ function cautionsOf(model: SizedForm, next: SizedForm, movement: string | null):
 }
 
 function sideOn(next: SizedForm, side: Side): Side {
-  if (side === 'inside') return isFlat(next.form) ? 'outside' : 'inside';
+  if (side === 'inside') return formShape(next.form).isFlat ? 'outside' : 'inside';
   if (next.form === 'plate' && side === 'outside') return 'inside';
-  return isFlat(next.form) || next.form === 'other' ? side : 'outside';
+  return formShape(next.form).isFlat || next.form === 'other' ? side : 'outside';
 }

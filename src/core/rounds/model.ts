@@ -51,7 +51,3 @@ export function codeOf(row: number, column: number): string {
     (n >= 26 ? letter(Math.floor(n / 26) - 1) : '') + String.fromCharCode(65 + (n % 26));
   return `${letter(row)}${column + 1}`;
 }
-
-/** The steps a round's pieces go through. A bisqued piece is one that came out of a bisque and has no coat yet. */
-export const ROUND_STEPS = ['made', 'bisqued', 'glazed', 'loaded', 'fired', 'read'] as const;
-export type RoundStep = (typeof ROUND_STEPS)[number];

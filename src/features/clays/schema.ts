@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CONES, coneIndex } from '@/core/firing';
+import { CONES } from '@/core/vocabulary';
+import { coneIndex } from '@/core/firing';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 
 const measured = (most: number) =>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { CONES, FIRING_KINDS, EVENT_KINDS } from '@/core/firing';
-import { ATMOSPHERES, idSchema, segmentsSchema } from '@/features/shared/schema';
+import { CONES, FIRING_KINDS, EVENT_KINDS, ATMOSPHERES } from '@/core/vocabulary';
+import { idSchema, segmentsSchema } from '@/features/shared/schema';
 
 export const firingSchema = z.object({
   id: idSchema,

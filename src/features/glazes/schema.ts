@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { GLAZE_KINDS } from '@/core/coats';
-import { MOVEMENTS, SURFACES } from '@/core/evidence';
+import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 import { isOxide } from '@/core/chemistry';
 import { MOST_LINES } from './model/glazeDraft';

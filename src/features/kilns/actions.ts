@@ -1,7 +1,7 @@
 'use server';
 import { refresh } from 'next/cache';
 import { z } from 'zod';
-import { KILN_PARTS } from '@/core/firing';
+import { KILN_PARTS } from '@/core/vocabulary';
 import { action } from '@/auth';
 import { db, saveSetting } from '@/records/platform';
 import {

@@ -1,3 +1,4 @@
+import { KILN_HEATS } from '@/core/vocabulary';
 import { z } from 'zod';
 import { segmentsSchema, idSchema } from '@/features/shared/schema';
 
@@ -40,7 +41,7 @@ export const nothingSchema = z.object({});
 export const kilnSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
-  heat: z.enum(['electric', 'gas', 'wood']),
+  heat: z.enum(KILN_HEATS),
   litres: z.int('Whole litres.').min(1, 'At least 1 L.').max(20_000, 'At most 20 000 L.'),
   shelves: z.int('Whole shelves.').min(1, 'At least one.').max(30, 'At most 30.'),
   controller: z

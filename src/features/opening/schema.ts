@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { FATES } from '@/core/evidence';
-import { SHELF_FAULTS } from '@/core/firing';
+import { FATES, SHELF_FAULTS, LOAD_STATES } from '@/core/vocabulary';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
 import { idSchema } from '@/features/shared/schema';
 
@@ -35,7 +34,7 @@ export const openingWriteSchema = z.object({
         pieceId: idSchema,
         firingId: idSchema,
         readingIds: z.array(idSchema).max(60),
-        state: z.enum(['loaded', 'read', 'missing', 'broken']),
+        state: z.enum(LOAD_STATES),
         fate: z.enum(FATES).nullable(),
       }),
     }),

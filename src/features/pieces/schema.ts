@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CLAY_STATES, EDGE_TOLERANCE, FORMS, METHODS, SIDES } from '@/core/coats';
+import { CLAY_STATES, FORMS, METHODS, SIDES } from '@/core/vocabulary';
+import { EDGE_TOLERANCE } from '@/core/coats';
 import { idSchema } from '@/features/shared/schema';
 
 const fraction = z

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CONES } from '@/core/firing';
+import { CONES, ROUND_KINDS, ROUND_FORMS, ATMOSPHERES, ROUND_SHAPES } from '@/core/vocabulary';
 import { MOST_CELLS } from '@/core/rounds';
 import { idSchema } from '@/features/shared/schema';
 
@@ -27,17 +27,17 @@ export const roundSchema = z
   .object({
     id: idSchema,
     name: z.string().trim().min(1, 'Give the round a name.').max(120, 'At most 120 letters.'),
-    kind: z.string().max(20),
+    kind: z.enum(ROUND_KINDS),
     setup: z.unknown(),
-    shape: z.enum(['grid', 'triangle']),
+    shape: z.enum(ROUND_SHAPES),
     rows: z.int().min(1),
     columns: z.int().min(1),
-    form: z.enum(['tile', 'ring strip']),
+    form: z.enum(ROUND_FORMS),
     heightMm: z.number().positive(),
     widthMm: z.number().positive(),
     twins: z.int('A whole number.').min(1, 'At least one of each.').max(10, 'At most ten of each.'),
     cone: z.enum(CONES, 'Choose a cone.'),
-    atmosphere: z.enum(['oxidation', 'neutral', 'reduction']),
+    atmosphere: z.enum(ATMOSPHERES),
     dueOn: z.iso.date('Choose a day.').nullable(),
     unlessUnderWay: z.boolean().default(false),
     colour: z.string().regex(/^#[0-9a-f]{6}$/i),

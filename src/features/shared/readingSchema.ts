@@ -1,14 +1,21 @@
 import { z } from 'zod';
-import { DEFECTS, FATES, MOVEMENTS, PLACES, SURFACES, type DefectId } from '@/core/evidence';
+import {
+  FATES,
+  MOVEMENTS,
+  PLACES,
+  SURFACES,
+  READING_STAGES,
+  BOIL_TESTS,
+  DEFECT_IDS,
+  SEVERITIES,
+} from '@/core/vocabulary';
 import { idSchema } from './schema';
-
-const defectId = z.enum(DEFECTS.map((defect) => defect.id) as [DefectId, ...DefectId[]]);
 
 const readingSchema = z.object({
   id: idSchema,
   zoneId: idSchema,
   follows: idSchema.nullable(),
-  stage: z.enum(['before', 'after']),
+  stage: z.enum(READING_STAGES),
   surface: z.enum(SURFACES).nullable(),
   movement: z.enum(MOVEMENTS).nullable(),
   colour: z
@@ -16,10 +23,10 @@ const readingSchema = z.object({
     .regex(/^#[0-9a-f]{6}$/i, 'is no colour')
     .nullable(),
   note: z.string().max(2000, 'At most 2000 characters.'),
-  boilTest: z.enum(['passed', 'failed']).nullable().default(null),
+  boilTest: z.enum(BOIL_TESTS).nullable().default(null),
   ageDays: z.number().int().min(0).max(20_000).nullable().default(null),
   defects: z
-    .array(z.object({ defect: defectId, severity: z.literal([1, 2, 3]), place: z.enum(PLACES) }))
+    .array(z.object({ defect: z.enum(DEFECT_IDS), severity: z.literal(SEVERITIES), place: z.enum(PLACES) }))
     .max(20),
 });
 

@@ -6,8 +6,6 @@ export const idSchema = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'is not an 
 /** A colour as a browser's picker gives it, `#rrggbb`. */
 export const colourSchema = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'Pick a colour.');
 
-export const ATMOSPHERES = ['oxidation', 'neutral', 'reduction'] as const;
-
 /** The steps of a programme: °C/h, °C, minutes. */
 export const segmentsSchema = z
   .array(

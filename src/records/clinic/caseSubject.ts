@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { CASE_SUBJECTS, type CaseSubjectKind } from '@/core/clinic';
+import { CASE_SUBJECTS, type CaseSubjectKind } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
 /** Something wider than a piece that a defect may be about. */

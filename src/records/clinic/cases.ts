@@ -1,8 +1,10 @@
+import type { ClinicCaseRow, CaseTryRow } from '@/records/platform/tables';
+import type { Mapping } from '@/records/platform/mapping';
+import { insertRow, updateRow } from '@/records/platform/write';
 import type { CauseId } from '@/core/clinic';
-import type { DefectId } from '@/core/evidence';
-import { recordChange } from '@/records/platform/changes';
+import type { DefectId } from '@/core/vocabulary';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
+import { NotFound, Refusal } from '@/records/platform/errors';
 
 /** What a member starts an investigation with. */
 export interface CaseDraft {
@@ -11,9 +13,9 @@ export interface CaseDraft {
   /** The piece it is about; null for a defect at large. */
   readonly pieceId: string | null;
   /** What wider thing it is about, such as "firing.ID"; null for a piece alone. */
-  readonly about: string | null;
+  readonly subject: string | null;
   /** The answers given, as they stand in an address. */
-  readonly told: string;
+  readonly answers: string;
 }
 
 /** A remedy that was tried. */
@@ -26,15 +28,15 @@ export interface Try {
   readonly at: Date;
 }
 
-export interface CaseRow {
+export interface ClinicCase {
   readonly id: string;
   readonly number: number;
   readonly defect: DefectId;
   readonly label: string | null;
   readonly photoHash: string | null;
   /** As it was opened. */
-  readonly about: string | null;
-  readonly told: string;
+  readonly subject: string | null;
+  readonly answers: string;
   readonly by: string;
   readonly openedAt: Date;
   readonly closedAt: Date | null;
@@ -57,24 +59,44 @@ export async function openCase(base: Db, memberId: string, draft: CaseDraft): Pr
     if (known) return known.number as number;
     const [{ last }] = (await trx('clinic_case').max('number as last')) as [{ last: number | null }];
     const number = (last ?? 0) + 1;
-    await trx('clinic_case').insert({
-      id: draft.id,
-      number,
-      defect: draft.defect,
-      piece_id: draft.pieceId,
-      about: draft.about,
-      told: draft.told,
-      member_id: memberId,
-      opened_at: new Date(),
-    });
-    await recordChange(trx, memberId, 'clinic_case', draft.id, null, draft);
+    const fields = { ...draft, number, openedAt: new Date() };
+    await insertRow(trx, memberId, 'clinic_case', CASE, fields, { member_id: memberId });
     return number;
   });
 }
 
+/** What is kept in the row of a case. */
+export type CaseFields = Pick<
+  ClinicCase,
+  | 'id'
+  | 'number'
+  | 'defect'
+  | 'subject'
+  | 'answers'
+  | 'openedAt'
+  | 'closedAt'
+  | 'cause'
+  | 'helped'
+  | 'version'
+> & { readonly pieceId: string | null };
+
+const CASE: Mapping<CaseFields, ClinicCaseRow> = {
+  id: 'id',
+  number: 'number',
+  defect: 'defect',
+  pieceId: 'piece_id',
+  subject: 'subject',
+  answers: 'answers',
+  openedAt: 'opened_at',
+  closedAt: 'closed_at',
+  cause: 'cause',
+  helped: 'helped',
+  version: 'version',
+};
+
 /** What may change of a case. */
 export interface CaseChange {
-  readonly told?: string | undefined;
+  readonly answers?: string | undefined;
   /** Closes it: the cause that was found and what helped. */
   readonly closed?: { readonly cause: CauseId; readonly helped: string } | undefined;
   /** Opens it again. */
@@ -85,50 +107,44 @@ export interface CaseChange {
 export async function changeCase(
   base: Db,
   memberId: string,
-  { id, version, told, closed, reopened }: CaseChange & { readonly id: string; readonly version: number },
+  { id, version, answers, closed, reopened }: CaseChange & { readonly id: string; readonly version: number },
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const before = await trx('clinic_case').where({ id }).forUpdate().first();
-    if (!before) throw new NotFound('This case');
-    if (before.version !== version) throw new Conflict(before, before.version);
-    const values = {
-      ...(told !== undefined && { told }),
-      ...(closed && { ...closed, closed_at: new Date() }),
-      ...(reopened && { closed_at: null }),
-    };
-    await trx('clinic_case')
-      .where({ id })
-      .update({ ...values, version: version + 1 });
-    await recordChange(trx, memberId, 'clinic_case', id, before, values);
+    await updateRow(trx, memberId, 'clinic_case', CASE, {
+      id,
+      version,
+      ...(answers !== undefined && { answers }),
+      ...(closed && { ...closed, closedAt: new Date() }),
+      ...(reopened && { closedAt: null }),
+    });
   });
 }
 
+interface TryDraft {
+  readonly id: string;
+  readonly caseId: string;
+  readonly act: string;
+  readonly worked: Try['worked'];
+  readonly roundId: string | null;
+}
+
+const TRY: Mapping<TryDraft & { readonly at: Date }, CaseTryRow> = {
+  id: 'id',
+  caseId: 'case_id',
+  act: 'act',
+  worked: 'worked',
+  roundId: 'round_id',
+  at: 'at',
+};
+
 /** Notes a remedy that was tried, or is being tried in a round; the same id again is the same try. */
-export async function addTry(
-  base: Db,
-  memberId: string,
-  said: {
-    readonly id: string;
-    readonly caseId: string;
-    readonly act: string;
-    readonly worked: Try['worked'];
-    readonly roundId: string | null;
-  },
-): Promise<void> {
+export async function addTry(base: Db, memberId: string, said: TryDraft): Promise<void> {
   await inTransaction(base, async (trx) => {
     const one = await trx('clinic_case').where({ id: said.caseId }).forUpdate().first('closed_at');
     if (!one) throw new NotFound('This case');
     if (await trx('case_try').where({ id: said.id }).first('id')) return;
     if (one.closed_at) throw new Refusal('act', 'This case is closed: open it again to note more.');
-    await trx('case_try').insert({
-      id: said.id,
-      case_id: said.caseId,
-      act: said.act,
-      worked: said.worked,
-      round_id: said.roundId,
-      member_id: memberId,
-      at: new Date(),
-    });
+    await insertRow(trx, memberId, 'case_try', TRY, { ...said, at: new Date() }, { member_id: memberId });
   });
 }
 
@@ -139,7 +155,7 @@ const MOST_CASES = 200;
 export async function listCases(
   base: Db,
   filter: { readonly open?: boolean; readonly defect?: DefectId; readonly id?: string } = {},
-): Promise<CaseRow[]> {
+): Promise<ClinicCase[]> {
   const query = base('clinic_case as c')
     .join('member as m', 'm.id', 'c.member_id')
     .leftJoin('piece as p', 'p.id', 'c.piece_id')
@@ -167,8 +183,8 @@ export async function listCases(
     defect: row.defect,
     label: row.label,
     photoHash: row.photo_hash,
-    about: row.about,
-    told: row.told,
+    subject: row.subject,
+    answers: row.answers,
     by: row.by,
     openedAt: row.opened_at,
     closedAt: row.closed_at,
@@ -189,7 +205,7 @@ export async function listCases(
 }
 
 /** One case. @throws NotThere */
-export async function caseById(base: Db, id: string): Promise<CaseRow> {
+export async function caseById(base: Db, id: string): Promise<ClinicCase> {
   const [found] = await listCases(base, { id });
   if (!found) throw new NotFound('This case');
   return found;

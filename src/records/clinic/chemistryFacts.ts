@@ -1,6 +1,6 @@
 import { coolingBelowTop, spoken, spokenEvidence, type Evidence, type SpokenFacts } from '@/core/clinic';
 import type { Stack } from '@/core/coats';
-import type { DefectId } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import { bodyFigure, firedThickness, type BodyFigure } from '@/core/fit';
 import type { Db } from '@/records/platform/db';
 import { calibrations, fitTiles } from '@/records/materials/fitTiles';

@@ -1,11 +1,11 @@
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { groundOf } from '@/core/coats';
-import type { DefectId } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import type { ZonePlace } from '@/core/photo';
 import { narrowToSubject, type CaseSubject } from './caseSubject';
 import { fromJson, type Db } from '@/records/platform/db';
-import { NotFound } from '@/records/platform/errors';
+import { NotFound, found } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
 import { piecePage, type FiredZone, type PiecePage } from '@/records/pieces/piecePages';
@@ -45,12 +45,13 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   const shown = bad.length ? bad : firing.zones;
   const dips = (zone: FiredZone) => zone.stack.reduce((sum, { times }) => sum + times, 0);
   const worst = shown.reduce((most, zone) => (dips(zone) > dips(most) ? zone : most));
-  const [body, fired, recipes, book] = await Promise.all([
-    base('body').where({ id: piece.bodyId }).first(),
+  const [bodyRow, firingRow, recipes, book] = await Promise.all([
+    base('body').where({ id: piece.bodyId }).first('*'),
     base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
     newestRecipes(base),
     studioBook(base),
   ]);
+  const [body, fired] = [found(bodyRow, 'This clay'), found(firingRow, 'This firing')];
   const expansions = new Map(
     recipes.flatMap(({ glazeId, lines }) => {
       const { appen } = analyse(lines, { book }).expansion;
@@ -188,7 +189,7 @@ export async function piecesWith(
       'p.label',
       ...SHOWN_PHOTO,
       base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),
-      base.raw("json_arrayagg(json_object('side', z.side, 'from', z.low, 'to', z.high)) as zones"),
+      base.raw("json_arrayagg(json_object('side', z.side, 'from', z.`from`, 'to', z.`to`)) as zones"),
     );
   return rows.map((row) => ({
     label: row.label,

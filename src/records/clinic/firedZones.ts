@@ -1,5 +1,6 @@
 import type { Stack } from '@/core/coats';
-import type { DefectId, FiredZoneFacts } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
+import type { FiredZoneFacts } from '@/core/evidence';
 import { coolingOf, sideOfTarget, type Segment } from '@/core/firing';
 import { fromJson, type Db } from '@/records/platform/db';
 

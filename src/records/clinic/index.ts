@@ -1,6 +1,16 @@
 export { type CaseSubject, findCaseSubject } from './caseSubject';
-export { addTry, caseById, type CaseRow, changeCase, listCases, openCase, stacksOfOpenCases } from './cases';
+export {
+  addTry,
+  caseById,
+  type ClinicCase,
+  changeCase,
+  listCases,
+  openCase,
+  stacksOfOpenCases,
+} from './cases';
 export { type DefectProof, pieceCase, type PieceCase, piecesWith } from './clinic';
 export { firedZones } from './firedZones';
 export { studioRecord } from './natural';
 export { type Series, watchAll, watchNow } from './watch';
+export type { CaseFields } from './cases';
+export type { CaseChange } from './cases';

@@ -1,11 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
-import {
-  experimentsInSteps,
-  type DefectId,
-  type FiredZoneFacts,
-  type NaturalExperiment,
-  type Steps,
-} from '@/core/evidence';
+import { experimentsInSteps, type FiredZoneFacts, type NaturalExperiment, type Steps } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import { firedZones } from './firedZones';
 import { cachedUntilWrite } from '@/records/platform/cache';

@@ -1,4 +1,5 @@
-import { benjaminiHochberg, watch, type DefectId, type Sample, type Watched } from '@/core/evidence';
+import { benjaminiHochberg, watch, type Sample, type Watched } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import type { CaseSubject } from './caseSubject';
 import type { Db } from '@/records/platform/db';
 import { cachedUntilWrite } from '@/records/platform/cache';
@@ -6,7 +7,7 @@ import { cachedUntilWrite } from '@/records/platform/cache';
 /** A defect of one glaze, clay or kiln over its firings, or of a glaze over its batches. */
 export interface Series {
   readonly defect: DefectId;
-  readonly about: Pick<CaseSubject, 'kind' | 'id' | 'words'>;
+  readonly subject: Pick<CaseSubject, 'kind' | 'id' | 'words'>;
   /** What the samples are: firings, or batches of the glaze. */
   readonly by: 'firing' | 'batch';
   readonly watched: Watched;
@@ -137,12 +138,15 @@ function seriesOf(
       });
     const count = samples.reduce((sum, one) => sum + one.count, 0);
     if (count < LEAST.count || samples.length < LEAST.samples) return [];
-    return [{ defect, about: { kind, id, words }, by, watched: watch(samples, random) }];
+    return [{ defect, subject: { kind, id, words }, by, watched: watch(samples, random) }];
   });
 }
 
 /** Codes of a glaze's batches that came into use with the first firing after a rise. */
-async function batchesFrom(base: Db, { about, by, watched }: Omit<Series, 'newBatches'>): Promise<string[]> {
+async function batchesFrom(
+  base: Db,
+  { subject: about, by, watched }: Omit<Series, 'newBatches'>,
+): Promise<string[]> {
   if (!watched.rise || by === 'batch' || about.kind !== 'glaze') return [];
   const [before, since] = [
     watched.samples.slice(0, watched.rise.at).map(({ id }) => id),

@@ -1,4 +1,4 @@
-import type { Atmosphere } from '@/core/coats';
+import type { Atmosphere } from '@/core/vocabulary';
 import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
 import { fromJson, type Db } from '@/records/platform/db';
 import { proofCounts } from './entries';
@@ -78,7 +78,7 @@ async function layOut(base: Db): Promise<Field> {
       .join('firing as f', 'f.id', 'z.firing_id')
       .whereNull('z.ended_at')
       .select('z.entry_id', 'z.colour as measured', 'r.colour', 'z.versions', 'f.cone', 'f.achieved_cone'),
-    base('glaze').where({ decorative: true }).select('id') as Promise<{ id: string }[]>,
+    base('glaze').where({ decorative: 1 }).select('id'),
     base('batch as b')
       .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
       .whereNull('b.ended_at')

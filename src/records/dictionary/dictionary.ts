@@ -1,4 +1,5 @@
-import type { Atmosphere, Side, Stack } from '@/core/coats';
+import type { Atmosphere, Side } from '@/core/vocabulary';
+import type { Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf, proofCounts, proofRows } from './entries';
@@ -81,7 +82,7 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
     glazeIds: [...new Set(layers.map((layer) => layer.glaze))],
     layerIds: layers.map((layer) => layer.glaze),
     reverse:
-      row.depth === 2 && row.base_glaze_id
+      row.depth === 2 && row.base_glaze_id && row.top_glaze_id
         ? await reverseOf(base, row.base_glaze_id, row.top_glaze_id)
         : null,
     senses: entries
@@ -130,8 +131,8 @@ async function proofsOf(
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
     .select(
       'z.side',
-      'z.low',
-      'z.high',
+      'z.from',
+      'z.to',
       'z.piece_id',
       'p.label',
       ...SHOWN_PHOTO,
@@ -156,8 +157,8 @@ async function proofsOf(
       pieceId: row.piece_id,
       label: row.label,
       side: row.side,
-      from: row.low,
-      to: row.high,
+      from: row.from,
+      to: row.to,
       firingId: row.firing_id,
       firing: `${row.kiln} ${row.number}`,
       achievedCone: row.achieved_cone,
@@ -234,7 +235,7 @@ export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Ma
     .join('photo as ph', 'ph.id', 'p.photo_id')
     .whereIn('z.entry_id', entryIds)
     .whereNull('z.ended_at')
-    .orderByRaw('z.high - z.low, ph.at')
+    .orderByRaw('z.`to` - z.`from`, ph.at')
     .select('z.entry_id', 'ph.hash');
   // The last of each stays.
   return new Map(rows.map(({ entry_id, hash }) => [entry_id, hash]));

@@ -1,3 +1,5 @@
+import type { ReadingDefectRow } from '@/records/platform/tables';
+import { found } from '@/records/platform/errors';
 import { createHash } from 'node:crypto';
 import {
   entryKey,
@@ -5,10 +7,10 @@ import {
   groundOf,
   headwordKey,
   headwordOf,
-  type Atmosphere,
   type Ground,
   type Stack,
 } from '@/core/coats';
+import type { Atmosphere, Surface, Movement } from '@/core/vocabulary';
 import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
@@ -39,7 +41,7 @@ async function glazeNames(trx: Db, ids: readonly string[]): Promise<(id: string)
 
 async function ensureGround(trx: Db, ground: Ground): Promise<string> {
   return ensureRow(trx, 'ground', groundKey(ground), async () => {
-    const body = await trx('body').where({ id: ground.body }).first('name');
+    const body = found(await trx('body').where({ id: ground.body }).first('name'), 'This clay');
     const nameOf = await glazeNames(trx, ground.slips);
     const name = [...ground.slips.map(nameOf).reverse(), body.name].join(' over ');
     return { body_id: ground.body, slips: JSON.stringify(ground.slips), name };
@@ -107,8 +109,8 @@ export interface ProofRow {
   readonly swatch_hash: string | null;
   readonly zone_colour: string | null;
   readonly reading_id: string;
-  readonly surface: string | null;
-  readonly movement: string | null;
+  readonly surface: Surface | null;
+  readonly movement: Movement | null;
   readonly colour: string | null;
   readonly at: Date;
   readonly cone: string;
@@ -146,10 +148,10 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
 
 /** Defects by reading. */
 export async function defectsOf(base: Db, readingIds: readonly string[]) {
-  const rows: { reading_id: string; defect: string; severity: number; place: string }[] = readingIds.length
+  const rows: ReadingDefectRow[] = readingIds.length
     ? await base('reading_defect').whereIn('reading_id', readingIds).orderBy(['reading_id', 'defect'])
     : [];
-  const found = new Map<string, { defect: string; severity: number; place: string }[]>();
+  const found = new Map<string, Omit<ReadingDefectRow, 'reading_id'>[]>();
   for (const { reading_id, ...row } of rows) found.set(reading_id, [...(found.get(reading_id) ?? []), row]);
   return found;
 }

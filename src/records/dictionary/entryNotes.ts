@@ -1,6 +1,6 @@
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { Conflict, NotFound } from '@/records/platform/errors';
+import { Conflict, NotFound, found } from '@/records/platform/errors';
 
 /** What a member says is wrong with an entry, until somebody has seen to it. */
 export interface Correction {
@@ -55,12 +55,10 @@ export async function addCorrection(
 /** Settles a correction: it was seen to, or it was none. */
 export async function settleCorrection(base: Db, memberId: string, id: string): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const done = await trx('correction')
-      .where({ id })
-      .whereNull('settled_at')
-      .update({ settled_by: memberId, settled_at: new Date() });
-    if (done) await recordChange(trx, memberId, 'correction', id, null, { settled: true });
-    else if (!(await trx('correction').where({ id }).first('id'))) throw new NotFound('This correction');
+    const before = await trx('correction').where({ id }).forUpdate().first('settled_at');
+    if (found(before, 'This correction').settled_at) return;
+    await trx('correction').where({ id }).update({ settled_by: memberId, settled_at: new Date() });
+    await recordChange(trx, memberId, 'correction', id, null, { settled: true });
   });
 }
 

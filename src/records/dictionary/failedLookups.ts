@@ -24,15 +24,15 @@ export async function recordFailedLookup(base: Db, text: string): Promise<void> 
   const idOf = (name: string) => found.find((glaze) => glaze.name.toLowerCase() === name)?.id;
   const [topId, baseId] = [idOf(top), idOf(below)];
   if (!topId || !baseId) return;
-  await base('wanted')
+  await base('failed_lookup')
     .insert({ base_glaze_id: baseId, top_glaze_id: topId, times: 1, at: new Date() })
     .onConflict(['base_glaze_id', 'top_glaze_id'])
-    .merge({ times: base.raw('wanted.times + 1'), at: new Date() });
+    .merge({ times: base.raw('failed_lookup.times + 1'), at: new Date() });
 }
 
 /** What was looked up in vain, most often first. */
 export async function listFailedLookups(base: Db): Promise<FailedLookup[]> {
-  return base('wanted')
+  return base('failed_lookup')
     .orderBy('times', 'desc')
     .limit(500)
     .select('base_glaze_id as baseId', 'top_glaze_id as topId', 'times');

@@ -1,4 +1,4 @@
-import { DEFECTS } from '@/core/evidence';
+import { DEFECTS } from '@/core/vocabulary';
 import { meant } from '@/core/spelling';
 import type { Db } from '@/records/platform/db';
 

@@ -24,29 +24,38 @@ export async function addRequest(
   wish: { readonly id: string; readonly baseId: string; readonly topId: string; readonly note: string },
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    if (await trx('asked').where({ id: wish.id }).first('id')) return;
+    if (await trx('test_request').where({ id: wish.id }).first('id')) return;
     const { id, baseId: base_glaze_id, topId: top_glaze_id, note } = wish;
-    await trx('asked').insert({ id, member_id: memberId, base_glaze_id, top_glaze_id, note, at: new Date() });
-    await trx('wanted')
+    await trx('test_request').insert({
+      id,
+      member_id: memberId,
+      base_glaze_id,
+      top_glaze_id,
+      note,
+      at: new Date(),
+    });
+    await trx('failed_lookup')
       .insert({ base_glaze_id, top_glaze_id, times: 1, at: new Date() })
       .onConflict(['base_glaze_id', 'top_glaze_id'])
-      .merge({ times: trx.raw('wanted.times + 1'), at: new Date() });
-    await recordChange(trx, memberId, 'asked', id, null, wish);
+      .merge({ times: trx.raw('failed_lookup.times + 1'), at: new Date() });
+    await recordChange(trx, memberId, 'test_request', id, null, wish);
   });
 }
 
 /** Takes a wish back; only who asked may. */
 export async function withdrawRequest(base: Db, memberId: string, id: string): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const done = await trx('asked').where({ id, member_id: memberId }).update({ ended_at: new Date() });
+    const done = await trx('test_request')
+      .where({ id, member_id: memberId })
+      .update({ ended_at: new Date() });
     if (!done) throw new NotFound('This wish of yours');
-    await recordChange(trx, memberId, 'asked', id, null, { ended: true });
+    await recordChange(trx, memberId, 'test_request', id, null, { ended: true });
   });
 }
 
 /** Wishes that were not taken back, those waiting first, the newest first; of one member when that is asked. */
 export async function listRequests(base: Db, memberId: string | null = null): Promise<TestRequest[]> {
-  const query = base('asked as a')
+  const query = base('test_request as a')
     .join('member as m', 'm.id', 'a.member_id')
     .join('glaze as b', 'b.id', 'a.base_glaze_id')
     .join('glaze as t', 't.id', 'a.top_glaze_id')

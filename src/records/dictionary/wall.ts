@@ -1,4 +1,4 @@
-import type { Atmosphere } from '@/core/coats';
+import type { Atmosphere } from '@/core/vocabulary';
 import { packed } from '@/core/rows';
 import { fromJson, type Db } from '@/records/platform/db';
 import { cachedUntilWrite } from '@/records/platform/cache';

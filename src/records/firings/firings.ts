@@ -1,11 +1,19 @@
+import type { FiringRow } from '@/records/platform/tables';
+import { type Mapping, day, json, readRow } from '@/records/platform/mapping';
 import type { Knex } from 'knex';
-import type { Atmosphere } from '@/core/coats';
-import { FIRING_STATES, type FiringKind, type FiringState, type Segment } from '@/core/firing';
+import {
+  type Atmosphere,
+  FIRING_STATES,
+  type FiringKind,
+  type FiringState,
+  type Cone,
+} from '@/core/vocabulary';
+import type { Segment } from '@/core/firing';
 import { recordChange } from '@/records/platform/changes';
-import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { NotFound, Refusal } from '@/records/platform/errors';
-import { updateRow } from '@/records/materials/glazes';
+import { NotFound, Refusal, found } from '@/records/platform/errors';
+import { updateRow, insertRow } from '@/records/platform/write';
 import type { ShelfSpot } from './loads';
 import { createZones, rebuildZones } from '@/records/pieces/zones';
 
@@ -13,7 +21,7 @@ export interface FiringDraft {
   readonly id: string;
   readonly kilnId: string;
   readonly kind: FiringKind;
-  readonly cone: string;
+  readonly cone: Cone;
   readonly atmosphere: Atmosphere;
   /** Day it is planned for, "YYYY-MM-DD". */
   readonly plannedOn: string;
@@ -57,38 +65,46 @@ function firingRows(base: Db, some: Knex.QueryBuilder) {
       'k.name as kiln_name',
       inIt().as('pieces'),
       inIt().where({ state: 'loaded' }).as('waiting'),
-      base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"),
-    );
+    ) as Knex.QueryBuilder<FiringWithCounts, FiringWithCounts[]>;
 }
 
-function firingOf(row: Record<string, never>): Firing {
-  const r = row as Record<string, unknown>;
+const FIRING: Mapping<Omit<Firing, 'kilnName' | 'pieces' | 'waiting'>, FiringRow> = {
+  id: 'id',
+  kilnId: 'kiln_id',
+  number: 'number',
+  kind: 'kind',
+  cone: 'cone',
+  atmosphere: 'atmosphere',
+  plannedOn: day('planned_on'),
+  startsAt: 'starts_at',
+  programmeId: 'programme_id',
+  segments: json<readonly Segment[] | null>()('segments'),
+  programme: 'programme',
+  remarks: 'remarks',
+  state: 'state',
+  achievedCone: 'achieved_cone',
+  achievedLow: 'achieved_low',
+  achievedHigh: 'achieved_high',
+  loggedCone: 'logged_cone',
+  startedAt: 'started_at',
+  endedAt: 'ended_at',
+  openedAt: 'opened_at',
+  closedAt: 'closed_at',
+  version: 'version',
+};
+
+type FiringWithCounts = FiringRow & {
+  readonly kiln_name: string;
+  readonly pieces: number | string;
+  readonly waiting: number | string;
+};
+
+function firingOf(row: FiringWithCounts): Firing {
   return {
-    id: r.id as string,
-    kilnId: r.kiln_id as string,
-    kilnName: r.kiln_name as string,
-    number: r.number as number,
-    kind: r.kind as FiringKind,
-    cone: r.cone as string,
-    atmosphere: r.atmosphere as Atmosphere,
-    plannedOn: r.day as string,
-    startsAt: r.starts_at as string,
-    programmeId: r.programme_id as string | null,
-    segments: r.segments ? fromJson<Segment[]>(r.segments) : null,
-    programme: r.programme as string,
-    remarks: r.remarks as string,
-    state: r.state as FiringState,
-    achievedCone: r.achieved_cone as number | null,
-    achievedLow: r.achieved_low as number | null,
-    achievedHigh: r.achieved_high as number | null,
-    loggedCone: r.logged_cone as number | null,
-    startedAt: r.started_at as Date | null,
-    endedAt: r.ended_at as Date | null,
-    openedAt: r.opened_at as Date | null,
-    closedAt: r.closed_at as Date | null,
-    pieces: Number(r.pieces ?? 0),
-    waiting: Number(r.waiting ?? 0),
-    version: r.version as number,
+    ...readRow(FIRING, row),
+    kilnName: row.kiln_name,
+    pieces: Number(row.pieces),
+    waiting: Number(row.waiting),
   };
 }
 
@@ -122,20 +138,8 @@ export async function saveFiring(
   version: number | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const row = {
-      kiln_id: draft.kilnId,
-      kind: draft.kind,
-      cone: draft.cone,
-      atmosphere: draft.atmosphere,
-      planned_on: draft.plannedOn,
-      starts_at: draft.startsAt,
-      programme_id: draft.programmeId,
-      segments: draft.segments && JSON.stringify(draft.segments),
-      programme: draft.programme,
-      remarks: draft.remarks,
-    };
     if (version !== null) {
-      await updateRow(trx, memberId, 'firing', draft.id, version, row);
+      await updateRow(trx, memberId, 'firing', FIRING, { ...draft, version });
       return relayFiring(trx, draft.id);
     }
     const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
@@ -144,8 +148,8 @@ export async function saveFiring(
     const [{ last }] = (await trx('firing').where({ kiln_id: draft.kilnId }).max('number as last')) as [
       { last: number | null },
     ];
-    await trx('firing').insert({ id: draft.id, ...row, number: (last ?? 0) + 1, state: 'loading' });
-    await recordChange(trx, memberId, 'firing', draft.id, null, row);
+    const number = (last ?? 0) + 1;
+    await insertRow(trx, memberId, 'firing', FIRING, { ...draft, number, state: 'loading' });
   });
 }
 
@@ -293,7 +297,7 @@ export async function setAchievedCone(
   firingId: string,
   cone: number | null,
 ): Promise<void> {
-  const before = await trx('firing').where({ id: firingId }).first('achieved_cone');
+  const before = found(await trx('firing').where({ id: firingId }).first('achieved_cone'), 'This firing');
   if (before.achieved_cone === cone) return;
   await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
   await recordChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });

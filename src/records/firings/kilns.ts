@@ -1,14 +1,15 @@
-import type { KilnPart } from '@/core/firing';
-import { recordChange } from '@/records/platform/changes';
+import type { KilnRow, KilnPartRow } from '@/records/platform/tables';
+import { type Mapping, flag, readRow, day } from '@/records/platform/mapping';
+import type { KilnPart, KilnHeat } from '@/core/vocabulary';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
 import { firingById, type Firing } from './firings';
-import { updateRow, refuseTakenName } from '@/records/materials/glazes';
+import { updateRow, refuseTakenName, insertRow, setEnded } from '@/records/platform/write';
 
 export interface KilnDraft {
   readonly id: string;
   readonly name: string;
-  readonly heat: 'electric' | 'gas' | 'wood';
+  readonly heat: KilnHeat;
   readonly litres: number;
   readonly shelves: number;
   /** Address of its controller, "http://host:port/path"; empty for a kiln that is read by hand. */
@@ -26,33 +27,32 @@ export interface Kiln extends KilnDraft {
   readonly version: number;
 }
 
-function kilnOf(row: Record<string, unknown>): Kiln {
-  return {
-    id: row.id as string,
-    name: row.name as string,
-    heat: row.heat as Kiln['heat'],
-    litres: row.litres as number,
-    shelves: row.shelves as number,
-    controller: row.controller as string,
-    openBelow: row.open_below as number,
-    mostCelsius: row.most_celsius as number,
-    shelfWidthMm: row.shelf_width_mm as number,
-    shelfDepthMm: row.shelf_depth_mm as number,
-    roundShelves: Boolean(row.round_shelves),
-    version: row.version as number,
-  };
-}
+const KILN: Mapping<Kiln, KilnRow> = {
+  id: 'id',
+  name: 'name',
+  heat: 'heat',
+  litres: 'litres',
+  shelves: 'shelves',
+  controller: 'controller',
+  openBelow: 'open_below',
+  mostCelsius: 'most_celsius',
+  shelfWidthMm: 'shelf_width_mm',
+  shelfDepthMm: 'shelf_depth_mm',
+  roundShelves: flag('round_shelves'),
+  version: 'version',
+};
 
 /** All kilns in the studio's own order. */
 export async function listKilns(base: Db): Promise<Kiln[]> {
-  return (await base('kiln').orderBy(['sort', 'name'])).map(kilnOf);
+  const rows = await base('kiln').orderBy(['sort', 'name']).select('*');
+  return rows.map((row) => readRow(KILN, row));
 }
 
 /** One kiln. @throws NotThere */
 export async function kilnById(base: Db, id: string): Promise<Kiln> {
   const row = await base('kiln').where({ id }).first();
   if (!row) throw new NotFound('This kiln');
-  return kilnOf(row);
+  return readRow(KILN, row);
 }
 
 /** Adds a kiln (version null; the same id twice is the same kiln) or changes one. */
@@ -62,26 +62,13 @@ export async function saveKiln(
   draft: KilnDraft,
   version: number | null,
 ): Promise<void> {
-  const row = {
-    name: draft.name,
-    heat: draft.heat,
-    litres: draft.litres,
-    shelves: draft.shelves,
-    controller: draft.controller,
-    open_below: draft.openBelow,
-    most_celsius: draft.mostCelsius,
-    shelf_width_mm: draft.shelfWidthMm,
-    shelf_depth_mm: draft.shelfDepthMm,
-    round_shelves: draft.roundShelves,
-  };
   await inTransaction(base, async (trx) => {
     const rows: { id: string; sort: number }[] = await trx('kiln').forUpdate().select('id', 'sort');
     if (version === null && rows.some(({ id }) => id === draft.id)) return;
     await refuseTakenName(trx, 'kiln', draft);
-    if (version !== null) return updateRow(trx, memberId, 'kiln', draft.id, version, row);
+    if (version !== null) return updateRow(trx, memberId, 'kiln', KILN, { ...draft, version });
     const sort = Math.max(0, ...rows.map((one) => one.sort)) + 1;
-    await trx('kiln').insert({ id: draft.id, ...row, sort });
-    await recordChange(trx, memberId, 'kiln', draft.id, null, row);
+    await insertRow(trx, memberId, 'kiln', KILN, draft, { sort });
   });
 }
 
@@ -94,6 +81,14 @@ export interface PartDraft {
   readonly changedOn: string;
   readonly note: string;
 }
+
+const PART: Mapping<PartDraft, KilnPartRow> = {
+  id: 'id',
+  kilnId: 'kiln_id',
+  part: 'part',
+  changedOn: day('changed_on'),
+  note: 'note',
+};
 
 export interface StoredPart extends PartDraft {
   readonly by: string;
@@ -138,26 +133,13 @@ export async function addPart(base: Db, memberId: string, draft: PartDraft): Pro
     if (!(await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id')))
       throw new NotFound('This kiln');
     if (await trx('kiln_part').where({ id: draft.id }).first('id')) return;
-    const row = {
-      kiln_id: draft.kilnId,
-      part: draft.part,
-      changed_on: draft.changedOn,
-      note: draft.note,
-      member_id: memberId,
-    };
-    await trx('kiln_part').insert({ id: draft.id, ...row });
-    await recordChange(trx, memberId, 'kiln_part', draft.id, null, row);
+    await insertRow(trx, memberId, 'kiln_part', PART, draft, { member_id: memberId });
   });
 }
 
 /** Takes a line out of a kiln's history, or puts it back; it stays in the records. */
 export async function endPart(base: Db, memberId: string, id: string, ended: boolean): Promise<void> {
-  await inTransaction(base, async (trx) => {
-    await trx('kiln_part')
-      .where({ id })
-      .update({ ended_at: ended ? new Date() : null });
-    await recordChange(trx, memberId, 'kiln_part', id, { ended: !ended }, { ended });
-  });
+  await inTransaction(base, (trx) => setEnded(trx, memberId, 'kiln_part', id, ended));
 }
 
 /** A firing with the kiln it is in. @throws NotThere */

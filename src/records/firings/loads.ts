@@ -1,21 +1,22 @@
+import { twinText } from '@/core/coats';
 import { analyse } from '@/core/chemistry';
 import type { Spot } from '@/core/firing';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
-import { piecesById, type PieceRow } from '@/records/pieces/piecePages';
+import { piecesById, type ListedPiece } from '@/records/pieces/piecePages';
 import { newestRecipes } from '@/records/materials/recipes';
 
 /** A piece that is loaded or could be, as the load map draws it. */
-export interface ShelfPiece extends PieceRow {
+export interface ShelfPiece extends ListedPiece {
   readonly shelf: number | null;
   readonly spot: Spot | null;
   readonly cookie: boolean;
   readonly runsFrom: number | null;
   readonly chrome: boolean;
   readonly tin: boolean;
-  /** Pieces with the same coats on the same clay are twins. */
+  /** The same text for twins. */
   readonly twins: string;
   /** The round it belongs to, if any. */
   readonly round: { readonly id: string; readonly name: string; readonly number: number } | null;
@@ -97,11 +98,7 @@ export async function shelfPieces(
       runsFrom: running.length ? Math.min(...running.map(({ from }) => from)) * piece.heightMm : null,
       chrome: glazes.some((id) => habits.chrome.has(id)),
       tin: glazes.some((id) => habits.tin.has(id)),
-      twins: JSON.stringify([
-        piece.bodyId,
-        piece.form,
-        piece.coats.map(({ glazeId, times, side, from, to }) => [glazeId, times, side, from, to]),
-      ]),
+      twins: twinText(piece),
       round: row.round_id && { id: row.round_id, name: row.round_name, number: row.round_number },
       dueOn: row.due,
     };

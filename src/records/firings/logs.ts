@@ -1,12 +1,8 @@
-import {
-  heatWork,
-  meanOfSensors,
-  thin,
-  tidyLog,
-  type EventKind,
-  type LogLine,
-  type CurvePoint,
-} from '@/core/firing';
+import { setEnded } from '@/records/platform/write';
+import type { LogSourceRow } from '@/records/platform/tables';
+import { type Mapping, flag, readRow } from '@/records/platform/mapping';
+import { heatWork, meanOfSensors, thin, tidyLog, type LogLine, type CurvePoint } from '@/core/firing';
+import type { EventKind } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -40,18 +36,16 @@ export interface LiveSource extends LogSource {
   readonly lastSeq: number;
 }
 
-function sourceOf(row: Record<string, unknown>): LogSource {
-  return {
-    id: row.id as string,
-    firingId: row.firing_id as string,
-    kind: row.kind as LogSource['kind'],
-    name: row.name as string,
-    speed: row.speed as number,
-    live: Boolean(row.live),
-    error: row.error as string | null,
-    heardAt: row.heard_at as Date | null,
-  };
-}
+const SOURCE: Mapping<LogSource, LogSourceRow> = {
+  id: 'id',
+  firingId: 'firing_id',
+  kind: 'kind',
+  name: 'name',
+  speed: 'speed',
+  live: flag('live'),
+  error: 'error',
+  heardAt: 'heard_at',
+};
 
 /** Notes that a firing is read from a controller from now on; the same id twice is one source. */
 export async function openSource(
@@ -84,10 +78,10 @@ export async function liveSources(base: Db): Promise<LiveSource[]> {
       's.*',
       'k.controller',
       'f.state',
-      base('log_reading as r').max('r.seq').whereRaw('r.source_id = s.id').as('last_seq'),
+      base('log_point as r').max('r.seq').whereRaw('r.source_id = s.id').as('last_seq'),
     );
   return rows.map((row) => ({
-    ...sourceOf(row),
+    ...readRow(SOURCE, row),
     controller: row.controller,
     state: row.state,
     memberId: row.member_id,
@@ -105,7 +99,7 @@ export async function addLogPoints(
   sensor = 0,
 ): Promise<void> {
   for (let from = 0; from < readings.length; from += CHUNK)
-    await base('log_reading')
+    await base('log_point')
       .insert(
         readings.slice(from, from + CHUNK).map(({ seq, minutes, celsius, target, oxygen }) => ({
           source_id: sourceId,
@@ -144,7 +138,7 @@ export async function importLog(
     if (!(await trx('firing').where({ id: file.firingId }).forUpdate().first('id')))
       throw new NotFound('This firing');
     if (await trx('log_source').where({ id: file.id }).first('id')) return;
-    const live = await trx('log_source').where({ firing_id: file.firingId, live: true }).first('id');
+    const live = await trx('log_source').where({ firing_id: file.firingId, live: 1 }).first('id');
     if (live)
       throw new Refusal('file', 'Its controller is still being read. Bring the file in when it has ended.');
     await trx('log_source').insert({
@@ -185,6 +179,7 @@ export async function addEvent(base: Db, memberId: string, event: EventDraft): P
     if (await trx('firing_event').where({ id: event.id }).first('id')) return;
     const { firingId, ...rest } = event;
     await trx('firing_event').insert({ ...rest, firing_id: firingId, member_id: memberId, at: new Date() });
+    await recordChange(trx, memberId, 'firing_event', event.id, null, event);
     if (event.kind === 'hand reading') await updateLoggedCone(trx, firingId);
   });
 }
@@ -194,10 +189,7 @@ export async function endEvent(base: Db, memberId: string, id: string, ended: bo
   await inTransaction(base, async (trx) => {
     const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
     if (!event) throw new NotFound('This event');
-    await trx('firing_event')
-      .where({ id })
-      .update({ ended_at: ended ? new Date() : null });
-    await recordChange(trx, memberId, 'firing_event', id, { ended: !ended }, { ended });
+    await setEnded(trx, memberId, 'firing_event', id, ended);
     if (event.kind === 'hand reading') await updateLoggedCone(trx, event.firing_id);
   });
 }
@@ -213,7 +205,8 @@ export async function eventsOf(base: Db, firingId: string): Promise<StoredEvent[
 
 /** Sources of a firing, oldest first. */
 export async function sourcesOf(base: Db, firingId: string): Promise<LogSource[]> {
-  return (await base('log_source').where({ firing_id: firingId }).orderBy('id')).map(sourceOf);
+  const rows = await base('log_source').where({ firing_id: firingId }).orderBy('id').select('*');
+  return rows.map((row) => readRow(SOURCE, row));
 }
 
 /** A line of one thermocouple as it is stored. */
@@ -235,12 +228,12 @@ const BUCKETS = 4000;
  * each of some thousand stretches, so that no peak is lost.
  */
 export async function logPointsOf(base: Db, sourceId: string): Promise<LogPoint[][]> {
-  const counted = await base('log_reading').where({ source_id: sourceId }).max('seq as last').first();
+  const [counted] = await base('log_point').where({ source_id: sourceId }).max({ last: 'seq' });
   const last = Number(counted?.last ?? 0);
   if (last > LONG) return longReadings(base, sourceId, Math.ceil(last / BUCKETS));
   const [rows] = (await base
     .raw(
-      'select sensor, seq, minutes, celsius, target, oxygen from log_reading where source_id = ? order by sensor, seq',
+      'select sensor, seq, minutes, celsius, target, oxygen from log_point where source_id = ? order by sensor, seq',
       [sourceId],
     )
     .options({ rowsAsArray: true })) as unknown as [Row[]];
@@ -262,7 +255,7 @@ interface Bucket {
 }
 
 async function longReadings(base: Db, sourceId: string, each: number): Promise<LogPoint[][]> {
-  const buckets: Bucket[] = await base('log_reading')
+  const buckets: Bucket[] = await base('log_point')
     .where({ source_id: sourceId })
     .groupByRaw('sensor, seq div ?', [each])
     .orderByRaw('sensor, min(seq)')

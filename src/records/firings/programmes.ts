@@ -1,7 +1,8 @@
+import type { ProgrammeRow } from '@/records/platform/tables';
+import { type Mapping, json, readRow } from '@/records/platform/mapping';
 import type { Segment } from '@/core/firing';
-import { recordChange } from '@/records/platform/changes';
-import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { updateRow, refuseTakenName } from '@/records/materials/glazes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { updateRow, refuseTakenName, insertRow } from '@/records/platform/write';
 
 export interface ProgrammeDraft {
   readonly id: string;
@@ -16,6 +17,14 @@ export interface Programme extends ProgrammeDraft {
   readonly firings: number;
 }
 
+const PROGRAMME: Mapping<ProgrammeDraft & Pick<Programme, 'version'>, ProgrammeRow> = {
+  id: 'id',
+  name: 'name',
+  segments: json<readonly Segment[]>()('segments'),
+  note: 'note',
+  version: 'version',
+};
+
 /** The studio's programmes by name. */
 export async function listProgrammes(base: Db): Promise<Programme[]> {
   const rows = await base('programme as p')
@@ -23,11 +32,7 @@ export async function listProgrammes(base: Db): Promise<Programme[]> {
     .orderBy('p.name')
     .select('p.*', base('firing as f').count('*').whereRaw('f.programme_id = p.id').as('firings'));
   return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    segments: fromJson<Segment[]>(row.segments),
-    note: row.note,
-    version: row.version,
+    ...readRow(PROGRAMME, row),
     firings: Number(row.firings),
   }));
 }
@@ -39,13 +44,11 @@ export async function saveProgramme(
   draft: ProgrammeDraft,
   version: number | null,
 ): Promise<void> {
-  const row = { name: draft.name, segments: JSON.stringify(draft.segments), note: draft.note };
   await inTransaction(base, async (trx) => {
     const known = await trx('programme').where({ id: draft.id }).forUpdate().first('id');
     if (version === null && known) return;
     await refuseTakenName(trx, 'programme', draft);
-    if (version !== null) return updateRow(trx, memberId, 'programme', draft.id, version, row);
-    await trx('programme').insert({ id: draft.id, ...row });
-    await recordChange(trx, memberId, 'programme', draft.id, null, row);
+    if (version !== null) return updateRow(trx, memberId, 'programme', PROGRAMME, { ...draft, version });
+    await insertRow(trx, memberId, 'programme', PROGRAMME, draft);
   });
 }

@@ -1,4 +1,4 @@
-import type { Atmosphere } from '@/core/coats';
+import type { Atmosphere, Cone } from '@/core/vocabulary';
 import {
   FINGER,
   firstSlot,
@@ -7,7 +7,6 @@ import {
   predict,
   slotAt,
   USUAL_HOURS,
-  type Cone,
   type FiringNeed,
   type Queued,
   type QueueLoad,

@@ -3,11 +3,11 @@ import {
   climbRate,
   coneIndex,
   readPack,
-  type Cone,
   type PackReading,
   type Segment,
   type WitnessCone,
 } from '@/core/firing';
+import type { Cone } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';

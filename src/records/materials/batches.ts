@@ -1,3 +1,6 @@
+import { insertRow } from '@/records/platform/write';
+import type { BatchMeasureRow } from '@/records/platform/tables';
+import type { Mapping } from '@/records/platform/mapping';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
@@ -45,6 +48,15 @@ export interface MeasureDraft {
   readonly done: string;
 }
 
+const MEASURE: Mapping<MeasureDraft & { readonly at: Date }, BatchMeasureRow> = {
+  id: 'id',
+  batchId: 'batch_id',
+  specificGravity: 'specific_gravity',
+  ml: 'ml',
+  done: 'done',
+  at: 'at',
+};
+
 /** Notes a measurement of a batch. The same id twice is one measurement. @throws NotThere */
 export async function addMeasure(
   base: Db,
@@ -53,19 +65,10 @@ export async function addMeasure(
   at = new Date(),
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    if (!(await trx('batch').where({ id: draft.batchId }).first('id'))) throw new NotFound('This batch');
-    await trx('batch_measure')
-      .insert({
-        id: draft.id,
-        batch_id: draft.batchId,
-        at,
-        specific_gravity: draft.specificGravity,
-        ml: draft.ml,
-        done: draft.done,
-        member_id: memberId,
-      })
-      .onConflict('id')
-      .ignore();
+    if (!(await trx('batch').where({ id: draft.batchId }).forUpdate().first('id')))
+      throw new NotFound('This batch');
+    if (await trx('batch_measure').where({ id: draft.id }).first('id')) return;
+    await insertRow(trx, memberId, 'batch_measure', MEASURE, { ...draft, at }, { member_id: memberId });
   });
 }
 

@@ -1,6 +1,8 @@
-import { recordChange } from '@/records/platform/changes';
+import type { Cone } from '@/core/vocabulary';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { updateRow, refuseTakenName } from './glazes';
+import { flag, readRow, type Mapping } from '@/records/platform/mapping';
+import type { BodyRow } from '@/records/platform/tables';
+import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write';
 
 export interface Body {
   readonly id: string;
@@ -9,8 +11,8 @@ export interface Body {
   readonly colourReduction: string;
   readonly iron: 'none' | 'low' | 'high';
   readonly coarse: boolean;
-  readonly coneFrom: string;
-  readonly coneTo: string;
+  readonly coneFrom: Cone;
+  readonly coneTo: Cone;
   /** Percent, wet to fired at the top of its range; null when not measured. */
   readonly shrinkage: number | null;
   /** Percent of dry weight. */
@@ -23,24 +25,26 @@ export interface Body {
 
 export type BodyDraft = Omit<Body, 'version'>;
 
+const BODY: Mapping<Body, BodyRow> = {
+  id: 'id',
+  name: 'name',
+  colourOxidation: 'colour_oxidation',
+  colourReduction: 'colour_reduction',
+  iron: 'iron',
+  coarse: flag('coarse'),
+  coneFrom: 'cone_from',
+  coneTo: 'cone_to',
+  shrinkage: 'shrinkage',
+  absorption: 'absorption',
+  expansion: 'expansion',
+  note: 'note',
+  version: 'version',
+};
+
 /** All bodies in use, by name. */
 export async function listBodies(base: Db): Promise<Body[]> {
-  const rows = await base('body').whereNull('ended_at').orderBy('name');
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    colourOxidation: row.colour_oxidation,
-    colourReduction: row.colour_reduction,
-    iron: row.iron,
-    coarse: Boolean(row.coarse),
-    coneFrom: row.cone_from,
-    coneTo: row.cone_to,
-    shrinkage: row.shrinkage,
-    absorption: row.absorption,
-    expansion: row.expansion,
-    note: row.note,
-    version: row.version,
-  }));
+  const rows = await base('body').whereNull('ended_at').orderBy('name').select('*');
+  return rows.map((row) => readRow(BODY, row));
 }
 
 /** Adds a body, or changes one under its optimistic lock. */
@@ -52,23 +56,9 @@ export async function saveBody(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await refuseTakenName(trx, 'body', draft);
-    const row = {
-      name: draft.name,
-      colour_oxidation: draft.colourOxidation,
-      colour_reduction: draft.colourReduction,
-      iron: draft.iron,
-      coarse: draft.coarse,
-      cone_from: draft.coneFrom,
-      cone_to: draft.coneTo,
-      shrinkage: draft.shrinkage,
-      absorption: draft.absorption,
-      expansion: draft.expansion,
-      note: draft.note,
-    };
-    if (version !== null) return updateRow(trx, memberId, 'body', draft.id, version, row);
+    if (version !== null) return updateRow(trx, memberId, 'body', BODY, { ...draft, version });
     if (await trx('body').where({ id: draft.id }).first('id')) return;
-    await trx('body').insert({ id: draft.id, ...row });
-    await recordChange(trx, memberId, 'body', draft.id, null, row);
+    await insertRow(trx, memberId, 'body', BODY, draft);
   });
 }
 

@@ -1,7 +1,8 @@
-import type { GlazeKind } from '@/core/coats';
-import { recordChange } from '@/records/platform/changes';
+import type { GlazeKind, Movement, Surface } from '@/core/vocabulary';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
+import { flag, readRow, type Mapping } from '@/records/platform/mapping';
+import type { GlazeRow } from '@/records/platform/tables';
+import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write';
 
 export interface Glaze {
   readonly id: string;
@@ -9,8 +10,8 @@ export interface Glaze {
   readonly kind: GlazeKind;
   /** Fired colour for drawings, "#rrggbb". */
   readonly colour: string;
-  readonly surface: string | null;
-  readonly movement: string | null;
+  readonly surface: Surface | null;
+  readonly movement: Movement | null;
   readonly opaque: boolean;
   /** For decorative ware only: not for surfaces that touch food. */
   readonly decorative: boolean;
@@ -26,6 +27,20 @@ export type GlazeDraft = Pick<
   Glaze,
   'id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative' | 'advice' | 'caution'
 >;
+
+const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
+  id: 'id',
+  name: 'name',
+  kind: 'kind',
+  colour: 'colour',
+  surface: 'surface',
+  movement: 'movement',
+  opaque: flag('opaque'),
+  decorative: flag('decorative'),
+  advice: 'advice',
+  caution: 'caution',
+  version: 'version',
+};
 
 /** The newest version of each glaze. */
 function newestVersion(base: Db) {
@@ -55,17 +70,7 @@ export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaz
     .orderBy('b.mixed_on', 'desc')
     .select<{ id: string; code: string; glaze_id: string }[]>('b.id', 'b.code', 'v.glaze_id');
   return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    kind: row.kind,
-    colour: row.colour,
-    surface: row.surface,
-    movement: row.movement,
-    opaque: Boolean(row.opaque),
-    decorative: Boolean(row.decorative),
-    advice: row.advice,
-    caution: row.caution,
-    version: row.version,
+    ...readRow(GLAZE, row),
     versionId: row.version_id,
     versionNumber: row.version_number,
     batches: batches.filter((b) => b.glaze_id === row.id).map(({ id, code }) => ({ id, code })),
@@ -87,66 +92,18 @@ export async function saveGlaze(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await refuseTakenName(trx, 'glaze', draft);
-    const row = {
-      name: draft.name,
-      kind: draft.kind,
-      colour: draft.colour,
-      surface: draft.surface,
-      movement: draft.movement,
-      opaque: draft.opaque,
-      decorative: draft.decorative,
-      advice: draft.advice,
-      caution: draft.caution,
-    };
-    if (version === null) {
-      if (await trx('glaze').where({ id: draft.id }).first('id')) return;
-      const [{ last }] = (await trx('glaze').max('sort as last')) as [{ last: number | null }];
-      await trx('glaze').insert({ id: draft.id, ...row, sort: (last ?? 0) + 1 });
-      await trx('glaze_version').insert({
-        id: newId(),
-        glaze_id: draft.id,
-        number: 1,
-        note: '',
-        created_at: new Date(),
-      });
-      await recordChange(trx, memberId, 'glaze', draft.id, null, row);
-    } else {
-      await updateRow(trx, memberId, 'glaze', draft.id, version, row);
-    }
+    if (version !== null) return updateRow(trx, memberId, 'glaze', GLAZE, { ...draft, version });
+    if (await trx('glaze').where({ id: draft.id }).first('id')) return;
+    const [{ last }] = (await trx('glaze').max('sort as last')) as [{ last: number | null }];
+    await insertRow(trx, memberId, 'glaze', GLAZE, draft, { sort: (last ?? 0) + 1 });
+    await trx('glaze_version').insert({
+      id: newId(),
+      glaze_id: draft.id,
+      number: 1,
+      note: '',
+      created_at: new Date(),
+    });
   });
-}
-
-/** Refuses a name that another row of the table has. */
-export async function refuseTakenName(
-  trx: Db,
-  table: string,
-  draft: { id: string; name: string },
-): Promise<void> {
-  const other = await trx(table).where({ name: draft.name }).whereNot({ id: draft.id }).first('id');
-  if (other) throw new Refusal('name', `There is already a ${table} called ${draft.name}.`);
-}
-
-/**
- * Changes a row under its optimistic lock and notes the change.
- *
- * @throws Conflict with the other person's values when the row has moved on
- */
-export async function updateRow(
-  trx: Db,
-  memberId: string,
-  table: string,
-  id: string,
-  version: number,
-  values: Readonly<Record<string, unknown>>,
-): Promise<void> {
-  const before = await trx(table).where({ id }).forUpdate().first();
-  if (!before) throw new NotFound(`This ${table}`);
-  if (before.version !== version) throw new Conflict(before, before.version);
-  await trx(table)
-    .where({ id })
-    .update({ ...values, version: version + 1 });
-  const old = Object.fromEntries(Object.keys(values).map((key) => [key, before[key]]));
-  await recordChange(trx, memberId, table, id, old, values);
 }
 
 /** The swatch of the best proved entry of each glaze alone, by glaze, where one was photographed. */

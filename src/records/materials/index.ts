@@ -12,3 +12,4 @@ export {
   saveRecipe,
   versionsOf,
 } from './recipes';
+export type { OtherRecipe } from './recipes';

@@ -1,7 +1,8 @@
+import type { MaterialRow } from '@/records/platform/tables';
+import { type Mapping, json, readRow } from '@/records/platform/mapping';
 import { materialBook, type Analysis, type MaterialBook } from '@/core/chemistry';
-import { recordChange } from '@/records/platform/changes';
-import { fromJson, inTransaction, type Db } from '@/records/platform/db';
-import { updateRow, refuseTakenName } from './glazes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { updateRow, refuseTakenName, insertRow } from '@/records/platform/write';
 
 /** A material of the studio's own; one with the name of a built-in material stands before it. */
 export interface StudioMaterial {
@@ -20,18 +21,20 @@ export interface StudioMaterial {
 
 export type MaterialDraft = Omit<StudioMaterial, 'version'>;
 
+const MATERIAL: Mapping<StudioMaterial, MaterialRow> = {
+  id: 'id',
+  name: 'name',
+  analysis: json<Analysis>()('analysis'),
+  loi: 'loi',
+  density: 'density',
+  source: 'source',
+  version: 'version',
+};
+
 /** The studio's own materials, by name. */
 export async function listMaterials(base: Db): Promise<StudioMaterial[]> {
-  const rows = await base('material').whereNull('ended_at').orderBy('name');
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    analysis: fromJson<Analysis>(row.analysis),
-    loi: row.loi,
-    density: row.density,
-    source: row.source,
-    version: row.version,
-  }));
+  const rows = await base('material').whereNull('ended_at').orderBy('name').select('*');
+  return rows.map((row) => readRow(MATERIAL, row));
 }
 
 /** The built-in materials with the studio's own before them. */
@@ -43,15 +46,13 @@ export async function studioBook(base: Db): Promise<MaterialBook> {
 export async function saveMaterial(
   base: Db,
   memberId: string,
-  { id, analysis, ...draft }: MaterialDraft,
+  draft: MaterialDraft,
   version: number | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    await refuseTakenName(trx, 'material', { id, name: draft.name });
-    const row = { ...draft, analysis: JSON.stringify(analysis) };
-    if (version !== null) return updateRow(trx, memberId, 'material', id, version, row);
-    if (await trx('material').where({ id }).first('id')) return;
-    await trx('material').insert({ id, ...row });
-    await recordChange(trx, memberId, 'material', id, null, row);
+    await refuseTakenName(trx, 'material', draft);
+    if (version !== null) return updateRow(trx, memberId, 'material', MATERIAL, { ...draft, version });
+    if (await trx('material').where({ id: draft.id }).first('id')) return;
+    await insertRow(trx, memberId, 'material', MATERIAL, draft);
   });
 }

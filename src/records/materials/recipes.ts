@@ -118,6 +118,13 @@ export interface RecipeDraft {
   readonly note: string;
 }
 
+/** The version that somebody else wrote first. */
+export interface OtherRecipe {
+  readonly id: string;
+  readonly lines: readonly Line[] | null;
+  readonly by: string | null;
+}
+
 /**
  * Writes a recipe down. A newest version without a recipe gets it, for that is what its tiles were made
  * with; otherwise a new version is made, earlier proofs are set apart, and every entry they prove is summed
@@ -139,7 +146,10 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       return newest.number;
     if (newest.id !== draft.follows || (newest.recipe !== null) !== draft.wasWritten) {
       const by = newest.member_id ? await trx('member').where({ id: newest.member_id }).first('name') : null;
-      throw new Conflict({ ...newest, lines: fromJson(newest.recipe), by: by?.name ?? null }, newest.number);
+      throw new Conflict<OtherRecipe>(
+        { id: newest.id, lines: fromJson(newest.recipe), by: by?.name ?? null },
+        newest.number,
+      );
     }
     if (newest.recipe === null) {
       await trx('glaze_version')

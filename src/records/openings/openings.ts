@@ -1,10 +1,10 @@
-import type { Side } from '@/core/coats';
+import type { Side } from '@/core/vocabulary';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
 import { firingById, type Firing } from '@/records/firings/firings';
 import { photosOf, type StoredPhoto } from '@/records/pieces/photos';
-import { piecesById, zonesWith, type FiredZone, type PieceRow } from '@/records/pieces/piecePages';
+import { piecesById, zonesWith, type FiredZone, type ListedPiece } from '@/records/pieces/piecePages';
 import { readingsOf } from './readings';
 import { repairsOf, type ShelfRepair } from './shelfRepairs';
 
@@ -25,7 +25,7 @@ export interface TwinZone {
   readonly defects: readonly { readonly defect: string; readonly severity: number; readonly place: string }[];
 }
 
-export interface OpeningPiece extends PieceRow {
+export interface OpeningPiece extends ListedPiece {
   readonly shelf: number;
   readonly place: number;
   readonly state: 'loaded' | 'read' | 'missing' | 'broken';
@@ -105,15 +105,15 @@ async function twinsOf(
     .where({ 'f.cone': firing.cone, 'f.atmosphere': firing.atmosphere, 'r.stage': 'after' })
     .whereNull('z.ended_at')
     .whereNull('r.ended_at')
-    .orderBy([{ column: 'r.at', order: 'desc' }, { column: 'p.id' }, { column: 'z.low' }])
+    .orderBy([{ column: 'r.at', order: 'desc' }, { column: 'p.id' }, { column: 'z.from' }])
     .limit(2000)
     .select(
       'p.id',
       'p.label',
       'p.twin_key',
       'z.side',
-      'z.low',
-      'z.high',
+      'z.from',
+      'z.to',
       'r.id as reading_id',
       'r.surface',
       'r.movement',
@@ -130,8 +130,8 @@ async function twinsOf(
         .filter((row) => row.label === label)
         .map((row) => ({
           side: row.side,
-          from: row.low,
-          to: row.high,
+          from: row.from,
+          to: row.to,
           surface: row.surface,
           movement: row.movement,
           defects: defects.get(row.reading_id) ?? [],

@@ -1,8 +1,8 @@
-import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/evidence';
+import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { defectsOf, refreshEntries } from '@/records/dictionary/entries';
-import { Conflict, NotFound } from '@/records/platform/errors';
+import { Conflict, NotFound, found } from '@/records/platform/errors';
 
 /** What was seen on one zone. Severity: 1 only when looked for, 2 plain, 3 spoils the piece. */
 export interface ReadingDraft {
@@ -141,7 +141,7 @@ async function refuseUnseen(trx: Db, said: PieceReading): Promise<void> {
     ),
   );
   const sent = await trx('reading').whereIn('id', ids).first('id');
-  const { fate } = await trx('piece').where({ id: said.pieceId }).first('fate');
+  const { fate } = found(await trx('piece').where({ id: said.pieceId }).first('fate'), 'This piece');
   const otherFate =
     said.fate !== null && said.fateBefore !== undefined && fate !== said.fateBefore && fate !== said.fate;
   if (sent || (unseen.length === 0 && !otherFate)) return;
@@ -149,7 +149,14 @@ async function refuseUnseen(trx: Db, said: PieceReading): Promise<void> {
     trx,
     unseen.map((row) => row.id),
   );
-  const readings = unseen.map((row) => ({ ...row, defects: defects.get(row.id) ?? [] }));
+  const readings = unseen.map(({ id, zone_id, surface, movement, note }) => ({
+    id,
+    zoneId: zone_id,
+    surface,
+    movement,
+    note,
+    defects: defects.get(id) ?? [],
+  }));
   throw new Conflict({ readings, ...(otherFate && { fate }) }, 0);
 }
 
@@ -196,7 +203,7 @@ async function setFate(
   fate: Fate,
   at: Date,
 ): Promise<void> {
-  const before = await trx('piece').where({ id: pieceId }).first('fate');
+  const before = found(await trx('piece').where({ id: pieceId }).first('fate'), 'This piece');
   if (before.fate === fate) return;
   await trx('fate').insert({
     id: newId(),

@@ -1,4 +1,7 @@
-import type { SHELF_FAULTS } from '@/core/firing';
+import { insertRow } from '@/records/platform/write';
+import type { ShelfRepairRow } from '@/records/platform/tables';
+import type { Mapping } from '@/records/platform/mapping';
+import type { SHELF_FAULTS } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import type { Db } from '@/records/platform/db';
 
@@ -12,21 +15,19 @@ export interface ShelfRepair {
   readonly done: boolean;
 }
 
+type RepairDraft = Omit<ShelfRepair, 'done'>;
+
+const REPAIR: Mapping<RepairDraft, ShelfRepairRow> = {
+  id: 'id',
+  firingId: 'firing_id',
+  shelf: 'shelf',
+  what: 'what',
+  note: 'note',
+};
+
 /** Notes a shelf to be ground or replaced. */
-export async function addRepair(
-  trx: Db,
-  memberId: string,
-  { id, firingId, shelf, what, note }: Omit<ShelfRepair, 'done'>,
-): Promise<void> {
-  await trx('shelf_repair').insert({
-    id,
-    firing_id: firingId,
-    shelf,
-    what,
-    note,
-    member_id: memberId,
-    at: new Date(),
-  });
+export async function addRepair(trx: Db, memberId: string, repair: RepairDraft): Promise<void> {
+  await insertRow(trx, memberId, 'shelf_repair', REPAIR, repair, { member_id: memberId, at: new Date() });
 }
 
 /** Marks a shelf as put right, or not after all. */

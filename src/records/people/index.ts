@@ -8,7 +8,6 @@ export {
   hasRole,
   type Member,
   memberOfSession,
-  type Role,
   sessionsOf,
   startSession,
 } from './members';

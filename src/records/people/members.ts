@@ -1,10 +1,7 @@
+import { ROLES, type Role } from '@/core/vocabulary';
 import { hash, verify } from '@node-rs/argon2';
 import { newId, type Db } from '@/records/platform/db';
 import { recordChange } from '@/records/platform/changes';
-
-/** What a member may do; each role may do all that the ones after it may. */
-export const ROLES = ['technician', 'teacher', 'student', 'visitor'] as const;
-export type Role = (typeof ROLES)[number];
 
 export interface Member {
   readonly id: string;

@@ -1,4 +1,7 @@
-import { wayOf, type ClayState, type Coat, type GlazeKind, type Method, type Side } from '@/core/coats';
+import type { CoatRow, GlazeRow } from '@/records/platform/tables';
+import { type Mapping, flagOrNull, flag, readRow } from '@/records/platform/mapping';
+import { wayOf, type Coat } from '@/core/coats';
+import type { ClayState, GlazeKind, Method, Side } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
 /** One coat as it is written down. `from` and `to`: 0 = foot, 1 = rim. */
@@ -20,6 +23,22 @@ export interface CoatDraft {
   readonly firingId: string | null;
 }
 
+/** Where the fields of a coat are kept. */
+export const COAT: Mapping<CoatDraft, CoatRow> = {
+  glazeId: 'glaze_id',
+  batchId: 'batch_id',
+  method: 'method',
+  times: 'times',
+  seconds: 'seconds',
+  side: 'side',
+  from: 'from',
+  to: 'to',
+  dryBefore: flagOrNull('dry_before'),
+  clay: 'clay',
+  wiped: flag('wiped'),
+  firingId: 'firing_id',
+};
+
 /** A coat row with the glaze it is of, as read back. */
 export interface StoredCoat extends CoatDraft {
   readonly id: string;
@@ -29,9 +48,11 @@ export interface StoredCoat extends CoatDraft {
   readonly versionId: string;
 }
 
+type CoatOfGlaze = CoatRow & Pick<GlazeRow, 'name' | 'kind' | 'colour'>;
+
 /** The live coats of pieces, in order of application, by piece. */
 export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, StoredCoat[]>> {
-  const rows = await base('coat as c')
+  const rows: CoatOfGlaze[] = await base('coat as c')
     .join('glaze as g', 'g.id', 'c.glaze_id')
     .whereIn('c.piece_id', pieceIds)
     .whereNull('c.ended_at')
@@ -40,23 +61,12 @@ export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Ma
   const byPiece = new Map<string, StoredCoat[]>(pieceIds.map((id) => [id, []]));
   for (const row of rows) {
     byPiece.get(row.piece_id)!.push({
+      ...readRow(COAT, row),
       id: row.id,
-      glazeId: row.glaze_id,
       glazeName: row.name,
       glazeKind: row.kind,
       glazeColour: row.colour,
       versionId: row.glaze_version_id,
-      batchId: row.batch_id,
-      method: row.method,
-      times: row.times,
-      seconds: row.seconds,
-      side: row.side,
-      from: row.low,
-      to: row.high,
-      dryBefore: row.dry_before === null ? null : Boolean(row.dry_before),
-      clay: row.clay,
-      wiped: Boolean(row.wiped),
-      firingId: row.firing_id,
     });
   }
   return byPiece;

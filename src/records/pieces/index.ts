@@ -15,8 +15,9 @@ export {
   type PieceFiring,
   piecePage,
   type PiecePage,
-  type PieceRow,
+  type ListedPiece,
   piecesById,
 } from './piecePages';
 export { correctPiece, type PieceDraft, savePieces } from './pieces';
 export { samplePicture, samplesFor } from './samples';
+export type { CorrectedPiece } from './pieces';

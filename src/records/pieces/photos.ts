@@ -1,3 +1,6 @@
+import { insertRow } from '@/records/platform/write';
+import type { ZoneCountRow } from '@/records/platform/tables';
+import { type Mapping, json, readRow } from '@/records/platform/mapping';
 import sharp from 'sharp';
 import {
   cutOut,
@@ -168,6 +171,16 @@ export interface ZoneCount {
   readonly marks: readonly Point[];
 }
 
+const COUNT: Mapping<ZoneCount, ZoneCountRow> = {
+  id: 'id',
+  zoneId: 'zone_id',
+  photoId: 'photo_id',
+  kind: 'kind',
+  perCm2: 'per_cm2',
+  areaCm2: 'area_cm2',
+  marks: json<readonly Point[]>()('marks'),
+};
+
 /** Saves a count in place of the one before it on the same zone. */
 export async function saveCount(base: Db, memberId: string, count: ZoneCount): Promise<void> {
   await inTransaction(base, async (trx) => {
@@ -178,32 +191,14 @@ export async function saveCount(base: Db, memberId: string, count: ZoneCount): P
     await trx('zone_count')
       .where({ zone_id: count.zoneId, kind: count.kind, ended_at: null })
       .update({ ended_at: new Date() });
-    await trx('zone_count').insert({
-      id: count.id,
-      zone_id: count.zoneId,
-      photo_id: count.photoId,
-      kind: count.kind,
-      per_cm2: count.perCm2,
-      area_cm2: count.areaCm2,
-      marks: JSON.stringify(count.marks),
-      member_id: memberId,
-      at: new Date(),
-    });
+    await insertRow(trx, memberId, 'zone_count', COUNT, count, { member_id: memberId, at: new Date() });
   });
 }
 
 /** The live counts of zones. */
 export async function countsOf(base: Db, zoneIds: readonly string[]): Promise<ZoneCount[]> {
-  const rows = await base('zone_count').whereIn('zone_id', zoneIds).whereNull('ended_at');
-  return rows.map((row) => ({
-    id: row.id,
-    zoneId: row.zone_id,
-    photoId: row.photo_id,
-    kind: row.kind,
-    perCm2: row.per_cm2,
-    areaCm2: row.area_cm2,
-    marks: fromJson<Point[]>(row.marks),
-  }));
+  const rows = await base('zone_count').whereIn('zone_id', zoneIds).whereNull('ended_at').select('*');
+  return rows.map((row) => readRow(COUNT, row));
 }
 
 /**
@@ -284,13 +279,13 @@ async function cutSwatches(
   const zones = await base('zone as z')
     .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
     .whereNot('z.side', 'inside')
-    .select('z.id', 'z.side', 'z.low', 'z.high');
+    .select('z.id', 'z.side', 'z.from', 'z.to');
   if (zones.length === 0) return [];
   const crop = uprightCrop({ data: plain.data, ...plain.info }, frame);
   const right = gains ? withGains(crop, gains) : crop;
   return Promise.all(
     zones.map(async (zone) => {
-      const box = zoneBox(right, WHOLE, { side: zone.side, from: zone.low, to: zone.high });
+      const box = zoneBox(right, WHOLE, { side: zone.side, from: zone.from, to: zone.to });
       const patch = { data: Buffer.from(cutOut(right, box).data), info: box };
       const swatch = await open(patch)
         .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })

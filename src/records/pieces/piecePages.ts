@@ -1,5 +1,5 @@
-import { zonesOf, type Form, type Side, type Stack } from '@/core/coats';
-import type { Fate } from '@/core/evidence';
+import { zonesOf, type Stack } from '@/core/coats';
+import type { Form, Side, Fate } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, coreCoat, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
@@ -9,7 +9,7 @@ import { readingsOf, type StoredReading } from '@/records/openings/readings';
 export type Stage = 'made' | 'glazed' | 'loaded' | 'fired' | 'read';
 
 /** A piece as lists show it. */
-export interface PieceRow {
+export interface ListedPiece {
   readonly id: string;
   readonly label: string;
   readonly number: number;
@@ -80,7 +80,7 @@ function filtered(base: Db, filter: PieceFilter) {
 export async function listPieces(
   base: Db,
   filter: PieceFilter,
-): Promise<{ rows: PieceRow[]; total: number }> {
+): Promise<{ rows: ListedPiece[]; total: number }> {
   const { sort = 'number', order = 'desc', offset = 0, limit = 50 } = filter;
   const ids: string[] = (
     await filtered(base, filter)
@@ -97,7 +97,7 @@ export async function listPieces(
 }
 
 /** Pieces of these ids, in their order; unknown ids are left out. */
-export async function piecesById(base: Db, ids: readonly string[]): Promise<PieceRow[]> {
+export async function piecesById(base: Db, ids: readonly string[]): Promise<ListedPiece[]> {
   if (ids.length === 0) return [];
   const rows = await pieceRows(base)
     .whereIn('p.id', ids)
@@ -164,7 +164,7 @@ export interface PieceFiring {
   readonly zones: readonly FiredZone[];
 }
 
-export interface PiecePage extends PieceRow {
+export interface PiecePage extends ListedPiece {
   readonly firings: readonly PieceFiring[];
   readonly photos: readonly StoredPhoto[];
   readonly twins: readonly { readonly id: string; readonly label: string; readonly stage: Stage }[];
@@ -239,7 +239,7 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     .join('ground as g', 'g.id', 'e.ground_id')
     .where(where)
     .whereNull('z.ended_at')
-    .orderBy(['z.piece_id', 'z.side', 'z.low'])
+    .orderBy(['z.piece_id', 'z.side', 'z.from'])
     .select(
       'z.*',
       'e.stack',
@@ -262,8 +262,8 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     pieceId: row.piece_id as string,
     firingId: row.firing_id as string,
     side: row.side as Side,
-    from: row.low as number,
-    to: row.high as number,
+    from: row.from as number,
+    to: row.to as number,
     stack: fromJson<Stack>(row.stack),
     headwordId: row.headword_id as string,
     headword: row.text as string,

@@ -1,10 +1,14 @@
+import { twinText } from '@/core/coats';
+import type { PieceRow, CoatRow } from '@/records/platform/tables';
+import { toRow, type Mapping, flag, readRow } from '@/records/platform/mapping';
 import { createHash } from 'node:crypto';
-import { wayOf, type Form } from '@/core/coats';
+import type { Form, PieceStage } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
-import type { CoatDraft } from './coats';
+import { type CoatDraft, COAT } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
-import { updateRow, newestVersions } from '@/records/materials/glazes';
+import { updateRow } from '@/records/platform/write';
+import { newestVersions } from '@/records/materials/glazes';
 import { labelOf, lockSeries } from '@/records/platform/numbers';
 import { rebuildZones } from './zones';
 
@@ -41,12 +45,19 @@ export async function savePieces(
       .select<{ id: string; label: string }[]>('id', 'label');
     const labels = new Map(known.map((row) => [row.id, row.label]));
     const fresh = ids.filter((id) => !labels.has(id));
-    const row = { ...pieceRow(draft), member_id: memberId, made_at: madeAt, model_id: modelId };
-    const stage = draft.coats.length ? 'glazed' : 'made';
-    const coats = await coatRows(trx, draft.coats);
+    const { coats: drafted, ...fields } = draft;
+    const stage = drafted.length ? 'glazed' : 'made';
+    const row = {
+      ...toRow(PIECE, { ...fields, stage }),
+      twin_key: twinKey(draft),
+      member_id: memberId,
+      made_at: madeAt,
+      model_id: modelId,
+    };
+    const coats = await coatRows(trx, drafted);
     for (const id of fresh) {
       const label = labelOf(prefix, next);
-      await trx('piece').insert({ id, label, number: next++, stage, ...row });
+      await trx('piece').insert({ id, label, number: next++, ...row });
       await insertCoats(trx, id, coats);
       await recordChange(trx, memberId, 'piece', id, null, { label, ...draft });
       labels.set(id, label);
@@ -56,68 +67,55 @@ export async function savePieces(
   });
 }
 
-function pieceRow(draft: PieceDraft) {
-  return {
-    form: draft.form,
-    height_mm: draft.heightMm,
-    width_mm: draft.widthMm,
-    body_id: draft.bodyId,
-    split: draft.split,
-    note: draft.note,
-    twin_key: twinKey(draft),
-  };
-}
+/** A piece as a correction finds it when somebody else corrected it first. */
+export type CorrectedPiece = PieceDraft & { readonly version: number };
 
-/** Pieces with the same key are meant to be equal: same body, same coats in order. */
+/** What is kept in the row of a piece; its coats have rows of their own. */
+type PieceFields = Omit<PieceDraft, 'coats'> & {
+  readonly id: string;
+  readonly stage: PieceStage;
+  readonly version: number;
+};
+
+const PIECE: Mapping<PieceFields, PieceRow> = {
+  id: 'id',
+  form: 'form',
+  heightMm: 'height_mm',
+  widthMm: 'width_mm',
+  bodyId: 'body_id',
+  split: flag('split'),
+  note: 'note',
+  stage: 'stage',
+  version: 'version',
+};
+
 function twinKey(draft: PieceDraft): string {
-  const coats = draft.coats.map((c) => [
-    c.glazeId,
-    wayOf(c.method),
-    c.times,
-    c.side,
-    c.from.toFixed(3),
-    c.to.toFixed(3),
-    c.wiped,
-  ]);
-  return createHash('sha256')
-    .update(JSON.stringify([draft.bodyId, draft.form, coats]))
-    .digest('base64url');
+  return createHash('sha256').update(twinText(draft)).digest('base64url');
 }
 
-type CoatRow = Awaited<ReturnType<typeof coatRows>>[number];
-
-async function coatRows(trx: Db, coats: readonly CoatDraft[]) {
-  const versions = await newestVersions(trx);
+/**
+ * The rows of coats. A coat is of the version its batch was mixed from; without a batch of the version that the piece
+ * had of that glaze before it was corrected, and of the newest only when it had none.
+ *
+ * @throws Refusal of `coats.N.glazeId` for a glaze that is not there
+ */
+async function coatRows(trx: Db, coats: readonly CoatDraft[], before: readonly CoatRow[] = []) {
+  const newest = await newestVersions(trx);
+  const had = new Map(before.map((row) => [row.glaze_id, row.glaze_version_id]));
   const batches = coats.flatMap((coat) => coat.batchId ?? []);
-  const mixedFrom = new Map<string, string>(
-    (await trx('batch').whereIn('id', batches).select('id', 'glaze_version_id')).map((b) => [
-      b.id,
-      b.glaze_version_id,
-    ]),
-  );
+  const mixed = await trx('batch').whereIn('id', batches).select('id', 'glaze_version_id');
+  const mixedFrom = new Map(mixed.map((batch) => [batch.id, batch.glaze_version_id]));
   return coats.map((coat, position) => {
-    const version = (coat.batchId && mixedFrom.get(coat.batchId)) || versions.get(coat.glazeId);
+    const version =
+      (coat.batchId && mixedFrom.get(coat.batchId)) || had.get(coat.glazeId) || newest.get(coat.glazeId);
     if (!version) throw new Refusal(`coats.${position}.glazeId`, 'This glaze is not in the studio any more.');
-    return {
-      position,
-      glaze_id: coat.glazeId,
-      glaze_version_id: version,
-      batch_id: coat.batchId,
-      method: coat.method,
-      times: coat.times,
-      seconds: coat.seconds,
-      side: coat.side,
-      low: coat.from,
-      high: coat.to,
-      dry_before: coat.dryBefore,
-      clay: coat.clay,
-      wiped: coat.wiped,
-      firing_id: coat.firingId,
-    };
+    return { ...toRow(COAT, coat), position, glaze_version_id: version };
   });
 }
 
-async function insertCoats(trx: Db, pieceId: string, rows: readonly CoatRow[]): Promise<void> {
+type NewCoatRow = Awaited<ReturnType<typeof coatRows>>[number];
+
+async function insertCoats(trx: Db, pieceId: string, rows: readonly NewCoatRow[]): Promise<void> {
   if (rows.length) await trx('coat').insert(rows.map((row) => ({ id: newId(), piece_id: pieceId, ...row })));
 }
 
@@ -135,28 +133,24 @@ export async function correctPiece(
   draft: PieceDraft,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const given = await coatRows(trx, draft.coats);
-    const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position');
     const before = await trx('piece').where({ id }).forUpdate().first();
     if (!before) throw new NotFound('This piece');
-    if (before.version !== version) throw new Conflict({ ...before, coats: rows.length }, before.version);
+    const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position').select('*');
+    const stored = rows.map((row) => readRow(COAT, row));
+    if (before.version !== version)
+      throw new Conflict<CorrectedPiece>({ ...readRow(PIECE, before), coats: stored }, before.version);
     // The first coats told of a piece that nobody had logged are those it was fired with.
-    const stray = rows.length === 0 ? await lastFiringOf(trx, id) : null;
-    const coats = stray ? given.map((coat) => ({ ...coat, firing_id: coat.firing_id ?? stray })) : given;
-    const unfired = coats.some((coat) => coat.firing_id === null);
-    const stage =
-      before.stage === 'loaded'
-        ? 'loaded'
-        : unfired
-          ? 'glazed'
-          : before.stage === 'glazed'
-            ? 'made'
-            : before.stage;
-    await updateRow(trx, memberId, 'piece', id, version, { ...pieceRow(draft), stage });
-    if (!sameCoats(rows, coats)) {
+    const firedIn = rows.length === 0 ? await lastFiringOf(trx, id) : null;
+    const { coats: drafted, ...fields } = draft;
+    const coats = drafted.map((coat) => ({ ...coat, firingId: coat.firingId ?? firedIn }));
+    const stage = stageAfter(before.stage, coats);
+    const more = { twin_key: twinKey(draft) };
+    await updateRow(trx, memberId, 'piece', PIECE, { id, version, ...fields, stage }, more);
+    if (!sameCoats(stored, coats)) {
+      const fresh = await coatRows(trx, coats, rows);
       await trx('coat').where({ piece_id: id, ended_at: null }).update({ ended_at: new Date() });
-      await insertCoats(trx, id, coats);
-      await recordChange(trx, memberId, 'coats', id, rows, coats);
+      await insertCoats(trx, id, fresh);
+      await recordChange(trx, memberId, 'coats', id, rows, fresh);
       await rebuildZones(trx, id);
     }
   });
@@ -173,21 +167,18 @@ async function lastFiringOf(trx: Db, pieceId: string): Promise<string | null> {
   return row?.id ?? null;
 }
 
-function sameCoats(rows: readonly Record<string, unknown>[], coats: readonly CoatRow[]): boolean {
-  const plain = (coat: Record<string, unknown>) =>
-    JSON.stringify([
-      coat.glaze_id,
-      coat.batch_id,
-      coat.method,
-      coat.times,
-      coat.seconds,
-      coat.side,
-      coat.low,
-      coat.high,
-      coat.firing_id,
-      Number(coat.wiped),
-      coat.dry_before === null ? null : Number(coat.dry_before),
-      coat.clay,
-    ]);
-  return rows.length === coats.length && rows.every((row, i) => plain(row) === plain({ ...coats[i] }));
+/** How far a corrected piece is: what lies on it unfired decides, unless it stands in a kiln. */
+function stageAfter(before: PieceStage, coats: readonly CoatDraft[]): PieceStage {
+  if (before === 'loaded') return 'loaded';
+  if (coats.some((coat) => coat.firingId === null)) return 'glazed';
+  return before === 'glazed' ? 'made' : before;
+}
+
+/** Whether coats are the same in every field that is kept of them. */
+function sameCoats(one: readonly CoatDraft[], other: readonly CoatDraft[]): boolean {
+  const fields = Object.keys(COAT) as (keyof CoatDraft)[];
+  return (
+    one.length === other.length &&
+    one.every((coat, i) => fields.every((field) => coat[field] === other[i]![field]))
+  );
 }

@@ -1,3 +1,4 @@
+import type { Atmosphere } from '@/core/vocabulary';
 import { zonesOf, type Zone } from '@/core/coats';
 import { newId, type Db } from '@/records/platform/db';
 import { ensureEntry, refreshEntries } from '@/records/dictionary/entries';
@@ -8,7 +9,7 @@ interface PieceFiring {
   readonly id: string;
   readonly kind: string;
   readonly cone: string;
-  readonly atmosphere: 'oxidation' | 'neutral' | 'reduction';
+  readonly atmosphere: Atmosphere;
 }
 
 /** The firings a piece has been put into, in order. */
@@ -56,8 +57,8 @@ export async function createZones(trx: Db, pieceId: string, firingId: string): P
       firing_id: firingId,
       entry_id: entryId,
       side: zone.side,
-      low: zone.from,
-      high: zone.to,
+      from: zone.from,
+      to: zone.to,
       versions: JSON.stringify(versionsIn(zone, stored)),
     });
   }
@@ -81,9 +82,9 @@ export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {
     const fresh = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
     const heirs = new Map<string, typeof old>();
     for (const zone of old) {
-      const middle = (zone.low + zone.high) / 2;
-      const cover = fresh.filter((now) => now.low <= middle && now.high >= middle);
-      const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0];
+      const middle = (zone.from + zone.to) / 2;
+      const cover = fresh.filter((now) => now.from <= middle && now.to >= middle);
+      const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0]!;
       heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
       if (zone.swatch_hash && !heir.swatch_hash) {
         heir.swatch_hash = zone.swatch_hash;
@@ -94,7 +95,7 @@ export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {
     }
     for (const [heir, zones] of heirs) {
       // The largest speaks for the whole.
-      const bySize = [...zones].sort((one, two) => two.high - two.low - (one.high - one.low));
+      const bySize = [...zones].sort((one, two) => two.to - two.from - (one.to - one.from));
       await carryReadings(
         trx,
         bySize.map(({ id }) => id),

@@ -9,10 +9,13 @@ export class Refusal extends Error {
   }
 }
 
-/** Someone else changed the same row first; both values are handed up so that they can be shown. */
-export class Conflict extends Error {
+/**
+ * Someone else changed the same record first. What they wrote is handed up in the shape of the record, so that both
+ * can be shown.
+ */
+export class Conflict<T extends object = object> extends Error {
   constructor(
-    readonly theirs: Readonly<Record<string, unknown>>,
+    readonly theirs: T,
     readonly theirVersion: number,
   ) {
     super('Somebody else changed this since you opened it.');
@@ -26,6 +29,12 @@ export class NotFound extends Error {
     super(`${what} is not there.`);
     this.name = 'NotThere';
   }
+}
+
+/** A row that was looked for. @throws NotFound when there is none */
+export function found<T>(row: T, what: string): NonNullable<T> {
+  if (row === undefined || row === null) throw new NotFound(what);
+  return row;
 }
 
 /** Waits for a record; one that is not there is null. */

@@ -12,6 +12,7 @@ import * as about from './migrations/009_about';
 import * as reference from './migrations/010_reference';
 import * as clay from './migrations/011_clay';
 import * as wallLayers from './migrations/012_wall_layers';
+import * as names from './migrations/013_names';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -26,6 +27,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '010_reference': reference,
   '011_clay': clay,
   '012_wall_layers': wallLayers,
+  '013_names': names,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {
@@ -43,4 +45,9 @@ export async function migrate(base: Db): Promise<string[]> {
 /** Takes every step back: an empty database is left. */
 export async function unmigrate(base: Db): Promise<void> {
   await base.migrate.rollback({ migrationSource }, true);
+}
+
+/** Takes the newest step back. */
+export async function unmigrateOne(base: Db): Promise<void> {
+  await base.migrate.down({ migrationSource });
 }

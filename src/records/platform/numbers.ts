@@ -1,3 +1,4 @@
+import { recordChange } from './changes';
 import { inTransaction, newId, type Db } from './db';
 import { NotFound, Refusal } from './errors';
 
@@ -58,13 +59,13 @@ export interface UnloggedPiece {
  *
  * @throws Refusal when the number is not the device's or is used
  */
-export async function addUnloggedPiece(trx: Db, memberId: string, stray: UnloggedPiece): Promise<void> {
-  const block = await trx('number_block').where({ id: stray.blockId }).first('first', 'last');
+export async function addUnloggedPiece(trx: Db, memberId: string, piece: UnloggedPiece): Promise<void> {
+  const block = await trx('number_block').where({ id: piece.blockId }).first('first', 'last');
   const { prefix } = await lockSeries(trx);
-  const label = labelOf(prefix, stray.number);
-  if (!block || stray.number < block.first || stray.number > block.last)
+  const label = labelOf(prefix, piece.number);
+  if (!block || piece.number < block.first || piece.number > block.last)
     throw new Refusal('number', `${label} is not one of this device's numbers.`);
-  if (await trx('piece').where({ number: stray.number }).first('id'))
+  if (await trx('piece').where({ number: piece.number }).first('id'))
     throw new Refusal('number', `${label} is used already.`);
   const body = await trx('piece')
     .select('body_id')
@@ -75,29 +76,31 @@ export async function addUnloggedPiece(trx: Db, memberId: string, stray: Unlogge
   if (!anyBody) throw new NotFound('A clay body');
   const at = new Date();
   const [{ last }] = (await trx('firing_piece')
-    .where({ firing_id: stray.firingId })
+    .where({ firing_id: piece.firingId })
     .max('place as last')) as [{ last: number | null }];
   await trx('piece').insert({
-    id: stray.id,
+    id: piece.id,
     label,
-    number: stray.number,
+    number: piece.number,
     form: 'tile',
     height_mm: 100,
     width_mm: 60,
     body_id: anyBody.body_id,
     split: false,
-    note: stray.note,
-    twin_key: `stray-${newId()}`.padEnd(43, '-'),
+    note: piece.note,
+    twin_key: `unlogged-${newId()}`.padEnd(43, '-'),
     member_id: memberId,
     made_at: at,
     stage: 'fired',
   });
   await trx('firing_piece').insert({
-    firing_id: stray.firingId,
-    piece_id: stray.id,
-    shelf: stray.shelf,
+    firing_id: piece.firingId,
+    piece_id: piece.id,
+    shelf: piece.shelf,
     place: (last ?? 0) + 1,
     state: 'loaded',
     at,
   });
+  const { id, ...noted } = piece;
+  await recordChange(trx, memberId, 'piece', id, null, { label, ...noted });
 }

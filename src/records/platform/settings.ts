@@ -22,7 +22,8 @@ export async function saveSetting(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const row = await trx('setting').where({ name }).forUpdate().first('value', 'version');
-    if ((row?.version ?? 0) !== version) throw new Conflict(fromJson(row?.value ?? null), row?.version ?? 0);
+    if ((row?.version ?? 0) !== version)
+      throw new Conflict({ value: fromJson<unknown>(row?.value ?? null) }, row?.version ?? 0);
     const next = { value: JSON.stringify(value), version: version + 1 };
     if (row) await trx('setting').where({ name }).update(next);
     else await trx('setting').insert({ name, ...next });

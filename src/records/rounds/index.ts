@@ -1,14 +1,12 @@
 export {
   comingStacks,
-  glazeCells,
   type KnownStack,
   knownStacks,
   listRounds,
   type Round,
   type RoundCell,
-  type RoundDraft,
   roundPage,
   type RoundSummary,
-  saveRound,
-} from './rounds';
+} from './roundPages';
+export { glazeCells, type RoundDraft, saveRound } from './rounds';
 export { noteJob, todayIn } from './today';

@@ -4,8 +4,8 @@ import { listFirings } from '@/records/firings/firings';
 import { listKilns } from '@/records/firings/kilns';
 import { logOf } from '@/records/firings/live';
 import { piecesById } from '@/records/pieces/piecePages';
-import { ROUND_STEPS } from '@/core/rounds';
-import { listRounds, type RoundSummary } from './rounds';
+import { ROUND_STEPS } from '@/core/vocabulary';
+import { listRounds, type RoundSummary } from './roundPages';
 
 async function count(query: PromiseLike<unknown>): Promise<number> {
   return Number(((await query) as { n: number } | undefined)?.n ?? 0);

@@ -3,7 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
-import { CONES, type Cone } from '@/core/firing';
+import { CONES, type Cone } from '@/core/vocabulary';
 import type { Body, BodyDraft } from '@/records/materials';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';

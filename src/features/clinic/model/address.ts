@@ -1,4 +1,4 @@
-import { writeTold, type Told } from './told';
+import { writeAnswers, type GivenAnswer } from './answers';
 
 /** A page of the clinic, and the piece or the wider thing it is about. */
 export interface At {
@@ -9,10 +9,10 @@ export interface At {
 }
 
 /** The address of a page with what was told. */
-export function addressOf({ path, label, about }: At, told: readonly Told[] = []): string {
+export function addressOf({ path, label, about }: At, told: readonly GivenAnswer[] = []): string {
   const asked = new URLSearchParams();
   if (label) asked.set('piece', label);
   if (about) asked.set('about', about);
-  if (told.length) asked.set('told', writeTold(told));
+  if (told.length) asked.set('told', writeAnswers(told));
   return `${path}${asked.size ? `?${asked}` : ''}`;
 }

@@ -1,6 +1,6 @@
 import type { NaturalExperiment } from '@/core/evidence';
 import { concerning } from './concerning';
-import { readTold, toldEvidence, writeTold } from './told';
+import { readAnswers, evidenceFromAnswers, writeAnswers } from './answers';
 import { experimentWords, reachedWords, worthWords } from './words';
 
 const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment => ({
@@ -23,14 +23,14 @@ const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment =>
 });
 
 test('what was told stands in the address, and what is not understood is left out', () => {
-  const told = readTold('needle.1,order.0,melting.0,edges.7,,hold');
+  const told = readAnswers('needle.1,order.0,melting.0,edges.7,,hold');
   expect(told).toEqual([
     { question: 'needle', answer: 1 },
     { question: 'order', answer: 0 },
   ]);
-  expect(readTold(writeTold(told))).toEqual(told);
-  expect(toldEvidence(told)).toEqual({ reachesBody: false, otherOrderClean: true });
-  expect(readTold(undefined)).toEqual([]);
+  expect(readAnswers(writeAnswers(told))).toEqual(told);
+  expect(evidenceFromAnswers(told)).toEqual({ reachesBody: false, otherOrderClean: true });
+  expect(readAnswers(undefined)).toEqual([]);
 });
 
 test('a natural experiment is said with its numbers, its worth and what else differs', () => {

@@ -7,7 +7,8 @@ import {
   type Rung,
 } from '@/core/clinic';
 import type { MaterialBook } from '@/core/chemistry';
-import type { DefectId, FiredZoneFacts } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
+import type { FiredZoneFacts } from '@/core/evidence';
 import type { PieceCase } from '@/records/clinic';
 
 /** What is likely to come of doing it otherwise. */

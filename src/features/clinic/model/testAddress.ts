@@ -1,5 +1,5 @@
 import type { CauseId } from '@/core/clinic';
-import type { RoundKind } from '@/core/rounds';
+import type { RoundKind } from '@/core/vocabulary';
 import type { PieceCase } from '@/records/clinic';
 
 /** The kind of round that shows a cause; causes without one are tested at the kiln or the bench. */

@@ -1,13 +1,7 @@
 import 'server-only';
 import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
-import {
-  defectOf,
-  fisherTwoSided,
-  shareOf,
-  type DefectId,
-  type FiredZoneFacts,
-  type Proportion,
-} from '@/core/evidence';
+import { defectOf, type DefectId } from '@/core/vocabulary';
+import { fisherTwoSided, shareOf, type FiredZoneFacts, type Proportion } from '@/core/evidence';
 import {
   findCaseSubject,
   type CaseSubject,
@@ -22,7 +16,7 @@ import { studioBook } from '@/records/materials';
 import { concerning } from '../model/concerning';
 import { forwardOf } from '../model/forwardOf';
 import { testAddress } from '../model/testAddress';
-import { toldEvidence, type Told } from '../model/told';
+import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
 
 /** So much of a firing has to show a defect for the firing to be meant, share of its pieces (judgement). */
 const WHOLE = 0.6;
@@ -41,7 +35,12 @@ export interface Subject {
 export type Diagnosis = Awaited<ReturnType<typeof diagnosisOf>>;
 
 /** Everything a diagnosis shows: the piece's own record, the studio's tiles, and what earlier cases ended with. */
-export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, told: readonly Told[]) {
+export async function diagnosisOf(
+  base: Db,
+  defect: DefectId,
+  subject: Subject,
+  told: readonly GivenAnswer[],
+) {
   const about = await findCaseSubject(base, subject.about);
   const proofs = await piecesWith(base, defect, about);
   const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
@@ -62,7 +61,7 @@ export async function diagnosisOf(base: Db, defect: DefectId, subject: Subject, 
     ...(about?.kind === 'body' && bodyAlone(zones, about)),
     ...(found && !about && firingAlone(zones, found.piece.id)),
   };
-  const evidence: Evidence = { ...record, ...toldEvidence(told) };
+  const evidence: Evidence = { ...record, ...evidenceFromAnswers(told) };
   const ranking = rank(defect, evidence);
   const first: CauseId = ranking.causes[0]!.cause.id;
   return {

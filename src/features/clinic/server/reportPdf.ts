@@ -1,12 +1,12 @@
 import 'server-only';
 import { causeOf, foundWords, type Ranking } from '@/core/clinic';
-import { defectName } from '@/core/evidence';
-import type { CaseRow } from '@/records/clinic';
+import { defectName } from '@/core/vocabulary';
+import type { ClinicCase } from '@/records/clinic';
 import { shortDay } from '@/ui/dates';
 import { openPages } from '@/ui/pdf';
 import type { Diagnosis } from './diagnosisOf';
-import { WORKED_WORDS } from '../model/tried';
-import { toldEvidence, type Told } from '../model/told';
+import { WORKED_WORDS } from '../model/tries';
+import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
 import { experimentWords, percentWords, worthWords } from '../model/words';
 
 /** Photos on a report at most. */
@@ -19,9 +19,9 @@ const PHOTOS = 4;
  * @param photo gives a photo as JPEG, or null when it is not there
  */
 export async function reportPdf(
-  found: CaseRow,
+  found: ClinicCase,
   diagnosis: Diagnosis,
-  told: readonly Told[],
+  told: readonly GivenAnswer[],
   photo: (hash: string) => Promise<Buffer | null>,
 ): Promise<Buffer> {
   const { defect, ranking, proofs, about, experiments } = diagnosis;
@@ -42,7 +42,7 @@ export async function reportPdf(
     part(`Closed ${shortDay(found.closedAt)}`, [
       `The cause: ${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
     ]);
-  part('What was told', foundWords(defect.id, toldEvidence(told)));
+  part('What was told', foundWords(defect.id, evidenceFromAnswers(told)));
   part(
     'What the tiles say',
     experiments.map((one) => `${experimentWords(one)}; ${worthWords(one)}.`),

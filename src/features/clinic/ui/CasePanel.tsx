@@ -5,19 +5,19 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import { causeOf, LINKS, type CauseId } from '@/core/clinic';
-import type { CaseRow } from '@/records/clinic';
+import type { ClinicCase, CaseFields, CaseChange } from '@/records/clinic';
 import { shortDay } from '@/ui/dates';
 import { FormErrors } from '@/ui/FormErrors';
 import { ConflictNotice } from '@/ui/ConflictNotice';
-import { useMutation } from '@/ui/useMutation';
+import { useMutation, type OverTheWire } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveCase, saveTry } from '../actions';
 import css from './clinic.module.css';
-import { WORKED, WORKED_WORDS } from '../model/tried';
+import { WORKED, WORKED_WORDS } from '../model/tries';
 
 interface Props {
-  readonly found: CaseRow;
+  readonly found: ClinicCase;
   /** The answers on the page, as they stand in its address. */
   readonly told: string;
   /** The cause that ranks first. */
@@ -27,7 +27,7 @@ interface Props {
 
 /** What was tried in a case, and its end: the cause that it was and what really helped. */
 export function CasePanel({ found, told, first, rounds }: Props) {
-  const { run, isBusy, errors, theirs } = useMutation();
+  const { run, isBusy, errors, theirs } = useMutation<CaseFields>();
   const [idOf, kept] = useIdempotentId();
   const [tried, setTried, , drop] = usePersistedState(`jiten.case.${found.id}`, {
     act: '',
@@ -37,7 +37,8 @@ export function CasePanel({ found, told, first, rounds }: Props) {
   const [cause, setCause] = useState<CauseId>(found.cause ?? first);
   const [helped, setHelped] = useState(found.helped ?? '');
   const closed = found.closedAt !== null;
-  const change = (what: object) => run(() => saveCase({ id: found.id, version: found.version, ...what }));
+  const change = (what: CaseChange & { readonly version?: number }) =>
+    run(() => saveCase({ id: found.id, version: found.version, ...what }));
   const note = async () => {
     const said = { caseId: found.id, ...tried, roundId: tried.roundId || null };
     if ((await run(() => saveTry({ ...said, id: idOf(said) }))) === undefined) return;
@@ -61,7 +62,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
           onKeepMine={() =>
             void change({
               version: theirs.version,
-              ...(helped.trim() ? { closed: { cause, helped } } : { told }),
+              ...(helped.trim() ? { closed: { cause, helped } } : { answers: told }),
             })
           }
         />
@@ -94,8 +95,8 @@ export function CasePanel({ found, told, first, rounds }: Props) {
         </Button>
       ) : (
         <>
-          {told !== found.told && (
-            <Button disabled={isBusy} onClick={() => void change({ told })}>
+          {told !== found.answers && (
+            <Button disabled={isBusy} onClick={() => void change({ answers: told })}>
               Keep these answers
             </Button>
           )}
@@ -170,21 +171,21 @@ export function CasePanel({ found, told, first, rounds }: Props) {
 
 /** What differs between this page and what somebody else kept meanwhile. */
 function rowsOf(
-  theirs: Readonly<Record<string, unknown>>,
+  theirs: OverTheWire<CaseFields>,
   mine: { readonly told: string; readonly cause: CauseId; readonly helped: string },
 ) {
-  const closed = theirs.closed_at !== null;
+  const closed = theirs.closedAt !== null;
   return [
-    { name: 'Answers', mine: mine.told || 'none', theirs: String(theirs.told || 'none') },
+    { name: 'Answers', mine: mine.told || 'none', theirs: theirs.answers || 'none' },
     {
       name: 'Cause',
       mine: causeOf(mine.cause).name,
-      theirs: closed ? causeOf(theirs.cause as CauseId).name : 'open',
+      theirs: closed && theirs.cause ? causeOf(theirs.cause).name : 'open',
     },
     {
       name: 'What helped',
       mine: mine.helped || 'nothing yet',
-      theirs: String(theirs.helped ?? 'nothing yet'),
+      theirs: theirs.helped ?? 'nothing yet',
     },
   ].filter((row) => row.mine !== row.theirs);
 }

@@ -8,13 +8,13 @@ import { Causes } from './Causes';
 import css from './clinic.module.css';
 import type { Diagnosis } from '../server/diagnosisOf';
 import { ForwardView } from './ForwardView';
-import { likes } from '../model/likes';
+import { lookAlikesOf } from '@/core/vocabulary';
 import { Proofs } from './Proofs';
-import type { Told } from '../model/told';
+import type { GivenAnswer } from '../model/answers';
 import { RecordVoice, TilesVoice, ToldVoice } from './Voices';
 
 interface Props extends Diagnosis {
-  readonly told: readonly Told[];
+  readonly told: readonly GivenAnswer[];
   /** This page without answers. */
   readonly at: At;
   /** The case, or the button that opens one. */
@@ -25,7 +25,7 @@ interface Props extends Diagnosis {
 export function DiagnosisView(props: Props) {
   const { defect, told, found, about, proofs, ranking, evidence, testAt, at, children } = props;
   const label = found?.piece.label;
-  const here = (next: readonly Told[]) => addressOf(at, next);
+  const here = (next: readonly GivenAnswer[]) => addressOf(at, next);
   const to = (piece: string) => addressOf({ path: `/clinic/${defect.id}`, label: piece }, told);
   return (
     <>
@@ -55,7 +55,7 @@ export function DiagnosisView(props: Props) {
           {defect.caution && <p className="heat small">{defect.caution}</p>}
           <p className="small">
             Not this?{' '}
-            {likes(defect).map((one) => (
+            {lookAlikesOf(defect).map((one) => (
               <Link
                 key={one.id}
                 href={addressOf({ label, ...at, path: `/clinic/${one.id}` })}

@@ -1,13 +1,12 @@
 import Link from 'next/link';
-import { DEFECTS, defectName, type LookGroup } from '@/core/evidence';
-import type { CaseRow } from '@/records/clinic';
+import { DEFECTS, defectName, type LookGroup, lookAlikesOf } from '@/core/vocabulary';
+import type { ClinicCase } from '@/records/clinic';
 import type { DefectCount } from '@/records/dictionary';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { addressOf, type At } from '../model/address';
 import css from './clinic.module.css';
-import { likes } from '../model/likes';
 
 const GROUPS: readonly (readonly [LookGroup, string])[] = [
   ['hole', 'Holes and bubbles'],
@@ -26,7 +25,7 @@ export function LooksView({
   subject,
 }: {
   counts: ReadonlyMap<string, readonly DefectCount[]>;
-  cases: readonly CaseRow[];
+  cases: readonly ClinicCase[];
   /** The piece, or the wider thing, that is looked at. */
   subject: Omit<At, 'path'>;
 }) {
@@ -79,7 +78,7 @@ export function LooksView({
                 </Link>
                 <p>{defect.look}</p>
                 <p className="quiet">{defect.toldApart}</p>
-                {likes(defect).map((one) => (
+                {lookAlikesOf(defect).map((one) => (
                   <Link
                     key={one.id}
                     href={addressOf({ path: `/clinic/${one.id}`, ...subject })}

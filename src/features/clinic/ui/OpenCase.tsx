@@ -11,8 +11,8 @@ import { openCaseAction } from '../actions';
 export function OpenCase(draft: {
   defect: string;
   pieceId: string | null;
-  about: string | null;
-  told: string;
+  subject: string | null;
+  answers: string;
 }) {
   const router = useRouter();
   const [id] = useState(ulid);

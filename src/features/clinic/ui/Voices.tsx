@@ -1,16 +1,11 @@
 import Link from 'next/link';
 import { askNext, foundWords, type Evidence } from '@/core/clinic';
-import {
-  defectName,
-  shareWords,
-  type Defect,
-  type NaturalExperiment,
-  type Proportion,
-} from '@/core/evidence';
+import { defectName, type Defect } from '@/core/vocabulary';
+import { shareWords, type NaturalExperiment, type Proportion } from '@/core/evidence';
 import type { DefectProof, PieceCase } from '@/records/clinic';
 import { LinkButton } from '@/ui/LinkButton';
 import css from './clinic.module.css';
-import { toldEvidence, type Told } from '../model/told';
+import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
 import { experimentWords, reachedWords, worthWords } from '../model/words';
 
 /** Questions shown at a time. */
@@ -25,8 +20,8 @@ export function ToldVoice({
 }: {
   defect: Defect;
   evidence: Evidence;
-  told: readonly Told[];
-  at: (told: readonly Told[]) => string;
+  told: readonly GivenAnswer[];
+  at: (told: readonly GivenAnswer[]) => string;
 }) {
   const next = askNext(defect.id, evidence).slice(0, ASKED);
   return (
@@ -34,7 +29,7 @@ export function ToldVoice({
       <h2>What you told</h2>
       {told.length > 0 && (
         <ul className={css.told}>
-          {foundWords(defect.id, toldEvidence(told)).map((words) => (
+          {foundWords(defect.id, evidenceFromAnswers(told)).map((words) => (
             <li key={words}>{words}</li>
           ))}
         </ul>

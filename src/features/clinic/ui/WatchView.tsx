@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { defectName, shareWords, type Rise } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
+import { shareWords, type Rise } from '@/core/evidence';
 import type { Series } from '@/records/clinic';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
@@ -44,7 +45,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
             {steady.map((one) => (
               <tr key={keyOf(one)}>
                 <td>
-                  {one.about.words}
+                  {one.subject.words}
                   {one.by === 'batch' && <span className="quiet">, by batch</span>}
                 </td>
                 <td>
@@ -66,10 +67,10 @@ export function WatchView({ series }: { series: readonly Series[] }) {
   );
 }
 
-const keyOf = ({ defect, about, by }: Series) => `${defect} ${about.kind} ${about.id} ${by}`;
+const keyOf = ({ defect, subject: about, by }: Series) => `${defect} ${about.kind} ${about.id} ${by}`;
 
 function Risen({ series, rise }: { series: Series; rise: Rise }) {
-  const { defect, about, watched } = series;
+  const { defect, subject: about, watched } = series;
   return (
     <section className={css.risen} aria-label={`${about.words}: ${defectName(defect)}`}>
       <DefectGlyph id={defect} size={52} labelled />

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { SURFACES } from '@/core/evidence';
-import { ATMOSPHERES, colourSchema, idSchema } from '@/features/shared/schema';
+import { SURFACES, ATMOSPHERES } from '@/core/vocabulary';
+import { colourSchema, idSchema } from '@/features/shared/schema';
 
 const flag = z.literal('1').optional().catch(undefined);
 

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Writable } from 'node:stream';
-import { colourWords, defectName } from '@/core/evidence';
+import { colourWords } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import { type Db, store } from '@/records/platform';
 import { headwordPage, provedHeadwords } from '@/records/dictionary';
 import { listGlazes } from '@/records/materials';

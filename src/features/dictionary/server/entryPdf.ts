@@ -1,6 +1,7 @@
 import 'server-only';
 import { stackWords } from '@/core/coats';
-import { defectName, describe, bestProof } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
+import { describe, bestProof } from '@/core/evidence';
 import { type Headword, type Sense } from '@/records/dictionary';
 import type { Book } from './book';
 

@@ -1,4 +1,5 @@
 import 'server-only';
+import { once } from 'node:events';
 import { createWriteStream } from 'node:fs';
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile, access } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -70,7 +71,9 @@ async function run(id: string, write: Parameters<typeof beginPrint>[1]): Promise
     await rename(half, fileOf(id, 'pdf'));
     await say(id, { ...last, state: 'done' });
   } catch {
+    // A file that is still being opened would come back after it was removed.
     sink.destroy();
+    if (!sink.closed) await once(sink, 'close');
     await rm(half, { force: true });
     await say(id, { ...last, state: stop.signal.aborted ? 'stopped' : 'failed' });
   }

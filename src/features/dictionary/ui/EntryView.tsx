@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
-import { defectName, describe, bestProof } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
+import { describe, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
 import { type Found, type Headword, type Sense, type Correction } from '@/records/dictionary';
 import type { Glaze } from '@/records/materials';

@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { SURFACES, colourWords, defectName, movementWords } from '@/core/evidence';
+import { SURFACES, defectName } from '@/core/vocabulary';
+import { colourWords, movementWords } from '@/core/evidence';
 import type { Found } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';

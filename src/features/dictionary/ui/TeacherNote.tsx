@@ -23,7 +23,7 @@ export function TeacherNote({
 }) {
   const [draft, setDraft, isKept, drop] = usePersistedState(`jiten.note.${entryId}.${version}`, text);
   const [opened, setOpened] = useState(false);
-  const { run, isBusy, errors, theirs } = useMutation();
+  const { run, isBusy, errors, theirs } = useMutation<{ note: string; version: number }>();
   const writes = opened || (isKept && draft !== text);
   const save = async (over = version) => {
     if ((await run(() => saveNote({ entryId, text: draft, version: over }))) === undefined) return;
@@ -55,8 +55,8 @@ export function TeacherNote({
     >
       {theirs && (
         <ConflictNotice
-          rows={[{ name: 'Note', mine: draft || 'none', theirs: String(theirs.note || 'none') }]}
-          onKeepMine={() => void save(Number(theirs.version))}
+          rows={[{ name: 'Note', mine: draft || 'none', theirs: theirs.note || 'none' }]}
+          onKeepMine={() => void save(theirs.version)}
         />
       )}
       <WordField label="Teacher’s note" value={draft} onChange={setDraft} multiline minRows={2} />

@@ -30,7 +30,7 @@ describe('what is written down at a kiln', () => {
     eventSchema.safeParse({
       id: ulid(),
       firingId: ulid(),
-      kind: 'plug in',
+      kind: 'peephole plug in',
       minutes: 5,
       value: null,
       note: '',

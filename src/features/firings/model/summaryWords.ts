@@ -1,4 +1,5 @@
-import { defectName, shareWords } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
+import { shareWords } from '@/core/evidence';
 import type { FiringSummary } from '@/records/openings';
 
 /** How to get glaze to hold on ware that is glass-hard already, and what to mind at it. */

@@ -2,7 +2,15 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { EVENT_KINDS, REDUCTIONS, toCelsius, type EventKind, type Reduction } from '@/core/firing';
+import {
+  REDUCTIONS,
+  type EventKind,
+  type Reduction,
+  type FiringEvent,
+  FIRING_EVENTS,
+  eventAsks,
+} from '@/core/vocabulary';
+import { toCelsius } from '@/core/firing';
 import type { StoredEvent } from '@/records/firings';
 import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
@@ -26,15 +34,6 @@ interface Props {
   readonly onDone: () => void;
 }
 
-/** Kinds that need a number or words besides the tap. */
-const ASKS: Partial<Record<EventKind, 'degrees' | 'percent' | 'words' | 'heaviness'>> = {
-  'hand reading': 'degrees',
-  damper: 'percent',
-  gas: 'percent',
-  'reduction starts': 'heaviness',
-  note: 'words',
-};
-
 /** After so long without a hand reading, a kiln without a controller wants one. */
 const EVERY = 60;
 
@@ -47,18 +46,18 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const [value, setValue] = useState<number | null>(null);
   const [when, setWhen] = useState('');
   const [note, setNote, , dropNote] = usePersistedState(`jiten.note.${firingId}`, '');
-  const kinds = EVENT_KINDS.filter(
-    (kind) => gas || !['damper', 'gas', 'reduction starts', 'reduction ends'].includes(kind),
-  );
-  const asks = asking && ASKS[asking];
+  const offered: readonly (FiringEvent & { readonly kind: EventKind })[] = FIRING_EVENTS;
+  const kinds = offered.filter(({ isGasOnly }) => gas || !isGasOnly);
+  const asks = asking && eventAsks(asking);
   const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
   const put = async (kind: EventKind, heaviness?: Reduction) => {
     const celsius = kind === 'hand reading' && fahrenheit && value !== null ? toCelsius(value) : value;
+    const wants = eventAsks(kind);
     const said = {
       kind,
-      value: ASKS[kind] === 'degrees' || ASKS[kind] === 'percent' ? celsius : null,
-      note: heaviness ?? (ASKS[kind] === 'words' ? note : ''),
+      value: wants === 'degrees' || wants === 'percent' ? celsius : null,
+      note: heaviness ?? (wants === 'words' ? note : ''),
     };
     // The same tap ten minutes later is another event.
     const key = [said, when, Math.floor(now() / 10)];
@@ -67,19 +66,20 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
     kept(key);
     setValue(null);
     setWhen('');
-    if (ASKS[kind] === 'words') {
+    if (wants === 'words') {
       dropNote();
       setNote('');
     }
     if (!byHand) setAsking(null);
     onDone();
   };
-  const tap = (kind: EventKind) => (ASKS[kind] ? setAsking(asking === kind ? null : kind) : void put(kind));
+  const tap = (kind: EventKind) =>
+    eventAsks(kind) ? setAsking(asking === kind ? null : kind) : void put(kind);
   useHotkeys(
-    kinds.map((_, i) => String((i + 1) % 10)),
-    (event) => {
-      const kind = kinds[(Number(event.key) + 9) % 10];
-      if (kind && !isBusy) tap(kind);
+    kinds.map(({ key }) => key),
+    ({ key: pressed }) => {
+      const event = kinds.find(({ key }) => key === pressed);
+      if (event && !isBusy) tap(event.kind);
     },
     [kinds, asking, isBusy],
   );
@@ -94,14 +94,14 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   return (
     <section aria-label="Write down">
       <div className={css.keys}>
-        {kinds.map((kind, i) => (
+        {kinds.map(({ kind, key }) => (
           <button
             key={kind}
             type="button"
             aria-pressed={asking === kind}
             disabled={isBusy}
             onClick={() => tap(kind)}
-            title={`${kind} (${(i + 1) % 10})`}
+            title={`${kind} (${key})`}
           >
             {kind}
           </button>

@@ -8,13 +8,13 @@ import { useForm, type FieldPath } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
 
-import { CONES, FIRING_KINDS, saySegments } from '@/core/firing';
+import { CONES, FIRING_KINDS, ATMOSPHERES } from '@/core/vocabulary';
+import { saySegments } from '@/core/firing';
 import type { Firing, Kiln, Programme } from '@/records/firings';
 import { FormErrors } from '@/ui/FormErrors';
 import { useMutation } from '@/ui/useMutation';
 import { saveFiringPlan } from '../actions';
 import page from '@/ui/page.module.css';
-import { ATMOSPHERES } from '@/features/shared/schema';
 import { firingSchema } from '../schema';
 
 type Values = z.infer<typeof firingSchema>;

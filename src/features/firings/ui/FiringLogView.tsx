@@ -2,7 +2,8 @@
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { plannedAt, sayOffset, type Cone } from '@/core/firing';
+import { plannedAt, sayOffset } from '@/core/firing';
+import type { Cone } from '@/core/vocabulary';
 import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { degrees, hours } from '@/features/shared/clock';

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import type { FiringState } from '@/core/firing';
+import type { FiringState } from '@/core/vocabulary';
 import type { Firing, Kiln, FiringLog, LoadShelf, ShelfPiece, Programme, ShelfCone } from '@/records/firings';
 import { shortDay } from '@/ui/dates';
 import { FormErrors } from '@/ui/FormErrors';

@@ -13,7 +13,8 @@ import {
 import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import { CONES, coneIndex, sayCone, toFahrenheit } from '@/core/firing';
+import { CONES } from '@/core/vocabulary';
+import { coneIndex, sayCone, toFahrenheit } from '@/core/firing';
 import type { FiringLog } from '@/records/firings';
 import { CHART_FONT as font, useInks, type Inks } from '@/ui/inks';
 import { hours } from '@/features/shared/clock';

@@ -2,15 +2,8 @@
 import Button from '@mui/material/Button';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { ulid } from 'ulid';
-import {
-  CONES,
-  coneIndex,
-  misreadsInReduction,
-  readPack,
-  sayPack,
-  usualPack,
-  type Cone,
-} from '@/core/firing';
+import { CONES, type Cone } from '@/core/vocabulary';
+import { coneIndex, misreadsInReduction, readPack, sayPack, usualPack } from '@/core/firing';
 import type { ShelfCone } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
 import { ConeDrawing } from '@/ui/ConeDrawing';

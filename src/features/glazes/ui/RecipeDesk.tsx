@@ -10,7 +10,7 @@ import { ulid } from 'ulid';
 import { analyse, materialBook, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { differenceOf, drySpecificGravity } from '@/core/recipe';
-import type { BatchHistory, StudioMaterial, RecipeVersion } from '@/records/materials';
+import type { BatchHistory, StudioMaterial, RecipeVersion, OtherRecipe } from '@/records/materials';
 import { FormErrors } from '@/ui/FormErrors';
 import { ConflictNotice } from '@/ui/ConflictNotice';
 import { useMutation } from '@/ui/useMutation';
@@ -58,7 +58,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
   const [tried, setTried] = useState(false);
   const [saved, setSaved] = useState<number | null>(null);
   const newId = useRef(ulid());
-  const { run, isBusy, errors, theirs } = useMutation();
+  const { run, isBusy, errors, theirs } = useMutation<OtherRecipe>();
 
   const book = useMemo(() => materialBook(materials), [materials]);
   const understood = useMemo(() => understand(text, book), [text, book]);
@@ -172,12 +172,12 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
           )}
           {theirs ? (
             <ConflictNotice
-              rows={differenceOf((theirs.lines as Line[] | null) ?? [], understood.lines).map((row) => ({
+              rows={differenceOf(theirs.lines ?? [], understood.lines).map((row) => ({
                 name: row.material,
                 mine: row.after === null ? 'none' : row.after.toFixed(2),
                 theirs: row.before === null ? 'none' : row.before.toFixed(2),
               }))}
-              onKeepMine={() => void save({ id: String(theirs.id), lines: theirs.lines as Line[] | null })}
+              onKeepMine={() => void save(theirs)}
             />
           ) : (
             <FormErrors errors={errors} />

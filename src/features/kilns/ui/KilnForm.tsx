@@ -9,7 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
 import { ConflictNotice } from '@/ui/ConflictNotice';
-import { useMutation } from '@/ui/useMutation';
+import { useMutation, type OverTheWire } from '@/ui/useMutation';
 import { WordField } from '@/ui/WordField';
 import { saveKilnForm } from '../actions';
 import page from '@/ui/page.module.css';
@@ -38,32 +38,19 @@ const NUMBERS = {
   openBelow: 'Opened below, °C',
 } as const;
 
-/** The columns of what somebody else saved, by field. */
-const COLUMNS = {
-  name: ['Name', 'name'],
-  controller: ['Controller', 'controller'],
-  litres: [NUMBERS.litres, 'litres'],
-  shelves: [NUMBERS.shelves, 'shelves'],
-  shelfWidthMm: [NUMBERS.shelfWidthMm, 'shelf_width_mm'],
-  shelfDepthMm: [NUMBERS.shelfDepthMm, 'shelf_depth_mm'],
-  mostCelsius: [NUMBERS.mostCelsius, 'most_celsius'],
-  openBelow: [NUMBERS.openBelow, 'open_below'],
-} as const;
+/** The fields that are shown when two people changed a kiln. */
+const LABELS = { name: 'Name', controller: 'Controller', ...NUMBERS } as const;
 
-function differing(draft: Draft, theirs: Readonly<Record<string, unknown>>) {
-  return (Object.keys(COLUMNS) as (keyof typeof COLUMNS)[])
-    .map((field) => ({
-      name: COLUMNS[field][0],
-      mine: String(draft[field]),
-      theirs: String(theirs[COLUMNS[field][1]]),
-    }))
+function differing(draft: Draft, theirs: OverTheWire<Kiln>) {
+  return (Object.keys(LABELS) as (keyof typeof LABELS)[])
+    .map((field) => ({ name: LABELS[field], mine: String(draft[field]), theirs: String(theirs[field]) }))
     .filter((row) => row.mine !== row.theirs);
 }
 
 /** What a kiln is: for a new one, or to put one right. */
 export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => void }) {
   const [draft, setDraft] = useState<Draft>(() => kiln ?? { id: ulid(), ...FIRST });
-  const { run, isBusy, errors, theirs } = useMutation();
+  const { run, isBusy, errors, theirs } = useMutation<Kiln>();
   const of = (field: string) =>
     errors.find((error) => error.field === `kiln.${field}` || error.field === field)?.message;
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
@@ -120,10 +107,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
       />
       <div className={page.wide}>
         {theirs ? (
-          <ConflictNotice
-            rows={differing(draft, theirs)}
-            onKeepMine={() => void save(Number(theirs.version))}
-          />
+          <ConflictNotice rows={differing(draft, theirs)} onKeepMine={() => void save(theirs.version)} />
         ) : (
           <FormErrors errors={errors.filter((error) => error.field === '')} />
         )}

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { KILN_PARTS, type KilnPart } from '@/core/firing';
+import { KILN_PARTS, type KilnPart } from '@/core/vocabulary';
 import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
 import { useMutation } from '@/ui/useMutation';

@@ -12,7 +12,7 @@ import {
   untilPeak,
   type Segment,
 } from '@/core/firing';
-import type { KilnHabits, Kiln } from '@/records/firings';
+import type { KilnHabits, Kiln, Programme } from '@/records/firings';
 import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
@@ -60,7 +60,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
   });
   const [kilnName, setKilnName] = useState(kilns[0]?.name ?? null);
   const [start, setStart] = useState(() => dayjs().hour(18).minute(0).format('YYYY-MM-DDTHH:mm'));
-  const { run, isBusy, errors, theirs } = useMutation();
+  const { run, isBusy, errors, theirs } = useMutation<Programme>();
   const kiln = kilns.find(({ name }) => name === kilnName);
   const habit = habits.find(({ kilnId }) => kilnId === kiln?.id);
   const whole = draft.segments.every(isWhole);
@@ -142,8 +142,8 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
         />
         {theirs ? (
           <ConflictNotice
-            rows={[{ name: 'Name', mine: draft.name, theirs: String(theirs.name) }]}
-            onKeepMine={() => void save(Number(theirs.version))}
+            rows={[{ name: 'Name', mine: draft.name, theirs: theirs.name }]}
+            onKeepMine={() => void save(theirs.version)}
           />
         ) : (
           <FormErrors errors={errors.filter(({ field }) => field === '' || field === 'programme.segments')} />

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { DefectId, Fate, Place } from '@/core/evidence';
+import type { DefectId, Fate, Place } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, TwinZone, PieceReading, ReadingDraft } from '@/records/openings';
 
 /** What was tapped for one piece, before it is sent. */
@@ -243,7 +243,7 @@ export function twinNow(
 export interface OtherReading {
   readonly readings?: readonly {
     readonly id: string;
-    readonly zone_id: string;
+    readonly zoneId: string;
     readonly surface: string | null;
     readonly movement: string | null;
     readonly note: string;
@@ -254,7 +254,7 @@ export interface OtherReading {
 
 /** The same reading, now following what the other recorded. */
 export function rebasedOn(reading: PieceReading, theirs: OtherReading): PieceReading {
-  const other = (zoneId: string) => theirs.readings?.find((reading) => reading.zone_id === zoneId);
+  const other = (zoneId: string) => theirs.readings?.find((reading) => reading.zoneId === zoneId);
   return {
     ...reading,
     ...(theirs.fate !== undefined && { fateBefore: theirs.fate }),

@@ -102,9 +102,9 @@ test('only zones that were touched are sent, nothing of a missing piece', () => 
 test('after a conflict mine follows theirs, and only where theirs is', () => {
   const answers = withReadings(blankAnswers(piece), [blank], { surface: 'satin' });
   const sent = readingToSend(piece, id('F'), answers);
-  const theirs = (zone_id: string) => ({
+  const theirs = (zoneId: string) => ({
     id: id('T'),
-    zone_id,
+    zoneId,
     surface: 'gloss',
     movement: null,
     note: '',

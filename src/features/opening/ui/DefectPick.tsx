@@ -2,23 +2,12 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState, type RefObject } from 'react';
-import { DEFECTS, defectOf, PLACES, type DefectId, type Place } from '@/core/evidence';
+import { DEFECTS, defectOf, PLACES, type DefectId, type Place, COMMON_DEFECTS } from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { WordRow } from './WordRow';
 import css from './opening.module.css';
 
-const COMMON: readonly DefectId[] = [
-  'pinholing',
-  'pitting',
-  'blistering',
-  'crazing',
-  'crawling',
-  'running',
-  'underfired',
-  'slip-lifting',
-  'speck',
-];
 const SEVERITY = ['', 'slight', 'plain', 'spoils it'];
 
 const nameOf = (id: DefectId) => defectOf(id)!.name;
@@ -40,7 +29,7 @@ export function DefectPick({ where, readings, armed, field, onTap, onPlace }: Pr
   for (const { defects } of readings)
     for (const one of defects)
       if ((worst.get(one.defect)?.severity ?? 0) < one.severity) worst.set(one.defect, one);
-  const shown = more ? DEFECTS.map(({ id }) => id) : [...new Set([...COMMON, ...worst.keys()])];
+  const shown = more ? DEFECTS.map(({ id }) => id) : [...new Set([...COMMON_DEFECTS, ...worst.keys()])];
   return (
     <section className={css.defects}>
       <h2>What is wrong {where}?</h2>

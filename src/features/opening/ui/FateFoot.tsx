@@ -2,7 +2,7 @@
 import Undo from '@mui/icons-material/Undo';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
-import { FATES, type Fate } from '@/core/evidence';
+import { FATES, type Fate } from '@/core/vocabulary';
 import css from './opening.module.css';
 import type { Answers } from '../model/draft';
 import { PhotoPicker } from '@/ui/PhotoPicker';

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Cone } from '@/core/firing';
+import type { Cone } from '@/core/vocabulary';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { ShelfCone } from '@/records/firings';
 import { GuideWords } from '@/ui/frame';

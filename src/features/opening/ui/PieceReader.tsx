@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
-import { MOVEMENTS, SURFACES, type DefectId } from '@/core/evidence';
+import { MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, ReadingDraft } from '@/records/openings';
 import { ColourField } from '@/ui/ColourField';
 import { DefectPick } from './DefectPick';

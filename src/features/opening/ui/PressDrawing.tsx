@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { sidesOf } from '@/core/coats';
-import { defectOf, type DefectId } from '@/core/evidence';
+import { defectOf, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
 import { halfOf, Silhouette } from '@/ui/Silhouette';

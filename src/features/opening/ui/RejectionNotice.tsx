@@ -53,8 +53,8 @@ function differences({ write }: OutboxItem, theirs: OtherReading, piece: Opening
   const defects = (list: readonly { readonly defect: string }[] = []) =>
     list.map((one) => one.defect).join(', ') || 'none';
   const zones = (theirs.readings ?? []).flatMap((other) => {
-    const mine = write.reading.readings.find((reading) => reading.zoneId === other.zone_id);
-    const name = piece?.zones.find(({ id }) => id === other.zone_id)?.headword ?? 'Zone';
+    const mine = write.reading.readings.find((reading) => reading.zoneId === other.zoneId);
+    const name = piece?.zones.find(({ id }) => id === other.zoneId)?.headword ?? 'Zone';
     return [
       { name: `${name}: surface`, mine: word(mine?.surface), theirs: word(other.surface) },
       { name: `${name}: movement`, mine: word(mine?.movement), theirs: word(other.movement) },

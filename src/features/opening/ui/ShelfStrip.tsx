@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { memo, useCallback, useState } from 'react';
 import { ulid } from 'ulid';
-import { SHELF_FAULTS } from '@/core/firing';
+import { SHELF_FAULTS } from '@/core/vocabulary';
 import type { OpeningPiece } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/Silhouette';

@@ -1,6 +1,7 @@
 'use client';
 import { placeWords } from '@/core/coats';
-import { colourWords, defectName } from '@/core/evidence';
+import { colourWords } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import { countWords } from '@/ui/countWords';
 import { Swatch } from '@/ui/Swatch';

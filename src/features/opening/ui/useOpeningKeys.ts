@@ -1,5 +1,5 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import { FATES, MOVEMENTS, SURFACES } from '@/core/evidence';
+import { FATES, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
 import type { Answers } from '../model/draft';
 

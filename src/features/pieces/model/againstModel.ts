@@ -1,6 +1,6 @@
 import { sameStack } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PiecePage } from '@/records/pieces';
 
 /** One stack of a piece beside the same stack of its model. */

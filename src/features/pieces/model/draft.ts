@@ -1,4 +1,5 @@
-import { covers, formShape, wayOf, type Form, type GlazeKind, type Method, type Side } from '@/core/coats';
+import { covers, wayOf } from '@/core/coats';
+import { formShape, type Form, type GlazeKind, type Method, type Side } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import type { DrawnCoat } from '@/ui/Silhouette';
 

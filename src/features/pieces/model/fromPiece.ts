@@ -1,4 +1,4 @@
-import type { CoatDraft, StoredCoat, PieceRow, PieceDraft } from '@/records/pieces';
+import type { CoatDraft, StoredCoat, ListedPiece, PieceDraft } from '@/records/pieces';
 
 function coatDraft(coat: StoredCoat): CoatDraft {
   const { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId } = coat;
@@ -6,13 +6,13 @@ function coatDraft(coat: StoredCoat): CoatDraft {
 }
 
 /** A piece as a draft that corrects it. */
-export function draftOf(piece: PieceRow): PieceDraft {
+export function draftOf(piece: ListedPiece): PieceDraft {
   const { form, heightMm, widthMm, bodyId, split, note } = piece;
   return { form, heightMm, widthMm, bodyId, split, note, coats: piece.coats.map(coatDraft) };
 }
 
 /** A new piece with the bands of another, unfired. */
-export function draftLike(piece: PieceRow): PieceDraft {
+export function draftLike(piece: ListedPiece): PieceDraft {
   const draft = draftOf(piece);
   return { ...draft, note: '', coats: draft.coats.map((coat) => ({ ...coat, firingId: null })) };
 }

@@ -1,4 +1,4 @@
-import type { DefectId } from '@/core/evidence';
+import type { DefectId } from '@/core/vocabulary';
 import type { FiredZone } from '@/records/pieces';
 import type { ReadingDraft } from '@/records/openings';
 

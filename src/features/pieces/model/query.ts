@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { PieceFilter } from '@/records/pieces';
-import { FATES } from '@/core/evidence';
+import { FATES } from '@/core/vocabulary';
 import { idSchema } from '@/features/shared/schema';
 
 export const PAGE_SIZE = 50;

@@ -1,6 +1,6 @@
 import { placeWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 
 /** One zone that is compared, with the piece and the firing it is of. */

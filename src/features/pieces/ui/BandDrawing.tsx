@@ -1,5 +1,5 @@
 'use client';
-import { formShape } from '@/core/coats';
+import { formShape } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
 import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
 import css from './pieces.module.css';

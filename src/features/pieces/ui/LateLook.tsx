@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { placeWords } from '@/core/coats';
-import { defectOf, type DefectId } from '@/core/evidence';
+import { defectOf, type DefectId, LATE_DEFECTS } from '@/core/vocabulary';
 import type { PieceFiring } from '@/records/pieces';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { FormErrors } from '@/ui/FormErrors';
@@ -15,8 +15,6 @@ import { lateReadings } from '../model/late';
 import css from './piece.module.css';
 
 /** What comes after the opening, on the shelf or in use. */
-const LATER: readonly DefectId[] = ['crazing', 'shivering', 'dunting', 'pop-out'];
-
 interface Props {
   readonly pieceId: string;
   readonly firing: PieceFiring;
@@ -44,7 +42,7 @@ export function LateLook({ pieceId, firing, days }: Props) {
     <details className={css.late}>
       <summary>It showed something later</summary>
       <div className={css.lateRow} role="group" aria-label="What showed">
-        {LATER.map((id) => (
+        {LATE_DEFECTS.map((id) => (
           <button key={id} type="button" aria-pressed={defect === id} onClick={() => setDefect(id)}>
             <DefectGlyph id={id} size={28} labelled />
             {defectOf(id)!.name}

@@ -10,9 +10,9 @@ import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
-import { FORMS, formShape } from '@/core/coats';
+import { FORMS, formShape } from '@/core/vocabulary';
 import type { FieldError } from '@/auth';
-import type { PieceDraft } from '@/records/pieces';
+import type { PieceDraft, CorrectedPiece } from '@/records/pieces';
 import { GuideWords } from '@/ui/frame';
 import { NumberField } from '@/ui/NumberField';
 import { Silhouette } from '@/ui/Silhouette';
@@ -63,7 +63,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
-  const [theirs, setTheirs] = useState<Readonly<Record<string, unknown>> | null>(null);
+  const [theirs, setTheirs] = useState<CorrectedPiece | null>(null);
   const { offer, bar } = useUndo();
   const [saved, setSaved] = useState<readonly { id: string; label: string }[] | null>(null);
   const [isBusy, setIsBusy] = useState(false);
@@ -89,7 +89,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       const outcome = editing
         ? await saveCorrection({ id: editing.id, version, draft })
         : await saveNewPieces({ ids: ids.current, draft });
-      setTheirs(outcome.ok ? null : (outcome.theirs ?? null));
+      setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
       if (!outcome.ok) return setErrors(outcome.errors);
       setErrors([]);
       localStorage.setItem(LAST, JSON.stringify(draft));
@@ -166,7 +166,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       {theirs && (
         <ConflictNotice
           rows={differing(draft, theirs, bodies)}
-          onKeepMine={() => void save(Number(theirs.version))}
+          onKeepMine={() => void save(theirs.version)}
         />
       )}
       {errors.length > 0 && !theirs && (
@@ -328,19 +328,15 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
 }
 
 /** What two versions of a piece say differently, in words. */
-function differing(
-  mine: PieceDraft,
-  theirs: Readonly<Record<string, unknown>>,
-  bodies: readonly BodyChoice[],
-) {
-  const body = (id: unknown) => bodies.find((one) => one.id === id)?.name ?? '?';
+function differing(mine: PieceDraft, theirs: CorrectedPiece, bodies: readonly BodyChoice[]) {
+  const body = (id: string) => bodies.find((one) => one.id === id)?.name ?? '?';
   const rows = [
-    { name: 'Form', mine: mine.form, theirs: String(theirs.form) },
-    { name: 'Clay', mine: body(mine.bodyId), theirs: body(theirs.body_id) },
-    { name: 'Height, cm', mine: String(mine.heightMm / 10), theirs: String(Number(theirs.height_mm) / 10) },
-    { name: 'Width, cm', mine: String(mine.widthMm / 10), theirs: String(Number(theirs.width_mm) / 10) },
-    { name: 'Note', mine: mine.note || 'none', theirs: String(theirs.note || 'none') },
-    { name: 'Coats', mine: String(mine.coats.length), theirs: String(theirs.coats) },
+    { name: 'Form', mine: mine.form, theirs: theirs.form },
+    { name: 'Clay', mine: body(mine.bodyId), theirs: body(theirs.bodyId) },
+    { name: 'Height, cm', mine: String(mine.heightMm / 10), theirs: String(theirs.heightMm / 10) },
+    { name: 'Width, cm', mine: String(mine.widthMm / 10), theirs: String(theirs.widthMm / 10) },
+    { name: 'Note', mine: mine.note || 'none', theirs: theirs.note || 'none' },
+    { name: 'Coats', mine: String(mine.coats.length), theirs: String(theirs.coats.length) },
   ];
   return rows.filter((row) => row.mine !== row.theirs);
 }

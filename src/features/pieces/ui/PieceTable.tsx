@@ -6,7 +6,7 @@ import { DataGrid, type GridColDef, type GridSortModel } from '@mui/x-data-grid'
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { headwordOf } from '@/core/coats';
-import type { PieceRow } from '@/records/pieces';
+import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
 import { GuideWords } from '@/ui/frame';
@@ -20,7 +20,7 @@ const STAGES = ['made', 'glazed', 'loaded', 'fired', 'read'];
 const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'];
 
 interface Props {
-  readonly rows: readonly PieceRow[];
+  readonly rows: readonly ListedPiece[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
@@ -29,13 +29,13 @@ interface Props {
   readonly glazes: readonly { readonly id: string; readonly name: string }[];
 }
 
-function layersInWords(piece: PieceRow): string {
+function layersInWords(piece: ListedPiece): string {
   const names = new Map(piece.coats.map((coat) => [coat.glazeId, coat.glazeName]));
   const stack = piece.coats.map((coat) => ({ glaze: coat.glazeId, times: coat.times }));
   return stack.length ? headwordOf(stack, (id) => names.get(id) ?? '?') : 'bare';
 }
 
-const COLUMNS: GridColDef<PieceRow>[] = [
+const COLUMNS: GridColDef<ListedPiece>[] = [
   {
     field: 'picture',
     headerName: '',
@@ -133,7 +133,7 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
       </div>
       <DataGrid
         {...(nonce && { nonce })}
-        rows={rows as PieceRow[]}
+        rows={rows as ListedPiece[]}
         columns={COLUMNS}
         rowCount={total}
         rowHeight={54}

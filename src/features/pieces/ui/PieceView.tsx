@@ -1,7 +1,7 @@
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { DefectLine } from '@/ui/DefectLine';

@@ -1,4 +1,4 @@
-import { ROUND_STEPS, type RoundStep } from '@/core/rounds';
+import { ROUND_STEPS, type RoundStep } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 
 export type StepCounts = Readonly<Partial<Record<RoundStep, number>>>;

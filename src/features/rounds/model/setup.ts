@@ -1,4 +1,5 @@
-import type { Cell, RoundKind, RoundQuestion } from '@/core/rounds';
+import type { Cell, RoundQuestion } from '@/core/rounds';
+import type { RoundKind, RoundForm, Atmosphere } from '@/core/vocabulary';
 import type { KnownStack } from '@/records/rounds';
 
 /** The questions a round can ask, in the words of those who ask them. */
@@ -19,9 +20,9 @@ export const KINDS: Readonly<Record<RoundKind, string>> = {
 export interface Setup extends RoundQuestion {
   readonly name: string;
   readonly twins: number;
-  readonly form: 'tile' | 'ring strip';
+  readonly form: RoundForm;
   readonly cone: string;
-  readonly atmosphere: 'oxidation' | 'neutral' | 'reduction';
+  readonly atmosphere: Atmosphere;
   readonly dueOn: string | null;
   /** Codes of cells left out by hand, and of proved ones taken in after all. */
   readonly out: readonly string[];

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { CONES } from '@/core/firing';
+import { CONES, type Cone, type Atmosphere, ATMOSPHERES } from '@/core/vocabulary';
 
 /** What a suggestion is asked for. */
 export interface SuggestQuery {
   readonly places: number;
   readonly bodyId: string;
-  readonly cone: string;
-  readonly atmosphere: 'oxidation' | 'neutral' | 'reduction';
+  readonly cone: Cone;
+  readonly atmosphere: Atmosphere;
 }
 
 /** Reads the question from the address; what is missing or wrong gets its usual value. */
@@ -18,6 +18,6 @@ export function readSuggestQuery(
     places: z.coerce.number().int().min(1).max(200).catch(24).parse(query.places),
     bodyId: bodies.find((body) => body.id === query.clay)?.id ?? bodies[0]?.id ?? '',
     cone: z.enum(CONES).catch('6').parse(query.cone),
-    atmosphere: z.enum(['oxidation', 'neutral', 'reduction']).catch('oxidation').parse(query.atmosphere),
+    atmosphere: z.enum(ATMOSPHERES).catch('oxidation').parse(query.atmosphere),
   };
 }

@@ -5,18 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ulid } from 'ulid';
-import { formShape } from '@/core/coats';
-import { CONES } from '@/core/firing';
-import {
-  bodiesVary,
-  isBlend,
-  loadsOf,
-  needsOf,
-  provedBy,
-  ROUND_KINDS,
-  type Cell,
-  type NamedRecipe,
-} from '@/core/rounds';
+import { formShape, CONES, ROUND_KINDS, ATMOSPHERES, ROUND_FORMS } from '@/core/vocabulary';
+import { bodiesVary, isBlend, loadsOf, needsOf, provedBy, type Cell, type NamedRecipe } from '@/core/rounds';
 import type { KnownStack } from '@/records/rounds';
 import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
@@ -155,13 +145,13 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
             />
             <Choice
               label="Atmosphere"
-              options={['oxidation', 'neutral', 'reduction'] as const}
+              options={ATMOSPHERES}
               value={setup.atmosphere}
               onChange={(atmosphere) => change({ atmosphere: atmosphere ?? 'oxidation' })}
             />
             <Choice
               label="Form"
-              options={['tile', 'ring strip'] as const}
+              options={ROUND_FORMS}
               value={setup.form}
               onChange={(form) => change({ form: form ?? 'tile' })}
             />

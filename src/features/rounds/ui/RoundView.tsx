@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { ROUND_STEPS } from '@/core/rounds';
+import { ROUND_STEPS } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 import { shortDay } from '@/ui/dates';
 import { DefectGlyph } from '@/ui/DefectGlyph';

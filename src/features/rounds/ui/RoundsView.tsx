@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { ROUND_STEPS } from '@/core/rounds';
+import { ROUND_STEPS } from '@/core/vocabulary';
 import type { RoundSummary } from '@/records/rounds';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';

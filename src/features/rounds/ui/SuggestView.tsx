@@ -5,8 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
-import { formShape } from '@/core/coats';
-import { CONES } from '@/core/firing';
+import { formShape, CONES, ATMOSPHERES } from '@/core/vocabulary';
 import { freeRound } from '@/core/rounds';
 import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
@@ -111,7 +110,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         />
         <Choice
           label="Atmosphere"
-          options={['oxidation', 'neutral', 'reduction'] as const}
+          options={ATMOSPHERES}
           value={asked.atmosphere}
           onChange={(atmosphere) => ask({ atmosphere: atmosphere ?? 'oxidation' })}
         />

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { Series } from '@/records/clinic';
 import { riseHref } from '@/features/clinic';
 import css from './today.module.css';
@@ -21,9 +21,9 @@ export function DefectsGoingUp({ series }: { series: readonly Series[] }) {
       </h2>
       <ul>
         {rising.slice(0, SHOWN).map((one) => (
-          <li key={`${one.defect} ${one.about.id} ${one.by}`} className={css.round}>
+          <li key={`${one.defect} ${one.subject.id} ${one.by}`} className={css.round}>
             <Link href={riseHref(one)}>
-              {one.about.words}: {defectName(one.defect)}
+              {one.subject.words}: {defectName(one.defect)}
             </Link>
             <span className="quiet small">
               {one.rise.after.count} of {one.rise.after.of} since {one.watched.samples[one.rise.at]!.words},

@@ -1,10 +1,10 @@
 import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
 import { LinkButton } from '@/ui/LinkButton';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { TestRequest } from '@/records/dictionary';
 import type { Firing, Kiln } from '@/records/firings';
-import type { PieceRow } from '@/records/pieces';
+import type { ListedPiece } from '@/records/pieces';
 import type { todayIn } from '@/records/rounds';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
@@ -242,7 +242,7 @@ function Waiting({
 }: {
   title: string;
   empty: string;
-  pieces: readonly PieceRow[];
+  pieces: readonly ListedPiece[];
   count: number;
   href: string;
 }) {

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { labOf } from '@/core/colour';
 import type { wallChoices, WallChoice } from '@/records/dictionary';
-import { ATMOSPHERES, idSchema } from '@/features/shared/schema';
+import { ATMOSPHERES } from '@/core/vocabulary';
+import { idSchema } from '@/features/shared/schema';
 
 type Choices = Awaited<ReturnType<typeof wallChoices>>;
 

@@ -1,4 +1,5 @@
-import { colourWords, defectName } from '@/core/evidence';
+import { colourWords } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { WallCell } from './cells';
 
 interface Named {

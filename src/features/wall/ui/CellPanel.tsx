@@ -1,4 +1,5 @@
-import { colourWords, defectName, movementWords } from '@/core/evidence';
+import { colourWords, movementWords } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
 import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';

@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation';
-import { defectName } from '@/core/evidence';
+import { defectName } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';

@@ -23,7 +23,7 @@ test('what a device kept under the names of the release before is there under th
     write,
     trouble,
   });
-  const theirs = { fate: 'grind' };
+  const theirs = { fate: 'grind', readings: [{ zone_id: 'Z', surface: 'gloss' }] };
   await old.add(
     'outbox',
     item('a', { kind: 'piece', said }, { faults: [{ field: '', message: 'Read meanwhile.' }], theirs }),
@@ -39,13 +39,14 @@ test('what a device kept under the names of the release before is there under th
   );
   await old.add('outbox', item('d', { kind: 'frame', photo: { id: 'S' } }));
   old.close();
+  const theirsNow = { fate: 'grind', readings: [{ zoneId: 'Z', surface: 'gloss' }] };
 
   expect(await draftsOf('F')).toEqual({ P: { answers: said, sentAs: null, before: null, past: [said] } });
   const items = await (await deviceStore()).getAll('outbox');
   expect(items.map(({ write, rejection }) => [write, rejection])).toEqual([
     [
       { kind: 'piece', reading: said },
-      { errors: [{ field: '', message: 'Read meanwhile.' }], theirs },
+      { errors: [{ field: '', message: 'Read meanwhile.' }], theirs: theirsNow },
     ],
     [{ kind: 'undo', undone: { pieceId: 'P' } }, null],
     [{ kind: 'unlogged', piece: { id: 'Q' } }, null],

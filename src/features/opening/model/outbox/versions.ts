@@ -1,8 +1,12 @@
+interface Version1Theirs {
+  readonly readings?: readonly { readonly zone_id: string }[];
+}
+
 /** A draft or a write as version 1 of the device's store held it. */
 interface Version1 {
   readonly said?: unknown;
   readonly past?: readonly unknown[];
-  readonly trouble?: { readonly faults?: unknown; readonly theirs?: unknown } | null;
+  readonly trouble?: { readonly faults?: unknown; readonly theirs?: Version1Theirs | null } | null;
   readonly write?: {
     readonly kind: string;
     readonly said?: unknown;
@@ -18,10 +22,17 @@ export function renamedForVersion2({ said, trouble, write, ...rest }: Version1):
     ...(said !== undefined && { answers: said }),
     // A new release may take what the last one refused: only what needs a person's choice stays rejected.
     ...(trouble !== undefined && {
-      rejection: trouble?.theirs ? { errors: trouble.faults ?? [], theirs: trouble.theirs } : null,
+      rejection: trouble?.theirs
+        ? { errors: trouble.faults ?? [], theirs: renamedTheirs(trouble.theirs) }
+        : null,
     }),
     ...(write && { write: renamedWrite(write) }),
   };
+}
+
+function renamedTheirs({ readings, ...rest }: Version1Theirs) {
+  if (!readings) return rest;
+  return { ...rest, readings: readings.map(({ zone_id, ...more }) => ({ ...more, zoneId: zone_id })) };
 }
 
 function renamedWrite({ kind, said, taken, stray, ...rest }: NonNullable<Version1['write']>) {

@@ -1,13 +1,12 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { defectOf } from '@/core/evidence';
+import { defectOf, caseSubjectKey } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
-import { caseSubjectKey } from '@/core/clinic';
 import { db } from '@/records/platform';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { DiagnosisView } from '@/features/clinic/ui/DiagnosisView';
 import { OpenCase } from '@/features/clinic/ui/OpenCase';
-import { readTold, writeTold } from '@/features/clinic/model/told';
+import { readAnswers, writeAnswers } from '@/features/clinic/model/answers';
 
 interface Props {
   params: Promise<{ defect: string }>;
@@ -22,15 +21,15 @@ export default async function Page({ params, searchParams }: Props) {
   await requireMember();
   const defect = defectOf((await params).defect) ?? notFound();
   const { piece = null, about = null, told: text } = await searchParams;
-  const told = readTold(text);
+  const told = readAnswers(text);
   const diagnosis = await diagnosisOf(db(), defect.id, { label: piece, about }, told);
   return (
     <DiagnosisView {...diagnosis} told={told} at={{ path: `/clinic/${defect.id}`, label: piece, about }}>
       <OpenCase
         defect={defect.id}
         pieceId={diagnosis.found?.piece.id ?? null}
-        about={diagnosis.about && caseSubjectKey(diagnosis.about)}
-        told={writeTold(told)}
+        subject={diagnosis.about && caseSubjectKey(diagnosis.about)}
+        answers={writeAnswers(told)}
       />
     </DiagnosisView>
   );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROUND_KINDS } from '@/core/rounds';
+import { ROUND_KINDS } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes, newestRecipes } from '@/records/materials';
 import { db } from '@/records/platform';

@@ -5,7 +5,7 @@ import { listRounds } from '@/records/rounds';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { CasePanel } from '@/features/clinic/ui/CasePanel';
 import { DiagnosisView } from '@/features/clinic/ui/DiagnosisView';
-import { readTold, writeTold } from '@/features/clinic/model/told';
+import { readAnswers, writeAnswers } from '@/features/clinic/model/answers';
 import { orNotFound } from '@/features/shared/notFound';
 
 export const metadata = { title: 'Case' };
@@ -18,16 +18,16 @@ interface Props {
 export default async function Page({ params, searchParams }: Props) {
   await requireMember();
   const found = await orNotFound(caseById(db(), (await params).id));
-  const told = readTold((await searchParams).told ?? found.told);
+  const told = readAnswers((await searchParams).told ?? found.answers);
   const [diagnosis, rounds] = await Promise.all([
-    diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told),
+    diagnosisOf(db(), found.defect, { label: found.label, about: found.subject }, told),
     listRounds(db()),
   ]);
   return (
     <DiagnosisView {...diagnosis} told={told} at={{ path: `/clinic/cases/${found.id}` }}>
       <CasePanel
         found={found}
-        told={writeTold(told)}
+        told={writeAnswers(told)}
         first={diagnosis.first}
         rounds={rounds.map(({ id, name }) => ({ id, name }))}
       />

@@ -4,15 +4,15 @@ import { db, nullIfNotFound, store } from '@/records/platform';
 import { jpegAt } from '@/records/pieces';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { reportPdf } from '@/features/clinic/server/reportPdf';
-import { readTold } from '@/features/clinic/model/told';
+import { readAnswers } from '@/features/clinic/model/answers';
 
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
   const found = await nullIfNotFound(caseById(db(), (await params).id));
   if (!found) return new Response('This case is not there.', { status: 404 });
-  const told = readTold(found.told);
-  const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.about }, told);
+  const told = readAnswers(found.answers);
+  const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.subject }, told);
   const pdf = await reportPdf(found, diagnosis, told, (hash) => jpegAt(store(), hash, 320));
   return new Response(new Uint8Array(pdf), {
     headers: {

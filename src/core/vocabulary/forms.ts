@@ -1,4 +1,4 @@
-import type { Side } from './model';
+import type { Side } from './coats';
 
 /** The forms a piece can have. */
 export const FORMS = ['tile', 'ring strip', 'arch', 'cup', 'bowl', 'plate', 'other'] as const;
@@ -8,6 +8,10 @@ export type Form = (typeof FORMS)[number];
 export interface FormShape {
   readonly heightMm: number;
   readonly widthMm: number;
+  /** Whether it is a test glazed on its face, and not a vessel. */
+  readonly isFlat: boolean;
+  /** Depth on a kiln shelf, standing upright with what holds it up, mm (judgement); null when it covers a circle. */
+  readonly shelfDepthMm: number | null;
   /** Sides that take coats when the piece is not split. */
   readonly sides: readonly Side[];
   readonly canSplit: boolean;
@@ -20,10 +24,21 @@ export interface FormShape {
 const straight = () => 1;
 
 const SHAPES: Readonly<Record<Form, FormShape>> = {
-  tile: { heightMm: 100, widthMm: 60, sides: ['outside'], canSplit: true, plan: false, halfWidth: straight },
+  tile: {
+    heightMm: 100,
+    widthMm: 60,
+    isFlat: true,
+    shelfDepthMm: 25,
+    sides: ['outside'],
+    canSplit: true,
+    plan: false,
+    halfWidth: straight,
+  },
   'ring strip': {
     heightMm: 90,
     widthMm: 45,
+    isFlat: true,
+    shelfDepthMm: 30,
     sides: ['outside'],
     canSplit: true,
     plan: false,
@@ -33,6 +48,8 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
   arch: {
     heightMm: 80,
     widthMm: 60,
+    isFlat: true,
+    shelfDepthMm: 45,
     sides: ['outside'],
     canSplit: true,
     plan: false,
@@ -41,6 +58,8 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
   cup: {
     heightMm: 90,
     widthMm: 80,
+    isFlat: false,
+    shelfDepthMm: null,
     sides: ['outside', 'inside'],
     canSplit: false,
     plan: false,
@@ -49,6 +68,8 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
   bowl: {
     heightMm: 70,
     widthMm: 150,
+    isFlat: false,
+    shelfDepthMm: null,
     sides: ['outside', 'inside'],
     canSplit: false,
     plan: false,
@@ -57,6 +78,8 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
   plate: {
     heightMm: 220,
     widthMm: 220,
+    isFlat: false,
+    shelfDepthMm: null,
     sides: ['inside', 'outside'],
     canSplit: false,
     plan: true,
@@ -65,6 +88,8 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
   other: {
     heightMm: 120,
     widthMm: 90,
+    isFlat: false,
+    shelfDepthMm: null,
     sides: ['outside', 'inside'],
     canSplit: true,
     plan: false,
@@ -82,3 +107,7 @@ const SHAPES: Readonly<Record<Form, FormShape>> = {
 export function formShape(form: Form): FormShape {
   return SHAPES[form];
 }
+
+/** The forms that rounds lay out tests on. */
+export const ROUND_FORMS = ['tile', 'ring strip'] as const satisfies readonly Form[];
+export type RoundForm = (typeof ROUND_FORMS)[number];

@@ -163,3 +163,39 @@ export function defectOf(id: string): Defect | undefined {
 export function defectName(id: string): string {
   return id.replace(/-/g, ' ');
 }
+
+/** The defects that an opening offers first. Common practice, no source. */
+export const COMMON_DEFECTS = [
+  ...(['pinholing', 'pitting', 'blistering', 'crazing', 'crawling'] as const),
+  ...(['running', 'underfired', 'slip-lifting', 'speck'] as const),
+] as const satisfies readonly DefectId[];
+
+/** The defects that come days to years after the firing. */
+export const LATE_DEFECTS = [
+  'crazing',
+  'shivering',
+  'dunting',
+  'pop-out',
+] as const satisfies readonly DefectId[];
+
+/** What a defect is most easily taken for, where that is not just the next of its group. */
+const LOOK_ALIKES: Readonly<Partial<Record<DefectId, readonly DefectId[]>>> = {
+  pinholing: ['pitting', 'blistering'],
+  pitting: ['pinholing', 'blistering'],
+  blistering: ['pitting', 'bloating'],
+  bloating: ['blistering', 'pop-out'],
+  crazing: ['dunting', 'shivering'],
+  shivering: ['slip-lifting', 'crazing'],
+  dunting: ['crazing', 'body-crack'],
+  crawling: ['patchy', 'raw-flaking'],
+  'slip-lifting': ['shivering', 'crawling'],
+};
+
+/** The two defects that one is most easily taken for. */
+export function lookAlikesOf(defect: Defect): Defect[] {
+  const named = LOOK_ALIKES[defect.id]?.map((id) => DEFECTS.find((one) => one.id === id)!);
+  return named ?? DEFECTS.filter((one) => one.group === defect.group && one !== defect).slice(0, 2);
+}
+
+/** All defect ids, for schemas and columns. */
+export const DEFECT_IDS = DEFECTS.map(({ id }) => id) as [DefectId, ...DefectId[]];

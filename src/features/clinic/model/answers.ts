@@ -1,7 +1,7 @@
 import { QUESTIONS, type Evidence } from '@/core/clinic';
 
 /** An answer that was given: the question and which of its answers. */
-export interface Told {
+export interface GivenAnswer {
   readonly question: string;
   readonly answer: number;
 }
@@ -9,7 +9,7 @@ export interface Told {
 /**
  * Reads what was told from an address, such as "needle.1,order.0"; what is not understood is left out.
  */
-export function readTold(text: string | undefined): Told[] {
+export function readAnswers(text: string | undefined): GivenAnswer[] {
   return (text ?? '').split(',').flatMap((part) => {
     const [question, answer] = part.split('.');
     const known = QUESTIONS.find(({ id }) => id === question);
@@ -18,12 +18,12 @@ export function readTold(text: string | undefined): Told[] {
 }
 
 /** The same as it stands in an address. */
-export function writeTold(told: readonly Told[]): string {
+export function writeAnswers(told: readonly GivenAnswer[]): string {
   return told.map(({ question, answer }) => `${question}.${answer}`).join(',');
 }
 
 /** What was told, as evidence. */
-export function toldEvidence(told: readonly Told[]): Evidence {
+export function evidenceFromAnswers(told: readonly GivenAnswer[]): Evidence {
   return Object.assign(
     {},
     ...told.map(

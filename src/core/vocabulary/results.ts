@@ -1,0 +1,34 @@
+/** How the melted surface looks. */
+export const SURFACES = ['gloss', 'satin', 'matte'] as const;
+export type Surface = (typeof SURFACES)[number];
+
+/** How far the glaze moved in the firing. */
+export const MOVEMENTS = ['stable', 'moves', 'runs'] as const;
+export type Movement = (typeof MOVEMENTS)[number];
+
+/** What becomes of a piece. */
+export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'] as const;
+export type Fate = (typeof FATES)[number];
+
+/** Where on a zone a defect sits. */
+export const PLACES = ['everywhere', 'spot', 'rim', 'foot', 'overlap', 'thick', 'decoration'] as const;
+export type Place = (typeof PLACES)[number];
+
+/** How bad a defect is: 1 only when looked for, 2 plain, 3 spoils the piece. */
+export const SEVERITIES = [1, 2, 3] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+/** Whether a reading was made on the raw glaze or after a firing. */
+export const READING_STAGES = ['before', 'after'] as const;
+export type ReadingStage = (typeof READING_STAGES)[number];
+
+/** How far a piece is. */
+export const PIECE_STAGES = ['made', 'glazed', 'loaded', 'fired', 'read'] as const;
+export type PieceStage = (typeof PIECE_STAGES)[number];
+
+/** How a piece stands in a firing. */
+export const LOAD_STATES = ['loaded', 'read', 'missing', 'broken'] as const;
+export type LoadState = (typeof LOAD_STATES)[number];
+
+/** What boiling in water, as a test of late crazing, came to. */
+export const BOIL_TESTS = ['passed', 'failed'] as const;

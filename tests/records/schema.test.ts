@@ -1,0 +1,82 @@
+import { readFileSync } from 'node:fs';
+import { migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
+import { addEvent } from '@/records/firings';
+import { addRequest, listRequests, recordFailedLookup } from '@/records/dictionary';
+import { listCases, openCase } from '@/records/clinic';
+import { piecePage } from '@/records/pieces';
+import { takeForgotten } from './watchWrites';
+import { dip, fired, freshBase, freshStudio, readAll, tile } from './studio';
+
+test('the schema goes up and down without a rest', async () => {
+  const base = await freshBase('migrations');
+  await unmigrate(base);
+  const [left] = await base.raw('show tables');
+  expect(
+    left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
+  ).toEqual([]);
+  expect((await migrate(base)).at(-1)).toBe('013_names');
+  expect(await migrate(base)).toEqual([]);
+  await base.destroy();
+});
+
+test('the row types are those of the migrated schema', async () => {
+  const base = await freshBase('tables');
+  // Run npm run tables after a migration.
+  expect(readFileSync('src/records/platform/tables.ts', 'utf8')).toBe(await tablesSource(base));
+  await base.destroy();
+});
+
+test('a studio of the release before keeps its coats, events, requests and cases under the new names', async () => {
+  const studio = await freshStudio('before');
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0.1, 0.7)])]);
+  await readAll(studio, firingId, () => ({ surface: 'gloss', movement: null, colour: null }));
+  await addEvent(base, member, {
+    id: newId(),
+    firingId,
+    kind: 'lid closed',
+    minutes: 5,
+    value: null,
+    note: '',
+  });
+  const wish = { id: newId(), baseId: glazes.Sleeper, topId: glazes.Limewash, note: 'for bowls' };
+  await addRequest(base, member, wish);
+  await recordFailedLookup(base, 'Limewash over Sleeper');
+  const caseId = newId();
+  await openCase(base, member, {
+    id: caseId,
+    defect: 'pitting',
+    pieceId: ids[0]!,
+    subject: `firing.${firingId}`,
+    answers: 'needle.1',
+  });
+  const look = async () => ({
+    piece: await piecePage(base, ids[0]!),
+    requests: await listRequests(base),
+    cases: await listCases(base),
+    events: await base('firing_event').select('kind'),
+    lookups: await base('failed_lookup').select('times'),
+    changes: await base('change').orderBy('id').select('what'),
+  });
+  const now = await look();
+  await unmigrateOne(base);
+  const [before] = await base.raw('select low, high from coat');
+  expect(before).toEqual([{ low: 0.1, high: 0.7 }]);
+  const [told] = await base.raw(
+    'select c.about, c.told, e.kind, a.note, w.times from clinic_case c, firing_event e, asked a, wanted w',
+  );
+  expect(told).toEqual([
+    { about: `firing.${firingId}`, told: 'needle.1', kind: 'lid down', note: 'for bowls', times: 2 },
+  ]);
+  await migrate(base);
+  expect(await look()).toEqual(now);
+  await base.destroy();
+});
+
+test('the watch over all records tests sees a write that leaves no row in change', async () => {
+  const { base } = await freshStudio('watched');
+  await base.transaction((trx) => trx('kiln').update({ litres: 1 }));
+  await expect(base.transaction((trx) => trx('glaze').update({ sort: 'x' as never }))).rejects.toThrow();
+  expect(takeForgotten()).toEqual(['kiln']);
+  await base.destroy();
+});
