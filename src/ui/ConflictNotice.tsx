@@ -21,7 +21,7 @@ export function ConflictNotice({ rows, onKeepMine }: Props) {
         Save mine over theirs
       </Button>
       <Button size="small" sx={{ mt: 1 }} onClick={() => window.location.reload()}>
-        Look at theirs
+        Show theirs
       </Button>
     </Alert>
   );

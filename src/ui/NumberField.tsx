@@ -23,7 +23,7 @@ export function NumberField({ value, onChange, error, ...rest }: Props) {
       : value === null || Number.isNaN(value)
         ? (typed ?? '')
         : String(value);
-  const wrong = typed !== null && Number.isNaN(parseNumber(typed)) ? 'This is no number.' : error;
+  const wrong = typed !== null && Number.isNaN(parseNumber(typed)) ? 'This is not a number.' : error;
   return (
     <TextField
       {...rest}

@@ -20,7 +20,7 @@ export async function sendPhoto(
   try {
     const response = await fetch('/api/v1/photos', { method: 'POST', body: form });
     const outcome = (await response.json()) as Outcome<unknown>;
-    return outcome.ok ? null : (outcome.errors[0]?.message ?? 'The photo was not taken.');
+    return outcome.ok ? null : (outcome.errors[0]?.message ?? 'The photo was not accepted.');
   } catch {
     return 'The server did not answer; the photo is not stored yet. Try again.';
   }

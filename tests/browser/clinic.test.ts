@@ -26,7 +26,7 @@ test('a student tells blisters from pits by look, and gets the first cause and w
   await expect(
     page.getByRole('heading', { name: 'First of all: these two glazes do not go together in this order' }),
   ).toBeVisible();
-  await page.getByText('Take the last answer back').click();
+  await page.getByText('Undo last answer').click();
   await expect(told.getByText('Only where two glazes lie over each other?')).toBeVisible();
 });
 
@@ -51,9 +51,9 @@ test('a technician sees from a piece that the carbide glaze pits where thick, wi
   expect(text).toContain('silicon carbide is in the glaze');
   expect(text).not.toContain('Okafor');
   await page.getByLabel('What was tried').fill('One thin dip');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Save what was tried' }).click();
   await expect(page.getByText('One thin dip: not known yet')).toBeVisible();
-  await page.getByLabel('What really helped').fill('One dip, no more');
+  await page.getByLabel('What helped').fill('One dip, no more');
   await page.getByRole('button', { name: 'Close the case' }).click();
   await expect(page.getByText('What helped: One dip, no more').first()).toBeVisible();
   await page.goto('/clinic/pitting');
@@ -66,20 +66,20 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   await page.getByRole('link', { name: /^Case \d+: crazing on SW-/ }).click();
   await expect(page.getByRole('heading', { name: /^Case \d+: the glaze shrinks more/ })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Lamp Clear away from crazing' })).toBeVisible();
-  const ladder = page.getByRole('region', { name: 'Played forward' });
+  const ladder = page.getByRole('region', { name: 'What-if' });
   await expect(ladder.getByRole('row').nth(1)).toContainText('Lamp Clear, control');
   await expect(ladder.getByRole('row').nth(1)).toContainText('crazes');
   await expect(page.getByRole('region', { name: 'What chemistry and firing say' })).toContainText(
     /learned from \d+ zones of yours/,
   );
   await page.getByRole('link', { name: 'Test it in a round' }).click();
-  await expect(page.getByRole('radio', { name: 'Away from crazing' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Crazing ladder (add silica and kaolin)' })).toBeChecked();
   await expect(page.getByRole('combobox', { name: 'Clay' })).toContainText('Viaduct Porcelain');
 });
 
 test('a count that rose is watched since its firing, and makes a case about the clay', async ({ page }) => {
   await signIn(page, 'teacher', 'signal-box-two');
-  await page.getByRole('region', { name: 'On the rise' }).getByRole('link', { name: /^\d+$/ }).click();
+  await page.getByRole('region', { name: 'Defects going up' }).getByRole('link', { name: /^\d+$/ }).click();
   const risen = page.getByRole('region', { name: 'Cutting Red: pinholing' });
   await expect(risen).toContainText(/Since Number Two \d+: \d+ of \d+ .*; before 0 of/);
   await risen.getByRole('link', { name: 'Find out why' }).click();
@@ -95,7 +95,7 @@ test('a count that rose is watched since its firing, and makes a case about the 
 test('from a piece to the first cause by look alone, in three taps', async ({ page }) => {
   await signIn(page, 'student', 'signal-box-three');
   await page.goto('/pieces/SW-0100');
-  await page.getByRole('link', { name: 'What went wrong? Find it by look' }).first().click();
+  await page.getByRole('link', { name: 'What went wrong? Find a defect by its look' }).first().click();
   await page
     .getByRole('navigation', { name: 'What do you see?' })
     .getByRole('link', { name: 'Cracks' })

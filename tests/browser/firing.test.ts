@@ -27,7 +27,7 @@ async function turn(page: Page, cone: string, bend: number): Promise<void> {
 
 async function openKiln(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Open the kiln' }).click();
-  await page.getByRole('button', { name: 'It is cool: open it' }).click();
+  await page.getByRole('button', { name: 'It is cool: open the kiln' }).click();
   const pieces = page.getByRole('button', { name: /to the pieces/ });
   const heading = page.getByRole('heading', { name: /^SW-/ });
   await expect(pieces.or(heading)).toBeVisible();
@@ -112,26 +112,26 @@ test('a kiln without a controller is read by the hour, and says as much', async 
   await expect(field).toBeVisible();
   await page.waitForLoadState('networkidle');
   await field.fill('1500');
-  await page.getByRole('button', { name: 'Write down' }).click();
+  await page.getByRole('button', { name: 'Log' }).click();
   await expect(page.getByText('A temperature from −20 to 1450 °C.')).toBeVisible();
-  const events = page.getByRole('region', { name: 'Write down' }).getByRole('listitem');
+  const events = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   // The page of the book: a reading an hour, written down afterwards.
   const book = [20, 160, 320, 470, 620, 770, 920, 1060, 1180, 1232, 1282];
   for (const [hour, celsius] of book.entries()) {
     await field.fill(String(celsius));
     await page.getByLabel('At, hours from the start').fill(`${hour}:00`);
-    await page.getByRole('button', { name: 'Write down' }).click();
+    await page.getByRole('button', { name: 'Log' }).click();
     await expect(events).toHaveCount(hour + 1);
   }
   await expect(events.first()).toContainText('1282 °C');
   await page.getByRole('button', { name: 'damper' }).click();
   await page.getByLabel('damper, % open').fill('40');
-  await page.getByRole('button', { name: 'Write down' }).click();
+  await page.getByRole('button', { name: 'Log' }).click();
   await expect(events.filter({ hasText: 'damper 40 %' })).toBeVisible();
   await page.getByRole('button', { name: 'reduction starts' }).click();
   await page.getByRole('button', { name: 'medium', exact: true }).click();
   await expect(events).toHaveCount(13);
-  await events.filter({ hasText: 'reduction starts' }).getByRole('button', { name: 'strike out' }).click();
+  await events.filter({ hasText: 'reduction starts' }).getByRole('button', { name: 'delete' }).click();
   await expect(events).toHaveCount(12);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(events).toHaveCount(13);
@@ -162,7 +162,7 @@ test('a log file is brought in with its columns guessed; lines that cannot be re
   });
   await expect(page.getByText('line 14: “hot” is no temperature')).toBeVisible();
   await choose(page, 'Degrees are', '°F');
-  await page.getByRole('button', { name: 'Keep these 12 readings' }).click();
+  await page.getByRole('button', { name: 'Import these 12 readings' }).click();
   await expect(page.getByRole('button', { name: 'Another file' })).toHaveCount(0);
 });
 

@@ -106,14 +106,14 @@ test('a kiln of 24 is opened with one thumb, most of it without a network, besid
     await tapThrough(page, 'gloss', 'stable', 'keep');
     await expect(words(page)).toContainText('no network');
   }
-  await expect(page.getByText('All 24 are read.')).toBeVisible();
+  await expect(page.getByText('All 24 are recorded.')).toBeVisible();
   await expect(unread).toHaveCount(0);
   await page.close();
 
   page = await context.newPage();
   await page.goto(path);
   await expect(words(page)).toHaveText('20 kept here, no network');
-  await expect(page.getByText('All 24 are read.')).toBeVisible();
+  await expect(page.getByText('All 24 are recorded.')).toBeVisible();
   await context.setOffline(false);
   const stuck = page.getByRole('alert').filter({ hasText: 'read on another device too' });
   await expect(stuck).toHaveCount(2);

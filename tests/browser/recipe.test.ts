@@ -58,7 +58,7 @@ test('a teacher pastes a recipe, sees why it crazes on the porcelain only, lays 
   const sheet = page.getByRole('table', { name: 'Batch sheet' });
   await expect(sheet.getByRole('row', { name: /Soda feldspar/ })).toContainText('126.0');
   await expect(sheet.getByRole('row', { name: /Tin oxide/ })).toContainText('12.0');
-  await expect(page.getByText('Dry in all 315.0 g')).toBeVisible();
+  await expect(page.getByText('Dry total 315.0 g')).toBeVisible();
   await page.evaluate(() => (window.print = () => document.body.setAttribute('data-printed', 'yes')));
   await page.getByRole('button', { name: 'Print the batch sheet' }).focus();
   await page.keyboard.press('Enter');
@@ -113,10 +113,10 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
 
   const first = await context.newPage();
   await first.goto(url);
-  await first.getByRole('button', { name: 'Write it down' }).click();
+  await first.getByRole('button', { name: 'Save recipe' }).click();
   await expect(first.getByText('Saved as version 1')).toBeVisible();
   await other.getByRole('textbox', { name: 'Base 1, amount' }).fill('55');
-  await other.getByRole('button', { name: 'Write it down' }).click();
+  await other.getByRole('button', { name: 'Save recipe' }).click();
   await expect(other.getByText('Somebody else saved this while you were writing.')).toBeVisible();
   await other.getByRole('button', { name: 'Save mine over theirs' }).click();
   await expect(other.getByText('Saved as version 2')).toBeVisible();
@@ -130,9 +130,9 @@ test('a bucket is brought right and the measurement kept; a material of our own 
   await signIn(page);
   await page.goto('/glazes');
   await page.getByRole('link', { name: /Slate Bank/ }).click();
-  await page.getByLabel('It measures').fill('1,50');
+  await page.getByLabel('Measured SG').fill('1,50');
   await expect(page.getByText(/Too thick: stir in 1\.11 l water/)).toBeVisible();
-  await page.getByRole('button', { name: /^Note it for/ }).click();
+  await page.getByRole('button', { name: /^Save measurement for/ }).click();
   await expect(page.getByRole('table', { name: /^Measurements of/ })).toContainText('1.11 l water in');
   const before = await page.getByRole('region', { name: 'Expansion' }).locator('b').first().textContent();
 
@@ -141,7 +141,7 @@ test('a bucket is brought right and the measurement kept; a material of our own 
   const card = page.getByRole('form', { name: 'Whiting' });
   await card.getByLabel('Analysis, weight % as weighed').fill('CaO 30\nNa2O 30\nXyz 2');
   await card.getByRole('button', { name: 'Use my analysis instead' }).click();
-  await expect(card).toContainText('Xyz is no oxide I know');
+  await expect(card).toContainText('Xyz is not a known oxide');
   await card.getByLabel('Analysis, weight % as weighed').fill('CaO 30\nNa2O 30');
   await card.getByRole('button', { name: 'Use my analysis instead' }).click();
   await expect(page.getByText(/^your own/)).toBeVisible();

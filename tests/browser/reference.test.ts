@@ -35,7 +35,7 @@ test('a visitor’s link shows its wall and nothing else, and ends for open page
   await page.goto('/wall');
   await page.getByRole('link', { name: 'Share' }).click();
   await page.getByLabel('Title for visitors').fill('Open day');
-  await page.getByRole('button', { name: 'Make the link' }).click();
+  await page.getByRole('button', { name: 'Make link' }).click();
   const address = (await page
     .getByRole('region', { name: 'The new link' })
     .getByRole('link')
@@ -77,9 +77,9 @@ test('a visitor’s link shows its wall and nothing else, and ends for open page
   await page
     .getByRole('listitem')
     .filter({ hasText: 'Open day' })
-    .getByRole('button', { name: 'End it' })
+    .getByRole('button', { name: 'End link' })
     .click();
-  await expect(visitor.getByRole('heading', { name: 'This link shows nothing' })).toBeVisible();
+  await expect(visitor.getByRole('heading', { name: 'This link does not work' })).toBeVisible();
   expect((await visitor.request.get(`${new URL(address).pathname}/wall`)).status()).toBe(404);
   await context.close();
 });
@@ -100,7 +100,7 @@ test('a technician prints the poster on sheets, with its code, and the dictionar
   expect(poster.text).toContain('row 2 of 2, column 2 of 2');
   expect(poster.codes.some((code) => code.endsWith('/wall'))).toBe(true);
 
-  await page.getByRole('button', { name: 'Write the dictionary' }).click();
+  await page.getByRole('button', { name: 'Make the dictionary' }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(
     page.getByText('Stopped; nothing was kept.').or(page.getByText('Open the dictionary')),
@@ -130,9 +130,9 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Larger (+)' }).click();
   await expect(grid.getByRole('gridcell', { selected: true })).toBeInViewport({ ratio: 0.5 });
   await page.getByRole('button', { name: 'Whole' }).click();
-  await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('button', { name: 'Switch to' })).toHaveAttribute('aria-pressed', 'false');
   await page.keyboard.press('f');
-  await expect(page.getByRole('button', { name: 'Flick to' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Switch to' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('f');
   await page.getByText('Grounds, order, names').click();
   await choose(page, 'In order of', 'name');
@@ -168,13 +168,13 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await gaps.nth(1).click();
   await page.getByRole('button', { name: 'On the list for a round' }).click();
   const words = await page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').textContent();
-  await page.getByRole('button', { name: 'Ask the studio for it' }).click();
-  await expect(page.getByText('Asked for. Today tells you when it is done.')).toBeVisible();
+  await page.getByRole('button', { name: 'Request this test' }).click();
+  await expect(page.getByText('Requested tests. Today tells you when it is done.')).toBeVisible();
   expect((await wall(asked)).status()).toBe(200);
-  await page.getByRole('link', { name: 'Plan the 2 on the list' }).click();
+  await page.getByRole('link', { name: 'Plan the 2 of the next round' }).click();
   await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();
   await page.goto('/');
-  await expect(page.getByRole('region', { name: 'Asked for' })).toContainText(words!.trim());
+  await expect(page.getByRole('region', { name: 'Requested tests' })).toContainText(words!.trim());
 });
 
 test('two senses are picked up and set side by side at one scale, with what differs', async ({ page }) => {
@@ -236,7 +236,7 @@ test('an entry is made again as bowls, and the new pieces know their model', asy
     .first()
     .click();
   await page.getByLabel('Teacher’s note').fill('Wait until the sheen is gone.');
-  await page.getByRole('button', { name: 'Save the note' }).click();
+  await page.getByRole('button', { name: 'Save note' }).click();
   await expect(page.getByText('Wait until the sheen is gone.').first()).toBeVisible();
   await page.getByRole('link', { name: 'Make it again' }).first().click();
   await choose(page, 'Form', 'bowl');
@@ -245,5 +245,5 @@ test('an entry is made again as bowls, and the new pieces know their model', asy
   await page.getByRole('button', { name: 'Log these 2 pieces' }).click();
   const made = page.getByRole('status').getByRole('link').first();
   await made.click();
-  await expect(page.getByRole('heading', { name: /^Made after SW-/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Made like SW-/ })).toBeVisible();
 });

@@ -11,7 +11,7 @@ test('a technician plans the crazing ladder with twins and a control, prints she
   await expect(page).toHaveURL(/rounds$/);
   await page.getByRole('link', { name: 'Plan a round' }).click();
   await page.waitForLoadState('networkidle');
-  await page.getByRole('radio', { name: 'Away from crazing' }).click();
+  await page.getByRole('radio', { name: 'Crazing ladder (add silica and kaolin)' }).click();
   await choose(page, 'Base glaze', 'Lamp Clear');
   await choose(page, 'Clay', 'Viaduct Porcelain');
   await page.getByLabel('Name of the round').fill('Porcelain, second ladder');
@@ -55,10 +55,10 @@ test('a technician plans the crazing ladder with twins and a control, prints she
   expect(text).toMatch(/R\d+ A5/);
 
   await page.goto(url);
-  await page.getByRole('button', { name: 'All glazed as planned' }).click();
-  await expect(page.getByRole('button', { name: 'All glazed as planned' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Mark all as glazed' }).click();
+  await expect(page.getByRole('button', { name: 'Mark all as glazed' })).toHaveCount(0);
   await page.goto('/');
-  const rounds = page.getByRole('region', { name: 'Rounds and least certain' });
+  const rounds = page.getByRole('region', { name: 'Rounds and least certain entries' });
   await expect(rounds).toContainText('Porcelain, second ladder');
   await expect(rounds).toContainText('10 glazed');
 });
@@ -78,18 +78,18 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
   await page.getByRole('button', { name: /^A1: / }).click();
   await expect(page.getByRole('button', { name: /^A1: / })).toHaveAttribute('aria-pressed', 'true');
 
-  await page.getByRole('radio', { name: 'Tests of your own choice' }).click();
+  await page.getByRole('radio', { name: 'Your own choice of tests' }).click();
   await expect(page.getByText('Add the first test.')).toBeVisible();
   await choose(page, 'Glaze under', 'Sleeper');
   await choose(page, 'Glaze over', 'Ash Tip');
   await page.getByRole('button', { name: 'Add this test' }).click();
   await expect(page.getByRole('button', { name: /^A1: Ash Tip over Sleeper/ })).toBeVisible();
 
-  await page.getByRole('radio', { name: 'Between two glazes' }).click();
-  await page.getByLabel('Steps, ends counted').fill('2000');
+  await page.getByRole('radio', { name: 'Line blend' }).click();
+  await page.getByLabel('Number of tiles, including both ends').fill('2000');
   await choose(page, 'Corner B', 'Sleeper');
   await expect(page.getByText(/2000 tests: more than 1000/)).toBeVisible();
-  await page.getByLabel('Steps, ends counted').fill('5');
+  await page.getByLabel('Number of tiles, including both ends').fill('5');
   await expect(page.getByRole('button', { name: /^A2: 75 % Lamp Clear, 25 % Sleeper/ })).toBeVisible();
 });
 
@@ -103,7 +103,7 @@ test('so many free places are filled with the tests most worth it, changed, acce
   await expect(rows).toHaveCount(4);
   const first = (await rows.first().locator('b').textContent())!;
   const whole = (await rows.first().textContent())!;
-  await expect(rows.first()).toContainText('nobody tried it');
+  await expect(rows.first()).toContainText('no tile on this clay yet');
   await rows.nth(3).getByRole('checkbox').uncheck();
   await page.getByRole('button', { name: 'Lay out these 3' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 gaps, cone 6');

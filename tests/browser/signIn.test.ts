@@ -42,7 +42,7 @@ test('a student reads all, and may not plan a firing or change another’s piece
   await expect(page.getByRole('button', { name: 'Plan a firing' })).toHaveCount(0);
   await page.goto('/pieces/SW-0001/edit');
   await page.getByRole('textbox', { name: 'Note' }).fill('not mine');
-  await page.getByRole('button', { name: 'Save the correction' }).click();
+  await page.getByRole('button', { name: 'Save correction' }).click();
   await expect(told(page)).toContainText('own pieces only');
 });
 

@@ -16,7 +16,7 @@ export async function lookThroughClosed(page: Page): Promise<void> {
   await page.goto('/kilns');
   const row = page.getByRole('row').filter({ hasText: 'closed' }).first();
   await row.getByRole('link', { name: /^\d+$/ }).click();
-  await page.getByRole('link', { name: 'Look through it again' }).click();
+  await page.getByRole('link', { name: 'Look through the opening again' }).click();
   await expect(page.getByText(/^1 of \d+$/)).toBeVisible();
   await page.waitForLoadState('networkidle');
 }

@@ -36,7 +36,7 @@ export function describe(agreement: Agreement, colour: string | null): Descripti
 /** What a movement means at the bench, with the distance to keep. */
 export function movementWords(movement: string | null): string {
   if (movement === 'stable') return 'stays where it is put';
-  if (movement === 'moves') return 'moves: keep 10 mm off the foot';
+  if (movement === 'moves') return 'moves: leave 10 mm bare at the foot';
   if (movement === 'runs') return 'runs: keep off the lower third, use a cookie';
   return 'not noted';
 }

@@ -40,7 +40,7 @@ export interface Basis {
 export function verdictWords(band: FitBand, { tiles }: Basis): string {
   const basis = tiles > 0 ? `by ${tiles} zones of your tiles` : 'by calculation alone';
   const others = band.verdicts.filter((verdict) => verdict !== band.verdict);
-  if (others.length === 0) return `${band.verdict} ${basis}, surely`;
+  if (others.length === 0) return `${band.verdict} ${basis}`;
   return `${band.verdict} ${basis}; could ${listOf(others.map(infinitive))}`;
 }
 

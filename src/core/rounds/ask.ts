@@ -82,7 +82,7 @@ export function layOut(question: RoundQuestion, glazes: readonly NamedRecipe[]):
   if (chosen.length < least)
     return least === 1 ? 'Choose a glaze.' : `Choose ${least === most ? '' : 'at least '}${least} glazes.`;
   const bare = isBlend(kind) ? chosen.find((glaze) => !glaze.lines) : undefined;
-  if (bare) return `${bare.name} has no recipe, so it cannot be blended. Write it down on its page first.`;
+  if (bare) return `${bare.name} has no recipe, so it cannot be blended. Add its recipe on its page first.`;
   if (kind === 'factorial' && bodies.length < 1) return 'Choose a clay.';
   if (kind === 'clays' && bodies.length < 2) return 'Choose at least two clays.';
   if (kind === 'free' && question.tests.length === 0) return 'Add the first test.';

@@ -4,7 +4,7 @@ import { coneIndex } from '@/core/firing';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 
 const measured = (most: number) =>
-  z.number('This is no number.').min(0, 'Cannot be negative.').max(most, `At most ${most}.`).nullable();
+  z.number('This is not a number.').min(0, 'Cannot be negative.').max(most, `At most ${most}.`).nullable();
 
 export const bodySchema = z
   .object({

@@ -25,7 +25,7 @@ export const batchSchema = z.object({
   code: z.string().trim().min(1, 'Write what is on the bucket.').max(40, 'At most 40 characters.'),
   mixedOn: z.iso.date('Choose a day.'),
   specificGravity: z
-    .number('This is no number.')
+    .number('This is not a number.')
     .min(1, 'Water alone is 1.00.')
     .max(2.5, 'More than 2.50?')
     .nullable(),
@@ -33,7 +33,7 @@ export const batchSchema = z.object({
 
 const lineSchema = z.object({
   material: z.string().trim().min(1, 'Which material?').max(120, 'At most 120 letters.'),
-  amount: z.number('This is no number.').min(0, 'Cannot be negative.').max(1e6, 'More than a million?'),
+  amount: z.number('This is not a number.').min(0, 'Cannot be negative.').max(1e6, 'More than a million?'),
   addition: z.boolean().optional(),
 });
 
@@ -49,7 +49,7 @@ export const recipeSchema = z.object({
   note: z.string().trim().max(2000, 'At most 2000 characters.'),
 });
 
-const share = z.number('This is no number.').min(0, 'Cannot be negative.').max(105, 'More than 105 %?');
+const share = z.number('This is not a number.').min(0, 'Cannot be negative.').max(105, 'More than 105 %?');
 
 /** An analysis may add up to a little over 100, as laboratories round; 105 is a slip of the pen. */
 const MOST_PERCENT = 105;
@@ -59,14 +59,14 @@ export const materialSchema = z.object({
   name: z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.'),
   analysis: z.record(z.string(), share).superRefine((analysis, ctx) => {
     const wrong = (message: string) => ctx.addIssue({ code: 'custom', message });
-    for (const oxide of Object.keys(analysis)) if (!isOxide(oxide)) wrong(`${oxide} is no oxide I know.`);
+    for (const oxide of Object.keys(analysis)) if (!isOxide(oxide)) wrong(`${oxide} is not a known oxide.`);
     const sum = Object.values(analysis).reduce((total, part) => total + part, 0);
     if (sum > MOST_PERCENT) wrong(`Adds up to ${Number(sum.toFixed(2))} %, more than ${MOST_PERCENT}.`);
     if (sum === 0) wrong('Type at least one oxide.');
   }),
-  loi: z.number('This is no number.').min(0, 'Cannot be negative.').max(100, 'At most 100.'),
+  loi: z.number('This is not a number.').min(0, 'Cannot be negative.').max(100, 'At most 100.'),
   density: z
-    .number('This is no number.')
+    .number('This is not a number.')
     .min(0.5, 'Lighter than 0.5?')
     .max(12, 'Heavier than 12?')
     .nullable(),
@@ -78,9 +78,12 @@ export const saveMaterialSchema = z.object({ material: materialSchema, version: 
 export const measureSchema = z.object({
   id: idSchema,
   batchId: idSchema,
-  specificGravity: z.number('This is no number.').gt(1, 'Water alone is 1.00.').max(2.5, 'More than 2.50?'),
+  specificGravity: z
+    .number('This is not a number.')
+    .gt(1, 'Water alone is 1.00.')
+    .max(2.5, 'More than 2.50?'),
   ml: z
-    .number('This is no number.')
+    .number('This is not a number.')
     .positive('More than nothing.')
     .max(1e6, 'More than 1000 litres?')
     .nullable(),

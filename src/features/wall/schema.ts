@@ -6,7 +6,7 @@ const name = z.string().trim().min(1, 'Type a name.').max(60, 'At most 60 letter
 const search = z
   .string()
   .max(400)
-  .regex(/^[\w=&.%-]*$/, 'is no address of a wall');
+  .regex(/^[\w=&.%-]*$/, 'is not the address of a wall');
 
 export const wallNameSchema = z.object({ id: idSchema, name, search });
 export const endSchema = z.object({ id: idSchema, ended: z.boolean() });

@@ -140,7 +140,7 @@ export async function importLog(
     if (await trx('log_source').where({ id: file.id }).first('id')) return;
     const live = await trx('log_source').where({ firing_id: file.firingId, live: 1 }).first('id');
     if (live)
-      throw new Refusal('file', 'Its controller is still being read. Bring the file in when it has ended.');
+      throw new Refusal('file', 'Its controller is still being read. Import the file when it has ended.');
     await trx('log_source').insert({
       id: file.id,
       firing_id: file.firingId,

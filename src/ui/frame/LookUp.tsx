@@ -16,7 +16,7 @@ export function LookUp() {
   const router = useRouter();
   const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
-  const [answers, setAnswers] = useState<readonly Answer[] | null>(null);
+  const [answers, setResults] = useState<readonly Answer[] | null>(null);
   const [at, setAt] = useState(0);
 
   useEffect(() => {
@@ -27,10 +27,10 @@ export function LookUp() {
         const response = await fetch(`/api/v1/look-up?for=${encodeURIComponent(text)}`, {
           signal: stop.signal,
         });
-        setAnswers((await response.json()) as Answer[]);
+        setResults((await response.json()) as Answer[]);
         setAt(0);
       } catch {
-        if (!stop.signal.aborted) setAnswers([]);
+        if (!stop.signal.aborted) setResults([]);
       }
     }, 120);
     return () => {
@@ -41,7 +41,7 @@ export function LookUp() {
 
   const close = () => {
     setText('');
-    setAnswers(null);
+    setResults(null);
     field.current?.blur();
   };
   const onKey = (event: React.KeyboardEvent) => {
@@ -64,19 +64,19 @@ export function LookUp() {
         role="combobox"
         aria-expanded={Boolean(text && answers)}
         aria-controls="answers"
-        aria-label="Look up a glaze, a piece, a defect (key /)"
-        placeholder="Look up a glaze, a piece, a defect"
+        aria-label="Search glazes, pieces, defects (key /)"
+        placeholder="Search glazes, pieces, defects"
         value={text}
         onChange={(event) => {
           setText(event.target.value);
-          if (!event.target.value.trim()) setAnswers(null);
+          if (!event.target.value.trim()) setResults(null);
         }}
         onKeyDown={onKey}
         autoComplete="off"
       />
       <kbd aria-hidden>/</kbd>
       {text && answers && (
-        <div className={css.answers} id="answers" role="listbox" aria-label="Answers">
+        <div className={css.answers} id="answers" role="listbox" aria-label="Results">
           {answers.map((answer, i) => (
             <Link
               key={answer.href}

@@ -55,7 +55,7 @@ export function RunningHead({
           {member.name}, {member.role}
         </MenuItem>
         <MenuItem component={Link} href="/sessions" onClick={() => setAnchor(null)}>
-          Where I am signed in
+          Signed-in devices
         </MenuItem>
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>

@@ -2,8 +2,8 @@
 export default function NotFound() {
   return (
     <main style={{ maxWidth: 460, margin: '12vh auto', padding: 24 }}>
-      <h1>This link shows nothing</h1>
-      <p>It has run out, was ended, or was not copied whole. Ask the studio for another.</p>
+      <h1>This link does not work</h1>
+      <p>It has expired, was ended, or was not copied in full. Ask the studio for a new one.</p>
     </main>
   );
 }

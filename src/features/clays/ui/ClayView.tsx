@@ -60,7 +60,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
       <section className={css.glazes} aria-labelledby="on-it">
         <div className={css.titleRow}>
           <h2 id="on-it">Glazes on it</h2>
-          <nav aria-label="How thick">
+          <nav aria-label="Thickness">
             {[1, 2].map((n) => (
               <Link
                 key={n}
@@ -74,7 +74,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
           </nav>
         </div>
         {!figure ? (
-          <p>Neither its sheet nor your tiles give its expansion yet, so nothing can be reckoned here.</p>
+          <p>Neither its sheet nor your tiles give its expansion yet, so no fit can be calculated here.</p>
         ) : (
           <div className={css.columns}>
             {VERDICTS.map((verdict) => (
@@ -89,9 +89,10 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         {figure && (
           <p className="small quiet">
             {figure.tiles > 0
-              ? `By what ${figure.tiles} zones of your tiles taught`
-              : 'By calculation from its sheet alone'}
-            ; a question mark where the band of ± {figure.miss.toFixed(2)} could turn it. Tiles outrank it.
+              ? `Calculated, with what ${figure.tiles} zones of your tiles show`
+              : 'Calculated from its data sheet alone'}
+            ; a question mark where the band of ± {figure.miss.toFixed(2)} could change the verdict. Tiles
+            outrank the calculation.
           </p>
         )}
         {unjudged.length > 0 && (
@@ -100,7 +101,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
       </section>
       {mayChange && (
         <details className={css.change}>
-          <summary>Change what is said about it</summary>
+          <summary>Edit details</summary>
           <BodyCard key={body.version} body={body} />
         </details>
       )}

@@ -26,7 +26,7 @@ export function FitEvidence({ calibration, measured, tiles }: Props) {
   const x = (value: number) => ((value - low) / (high - low)) * W;
   return (
     <section className={css.evidence} aria-labelledby="learned">
-      <h2 id="learned">What your tiles say of it</h2>
+      <h2 id="learned">What your tiles say about this clay</h2>
       <p>{wordsOf(calibration, measured)}</p>
       {tiles.length > 0 && (
         <>
@@ -75,7 +75,8 @@ export function FitEvidence({ calibration, measured, tiles }: Props) {
           <p className={css.legend}>
             <FitMarkLegend />
             <span className="quiet">
-              each at its glaze’s expansion less what its thickness stands at its age; bold: several alike
+              each tile at its glaze’s expansion, less what its thickness can bear at its age; bold: several
+              alike
             </span>
           </p>
         </>
@@ -107,9 +108,9 @@ function wordsOf(calibration: Calibration | null, measured: number | null): stri
   const { value, low, high, tiles, crazed, sound } = calibration.limit;
   const shift = measured === null ? null : value - measured;
   return [
-    `From ${tiles} zones, ${crazed} crazed and ${sound} sound so far, it behaves like ${value.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)}).`,
+    `From ${tiles} zones, ${crazed} crazed and ${sound} sound so far, this clay behaves like ${value.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)}).`,
     shift !== null &&
-      `That is ${Math.abs(shift).toFixed(2)} ${shift < 0 ? 'below' : 'above'} its sheet, and verdicts on this clay are shifted by it.`,
+      `That is ${Math.abs(shift).toFixed(2)} ${shift < 0 ? 'below' : 'above'} its data sheet; verdicts on this clay are shifted by as much.`,
   ]
     .filter(Boolean)
     .join(' ');

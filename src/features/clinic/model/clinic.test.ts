@@ -37,7 +37,7 @@ test('a natural experiment is said with its numbers, its worth and what else dif
   expect(experimentWords(experiment())).toBe('Plum Siding: twice 9 of 13, once 1 of 14');
   expect(worthWords(experiment())).toBe('unlikely to be chance (1 in 300); 2 matched sets in 2 firings');
   expect(worthWords(experiment({ q: 0.2, sets: 1, firings: 1, confounded: ['batch'] }))).toBe(
-    'may be chance, among all that was looked at; 1 matched set in 1 firing; the batch differs with it',
+    'could be chance, given everything that was tested; 1 matched set in 1 firing; the batch differs with it',
   );
   const byFiring = [
     [4, 0],

@@ -17,7 +17,7 @@ export function worthWords({ p, q, sets, firings, byFiring, confounded }: Natura
   const chance =
     q < FALSE_FINDS
       ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
-      : 'may be chance, among all that was looked at';
+      : 'could be chance, given everything that was tested';
   const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
   const but = confounded.length
     ? `; the ${confounded.join(' and the ')} ${confounded.length > 1 ? 'differ' : 'differs'} with it`

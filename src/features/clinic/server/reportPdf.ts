@@ -42,7 +42,7 @@ export async function reportPdf(
     part(`Closed ${shortDay(found.closedAt)}`, [
       `The cause: ${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
     ]);
-  part('What was told', foundWords(defect.id, evidenceFromAnswers(told)));
+  part('What you told', foundWords(defect.id, evidenceFromAnswers(told)));
   part(
     'What the tiles say',
     experiments.map((one) => `${experimentWords(one)}; ${worthWords(one)}.`),
@@ -60,7 +60,7 @@ export async function reportPdf(
     ),
   );
   line(
-    'Weights of causes are judgement of the trade. Chances are exact, corrected for all that was looked at.',
+    'Weights of causes are trade judgement. Chances are exact, corrected for everything that was tested.',
     9,
   );
   return finish();

@@ -91,7 +91,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
       </p>
       {closed ? (
         <Button disabled={isBusy} onClick={() => void change({ reopened: true })}>
-          Open it again
+          Reopen case
         </Button>
       ) : (
         <>
@@ -134,13 +134,13 @@ export function CasePanel({ found, told, first, rounds }: Props) {
               ))}
             </TextField>
             <Button disabled={isBusy || !tried.act.trim()} onClick={() => void note()}>
-              Note it
+              Save what was tried
             </Button>
           </div>
           <div className={css.fields}>
             <TextField
               select
-              label="The cause it was"
+              label="Cause found"
               value={cause}
               onChange={(event) => setCause(event.target.value as CauseId)}
             >
@@ -151,7 +151,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
               ))}
             </TextField>
             <TextField
-              label="What really helped"
+              label="What helped"
               value={helped}
               onChange={(event) => setHelped(event.target.value)}
             />

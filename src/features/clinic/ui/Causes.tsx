@@ -6,17 +6,15 @@ import { percentWords } from '../model/words';
 export function Causes({ causes, other, enough }: Ranking) {
   return (
     <>
-      <h2>
-        {enough ? `First of all: ${causes[0]!.cause.name}` : 'Not enough to tell yet; the order so far'}
-      </h2>
+      <h2>{enough ? `Most likely: ${causes[0]!.cause.name}` : 'Not enough to tell yet; the order so far'}</h2>
       <ol>
         {causes.map((one, i) => (
           <Cause key={one.cause.id} ranked={one} open={i === 0 && enough} />
         ))}
       </ol>
       <p className="small quiet">
-        Something else: {percentWords(other)}. The weights are judgement of the trade, in one table; what your
-        own tiles say stands beside them below, never mixed in.
+        Something else: {percentWords(other)}. The weights are trade judgement, kept in one table. What your
+        own tiles say is shown separately below.
       </p>
     </>
   );
@@ -41,8 +39,10 @@ function Cause({ ranked, open }: { ranked: RankedCause; open: boolean }) {
         <div className={css.reasons}>
           {because.length > 0 && <p>For it: {because.map(({ words }) => words).join('; ')}.</p>}
           {against.length > 0 && <p>Against it: {against.map(({ words }) => words).join('; ')}.</p>}
-          {because.length + against.length === 0 && <p className="quiet">Nothing told speaks of it yet.</p>}
-          <h3>What to do, in this order</h3>
+          {because.length + against.length === 0 && (
+            <p className="quiet">None of your answers points to this yet.</p>
+          )}
+          <h3>What to do, in order</h3>
           <ol>
             {cause.remedies.map(({ act, cost, risk, caution }) => (
               <li key={act}>

@@ -7,12 +7,12 @@ import type { Forward } from '../model/forwardOf';
 /** What is likely to come of doing it otherwise: the ladder, the order and the partner, or the number of coats. */
 export function ForwardView({ forward }: { forward: Forward }) {
   return (
-    <section className={css.forward} aria-label="Played forward">
-      <h2>Played forward</h2>
+    <section className={css.forward} aria-label="What-if">
+      <h2>What-if</h2>
       {forward.kind === 'ladder' && <Ladder {...forward} />}
       {forward.kind === 'layers' && (
         <>
-          <Risks title="The two orders, as your tiles have it" risks={forward.risk.orders} />
+          <Risks title="The two orders, from your tiles" risks={forward.risk.orders} />
           <Risks title="With other partners" risks={forward.risk.partners} />
         </>
       )}
@@ -22,9 +22,10 @@ export function ForwardView({ forward }: { forward: Forward }) {
           <p>
             {forward.risk.above === null
               ? `No number of coats you have tried is above ${percent(RISK_LIMIT)}.`
-              : `The risk is above ${percent(RISK_LIMIT)} from ${forward.risk.above} ${forward.risk.above === 1 ? 'coat' : 'coats'} on.`}{' '}
+              : `The risk is above ${percent(RISK_LIMIT)} from ${forward.risk.above} ${forward.risk.above === 1 ? 'coat' : 'coats'} upwards.`}{' '}
             <span className="quiet small">
-              Neighbours that fall are pooled; the limit of {percent(RISK_LIMIT)} is judgement.
+              Neighbouring counts that would fall are pooled; the limit of {percent(RISK_LIMIT)} is a
+              judgement.
             </span>
           </p>
         </>
@@ -39,11 +40,11 @@ function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
   return (
     <table className={css.rungs}>
       <caption>
-        {glaze} away from crazing on {body}, foretold
+        {glaze} crazing ladder on {body}, predicted
       </caption>
       <thead>
         <tr>
-          <th scope="col">Rung</th>
+          <th scope="col">Step</th>
           <th scope="col">Expansion, 1e-6/K</th>
           <th scope="col">Likely</th>
         </tr>

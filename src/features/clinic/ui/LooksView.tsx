@@ -52,7 +52,7 @@ export function LooksView({
       )}
       <div className={css.findHead}>
         <h1>{subject.label ? `What is it on ${subject.label}?` : 'Find a defect by its look'}</h1>
-        {!subject.label && !subject.about && <LinkButton href="/clinic/watch">Watch the counts</LinkButton>}
+        {!subject.label && !subject.about && <LinkButton href="/clinic/watch">Defects going up</LinkButton>}
       </div>
       <nav className={css.asks} aria-label="What do you see?">
         {GROUPS.map(([group, title]) => (
@@ -63,8 +63,8 @@ export function LooksView({
         ))}
       </nav>
       <p className="quiet" style={{ marginBottom: 20 }}>
-        Left: seen from above. Right: cut through. Tap the one you see for its causes; below it: what it is
-        taken for, and where your own pieces show it.
+        Left: from above. Right: cut through. Tap the one you see for its causes. Below each: what it is often
+        mistaken for, and which of your pieces show it.
       </p>
       {GROUPS.map(([group, title]) => (
         <section key={group} id={group} className={css.group} aria-label={title}>

@@ -26,7 +26,7 @@ Chart.register(
   Tooltip,
 );
 
-/** Shares with the defect sample by sample, with the most that is usual and the point from which there is more. */
+/** Shares with the defect sample by sample, with the upper limit of usual and the point from which there is more. */
 export function RiseChart({ watched }: { watched: Watched }) {
   const inks = useInks();
   const { samples, rise } = watched;
@@ -44,7 +44,7 @@ export function RiseChart({ watched }: { watched: Watched }) {
           datasets: [
             {
               type: 'line' as const,
-              label: 'most that is usual',
+              label: 'upper limit of usual',
               data: samples.map(({ limit }) => percent(limit)),
               borderColor: inks.heat,
               borderWidth: 1.5,

@@ -34,16 +34,11 @@ export function ToldVoice({
           ))}
         </ul>
       )}
-      {told.length > 0 && <Link href={at(told.slice(0, -1))}>Take the last answer back</Link>}
-      <h3>{next.length ? 'Look at this next' : 'Nothing more to look at that would change the order'}</h3>
-      {next.map(({ question, drop }) => (
+      {told.length > 0 && <Link href={at(told.slice(0, -1))}>Undo last answer</Link>}
+      <h3>{next.length ? 'Most useful question' : 'No further question would change the order'}</h3>
+      {next.map(({ question }) => (
         <div key={question.id} className={css.ask}>
-          <p>
-            {question.words}{' '}
-            <span className="quiet small" title="Expected drop of the doubt, bits">
-              {drop.toFixed(1)} bits
-            </span>
-          </p>
+          <p>{question.words}</p>
           <div>
             {question.answers.map(({ words }, answer) => (
               <LinkButton
@@ -87,7 +82,9 @@ export function TilesVoice({
         </ul>
       )}
       {experiments.length === 0 && (
-        <p className="quiet">No two sets of your pieces differ in one thing only with this on one side.</p>
+        <p className="quiet">
+          No two sets of your pieces differ in only one thing with this defect on one side.
+        </p>
       )}
       <ul className={css.tiles}>
         {experiments.map((one) => (
@@ -163,7 +160,7 @@ export function RecordVoice({
         <>
           <p className="quiet">
             {pieces.length
-              ? 'Begin from a piece, and its recipe, coats and firing are looked up:'
+              ? 'Start from a piece, and its recipe, coats and firing are filled in:'
               : `No piece of yours shows plain ${defectName(defect.id)}.`}
           </p>
           <ul className={css.told}>

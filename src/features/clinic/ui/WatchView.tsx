@@ -16,17 +16,17 @@ export function WatchView({ series }: { series: readonly Series[] }) {
   const steady = series.filter(({ watched }) => watched.rise === null);
   return (
     <>
-      <GuideWords first="Clinic" last="Watch" />
-      <h1>{rising.length ? `${rising.length} on the rise` : 'Nothing is on the rise'}</h1>
+      <GuideWords first="Clinic" last="Defects going up" />
+      <h1>{rising.length ? `${rising.length} going up` : 'No defect is going up'}</h1>
       <p className="quiet">
-        Pieces with a plain defect, firing by firing. The line is the most that is usual, with the scatter
-        between firings allowed for. A rise may also come of what was tested: look whether other clays, coats
-        or partners began then.
+        Pieces with a plain defect, firing by firing. The line is the upper limit of what is usual, allowing
+        for scatter between firings. A rise may also come from what was tested: check whether other clays,
+        coats or partner glazes started then.
       </p>
       {rising.map((one) => (
         <Risen key={keyOf(one)} series={one} rise={one.watched.rise!} />
       ))}
-      <h2>As it was</h2>
+      <h2>As usual</h2>
       {steady.length === 0 ? (
         <p className="quiet">
           No defect has been marked often enough to be charted: four pieces, four firings.
@@ -38,7 +38,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
               <th scope="col">Of</th>
               <th scope="col">Defect</th>
               <th scope="col">Usual</th>
-              <th scope="col">Beyond the line</th>
+              <th scope="col">Above the line</th>
             </tr>
           </thead>
           <tbody>

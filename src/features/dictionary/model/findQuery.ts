@@ -34,7 +34,7 @@ export function findAddress(asked: FindQuery, change: Partial<FindQuery> = {}): 
 
 /** How far a colour is, for the eye: CIEDE2000. */
 export function nearWords(difference: number): string {
-  if (difference < 2) return 'hardly to be told apart';
+  if (difference < 2) return 'barely visible';
   if (difference < 5) return 'close';
-  return difference < 9 ? 'near' : 'of that kind';
+  return difference < 9 ? 'near' : 'similar';
 }

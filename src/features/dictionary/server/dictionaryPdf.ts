@@ -73,7 +73,7 @@ function titlePage(book: Book, count: number, now: Date): void {
     'Top over base. Each numbered sense is one ground, cone and atmosphere, described from the tiles that prove it; how many of them agree is said with it. Colours are of test tiles: another kiln gives another result.',
     { size: 10, gap: 16 },
   );
-  book.text('Nothing here says that a surface may touch food: have ware tested, and follow local rules.', {
+  book.text('Nothing here says that a surface may touch food: have ware tested and follow local rules.', {
     size: 10,
     gap: 8,
   });

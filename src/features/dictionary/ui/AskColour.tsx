@@ -44,7 +44,7 @@ export function AskColour({
       setSaid('Tap another place of the photo to measure it there.');
       ask({ colour });
     } catch {
-      setSaid('That picture cannot be read here. Choose a JPEG, PNG or WebP.');
+      setSaid('This picture cannot be read here. Choose a JPEG, PNG or WebP.');
     }
   };
   return (

@@ -37,14 +37,14 @@ export function Corrections({
     <>
       {list.map((one) => (
         <p key={one.id} className={one.settledAt ? `${css.note} quiet small` : css.note}>
-          <b>{one.settledAt ? 'Was corrected.' : 'Said to be wrong.'}</b> {one.text}{' '}
+          <b>{one.settledAt ? 'Corrected.' : 'Reported as wrong.'}</b> {one.text}{' '}
           <span className="quiet">
             {one.by}, {shortDay(one.at)}
-            {one.settledAt && `; seen to by ${one.settledBy}, ${shortDay(one.settledAt)}`}
+            {one.settledAt && `; settled by ${one.settledBy}, ${shortDay(one.settledAt)}`}
           </span>{' '}
           {!one.settledAt && maySettle && (
             <Button size="small" disabled={isBusy} onClick={() => void run(() => settle({ id: one.id }))}>
-              Seen to
+              Mark as settled
             </Button>
           )}
         </p>
@@ -57,7 +57,7 @@ export function Corrections({
             void send();
           }}
         >
-          <WordField label="What is wrong here" value={text} onChange={setText} multiline />
+          <WordField label="What is wrong?" value={text} onChange={setText} multiline />
           <FormErrors errors={errors} />
           <Button type="submit" size="small" disabled={isBusy || !text.trim()}>
             Send
@@ -65,7 +65,7 @@ export function Corrections({
         </form>
       ) : (
         <Button size="small" variant="text" onClick={() => setOpened(true)}>
-          Something is wrong here
+          Report a mistake
         </Button>
       )}
     </>

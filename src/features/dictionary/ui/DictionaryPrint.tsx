@@ -29,7 +29,7 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
         else setId(null);
         setFault('');
       } catch {
-        setFault('The server does not answer; the print goes on there.');
+        setFault('The server does not answer; it continues with the print.');
       }
     }, EVERY);
     return () => clearInterval(timer);
@@ -54,7 +54,7 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
     <section aria-label="Dictionary">
       <h2>The whole dictionary</h2>
       <p>
-        {headwords} headwords as a book to be bound: guide words, thumb tabs, an index by colour and one by
+        {headwords} headwords as a book to bind: guide words, thumb tabs, an index by colour and one by
         defect.
       </p>
       {runs && (
@@ -80,7 +80,7 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
             </Button>
           )}{' '}
           <Button variant={job?.state === 'done' ? 'outlined' : 'contained'} onClick={() => void begin()}>
-            {job?.state === 'done' ? 'Write it anew' : 'Write the dictionary'}
+            {job?.state === 'done' ? 'Make it again' : 'Make the dictionary'}
           </Button>
         </>
       )}

@@ -56,9 +56,9 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
                 <Link href={`/entry/${headword.reverse.id}`}>{headword.reverse.text}</Link>
               ) : (
                 <>
-                  <p className="quiet">Not tried.</p>
+                  <p className="quiet">No tile yet.</p>
                   <RequestTest baseId={headword.layerIds[1]!} topId={headword.layerIds[0]!}>
-                    Ask for it
+                    Request this test
                   </RequestTest>
                 </>
               )}
@@ -75,7 +75,7 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
                       <Link href={`/entry/${entry.headwordId}`}>{entry.headword}</Link>
                       <br />
                       <span className="quiet small">
-                        {entry.ground}, ΔE {entry.difference?.toFixed(1)}
+                        {entry.ground}, colour difference {entry.difference?.toFixed(1)}
                       </span>
                     </span>
                   </li>
@@ -107,7 +107,7 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
               />
             ))}
           </ol>
-          {headword.senses.length === 0 && <p>Nothing proved yet.</p>}
+          {headword.senses.length === 0 && <p>No tile yet.</p>}
         </div>
       </div>
     </>
@@ -192,7 +192,7 @@ function SenseRow({
               words?.defects
             )}
           </dd>
-          <dt>Proved</dt>
+          <dt>First tile</dt>
           <dd>
             <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
             {words?.proved}
@@ -203,7 +203,7 @@ function SenseRow({
           {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
           {sense.colour && (
             <Link href={findAddress({ colour: sense.colour, cone: sense.cone, stays: '1', but: headwordId })}>
-              Like this, but stays put
+              Like this, but does not run
             </Link>
           )}
           {sense.colour && (
@@ -240,8 +240,7 @@ function SenseRow({
           ))}
           {apart.length > 0 && (
             <span className="quiet">
-              apart (older recipe, or the firing missed its cone):{' '}
-              {apart.map((proof) => proof.label).join(', ')}
+              older recipe or missed cone, not counted: {apart.map((proof) => proof.label).join(', ')}
             </span>
           )}
         </p>

@@ -75,7 +75,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
                     {entry.difference !== null && (
                       <span className={css.near}>
                         {nearWords(entry.difference)},{' '}
-                        <span className="figures">ΔE {entry.difference.toFixed(1)}</span>
+                        <span className="figures">difference {entry.difference.toFixed(1)}</span>
                       </span>
                     )}
                     <span className="small">
@@ -114,11 +114,11 @@ function wishesOf(asked: FindQuery) {
 }
 
 function headingOf({ colour }: FindQuery, found: readonly Found[]): string {
-  if (found.length === 0) return 'Nothing like that is proved';
+  if (found.length === 0) return 'No tile matches';
   const count = `${found.length}${found.length === 24 ? ' or more' : ''}`;
   return colour
     ? `${count} near ${colourWords(colour)}`
-    : `${count} best proved; choose a colour to narrow them`;
+    : `${count} with most tiles; choose a colour to narrow them`;
 }
 
 /** What could be left out so that something is found. */
@@ -137,7 +137,7 @@ function Nothing({ asked }: { asked: FindQuery }) {
     <div>
       <p>
         {set.length > 0
-          ? 'Take something back, or ask for a test: '
+          ? 'Remove a filter, or request a test: '
           : asked.colour
             ? 'No fired zone has a colour near this one. '
             : 'Colours are measured in the photos of fired pieces, from their opening on. '}

@@ -28,7 +28,9 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
               <td>
                 {one.proofs} {one.proofs === 1 ? 'proof' : 'proofs'}, last {shortDay(one.last)}
               </td>
-              <td className="figures">{one.away === null ? '' : `ΔE ${one.away.toFixed(1)}`}</td>
+              <td className="figures">
+                {one.away === null ? '' : `colour difference ${one.away.toFixed(1)}`}
+              </td>
             </tr>
           ))}
         </tbody>

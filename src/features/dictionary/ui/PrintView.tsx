@@ -33,7 +33,7 @@ export function PrintView({ search, words, link, headwords }: Props) {
     <>
       <GuideWords first="Print" />
       <h1>Print</h1>
-      {headwords === 0 && <p>Nothing is proved yet: poster and dictionary would be empty.</p>}
+      {headwords === 0 && <p>No tile has been read yet: poster and dictionary would be empty.</p>}
       <div className={css.parts}>
         <section aria-label="Poster" hidden={headwords === 0}>
           <h2>Wall poster</h2>
@@ -68,7 +68,7 @@ export function PrintView({ search, words, link, headwords }: Props) {
             >
               {sheets.map((one) => (
                 <MenuItem key={one} value={one}>
-                  {one === size ? `one sheet of ${one}` : `${one}, to be glued`}
+                  {one === size ? `one sheet of ${one}` : `${one}, to glue together`}
                 </MenuItem>
               ))}
             </TextField>
@@ -80,7 +80,7 @@ export function PrintView({ search, words, link, headwords }: Props) {
         {headwords > 0 && <DictionaryPrint headwords={headwords} />}
         <section aria-label="Bucket cards">
           <h2>Bucket cards</h2>
-          <p>One a glaze: how it behaves, how it comes out, what to mind.</p>
+          <p>One for each glaze: how it behaves, how it looks fired, what to watch for.</p>
           <LinkButton href="/glazes/cards">All bucket cards</LinkButton>
         </section>
         <section aria-label="Class handout">

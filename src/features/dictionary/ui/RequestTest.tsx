@@ -26,7 +26,7 @@ export function RequestTest({
   if (isAsked)
     return (
       <p role="status" className="good">
-        Asked for. Today tells you when it is done.
+        Requested. Today will tell you when it is done.
       </p>
     );
   return (

@@ -40,7 +40,7 @@ export function TeacherNote({
         )}
         {mayWrite && (
           <Button size="small" variant="text" onClick={() => setOpened(true)}>
-            {text ? 'Change the note' : 'Write a note'}
+            {text ? 'Edit note' : 'Write a note'}
           </Button>
         )}
       </>
@@ -63,7 +63,7 @@ export function TeacherNote({
       <FormErrors errors={errors} />
       <span>
         <Button type="submit" variant="contained" size="small" disabled={isBusy}>
-          Save the note
+          Save note
         </Button>{' '}
         <Button
           size="small"
@@ -74,7 +74,7 @@ export function TeacherNote({
             setOpened(false);
           }}
         >
-          Leave it
+          Cancel
         </Button>
       </span>
     </form>

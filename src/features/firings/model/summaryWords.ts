@@ -26,7 +26,7 @@ export function readOut(summary: FiringSummary): string[] {
     );
   if (surprises[0])
     lines.push(
-      `The greatest surprise: ${surprises[0].pieces.join(', ')}, ${surprises[0].headword}, ${surprises[0].words}.`,
+      `Biggest surprise: ${surprises[0].pieces.join(', ')}, ${surprises[0].headword}, ${surprises[0].words}.`,
     );
   if (fresh.length)
     lines.push(

@@ -11,7 +11,7 @@ export async function summaryPdf(summary: FiringSummary): Promise<Buffer> {
   line(title, 20, 'bold', 0);
   for (const sentence of readOut(summary)) line(sentence, 12);
   part(
-    'Surprises, the greatest first',
+    'Surprises, biggest first',
     surprises.map(
       ({ pieces, headword, ground, words }) => `${pieces.join(', ')}: ${headword} on ${ground}: ${words}.`,
     ),
@@ -21,12 +21,12 @@ export async function summaryPdf(summary: FiringSummary): Promise<Buffer> {
     fresh.map(({ text, pieces }) => `${text} (${pieces} ${pieces === 1 ? 'piece' : 'pieces'})`),
   );
   part(
-    'Shelves to put right',
+    'Shelves to repair',
     repairs
       .filter(({ done }) => !done)
       .map(({ shelf, what, note }) => `Shelf ${shelf}: ${what}${note ? `, ${note}` : ''}`),
   );
-  part('Into a kiln again', [
+  part('Refires', [
     ...again.map(({ label, fate, body }) => `${label}, ${body}: ${fate}`),
     ...(again.some(({ fate }) => fate === 'reglaze') ? GLAZE_AGAIN : []),
   ]);

@@ -86,13 +86,13 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const strike = async (event: StoredEvent) => {
     await run(() => setEventEnded({ id: event.id, ended: true }));
     offer(
-      `${event.kind} struck out`,
+      `${event.kind} deleted`,
       () => void run(() => setEventEnded({ id: event.id, ended: false })).then(onDone),
     );
     onDone();
   };
   return (
-    <section aria-label="Write down">
+    <section aria-label="Log">
       <div className={css.keys}>
         {kinds.map(({ kind, key }) => (
           <button
@@ -107,7 +107,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
           </button>
         ))}
       </div>
-      {due && <p className={css.due}>The hourly reading is due.</p>}
+      {due && <p className={css.due}>Hourly reading due.</p>}
       {asking && asks && (
         <form
           className={css.ask}
@@ -143,7 +143,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
             label="At, hours from the start"
             value={when}
             onChange={setWhen}
-            hint="Blank is now."
+            hint="Leave empty for now."
             error={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
           />
           {asks !== 'heaviness' && (
@@ -154,7 +154,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
                 isBusy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
               }
             >
-              Write down
+              Log
             </Button>
           )}
         </form>
@@ -177,7 +177,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
               </span>
               <span className="quiet">{event.by}</span>
               <button type="button" className={css.strike} onClick={() => void strike(event)}>
-                strike out
+                delete
               </button>
             </li>
           ))}

@@ -50,7 +50,7 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
       {log.last || log.planned ? (
         <LogChart log={log} fahrenheit={fahrenheit} name={`${firing.kilnName} ${firing.number}`} />
       ) : (
-        <p className="quiet">No curve yet. The first reading begins it.</p>
+        <p className="quiet">No curve yet. It starts with the first reading.</p>
       )}
       {running && mayWrite && (
         <EventKeys
@@ -170,7 +170,8 @@ function Standing({
       ))}
       {error && (
         <p role="alert" className={css.alarm}>
-          {error} Readings go on when it does; the gap is shown. Look at the kiln: it may still be heating.
+          {error} Readings continue when it answers; the gap is shown. Look at the kiln: it may still be
+          heating.
         </p>
       )}
       {silent && (

@@ -76,7 +76,7 @@ export function FiringView({
         </p>
         {mayPlan && (
           <Button onClick={() => setEditing(!editing)} sx={{ ml: 'auto' }}>
-            {editing ? 'Not now' : 'Change the plan'}
+            {editing ? 'Cancel' : 'Edit plan'}
           </Button>
         )}
       </div>
@@ -149,9 +149,9 @@ export function FiringView({
               fullWidth
             >
               {firing.state === 'closed'
-                ? 'Look through it again'
+                ? 'Look through the opening again'
                 : firing.state === 'open'
-                  ? 'Go on opening'
+                  ? 'Continue opening'
                   : 'Open the kiln'}
             </LinkButton>
           )}

@@ -53,9 +53,9 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
     onDone();
   };
   return (
-    <section aria-label="Bring in a log">
+    <section aria-label="Import log">
       <Button component="label">
-        {file ? 'Another file' : 'Bring in a log file'}
+        {file ? 'Another file' : 'Import log file'}
         <input
           type="file"
           accept=".csv,.tsv,.txt,text/csv"
@@ -85,7 +85,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
             onChange={(unit) => change({ unit: unit === '°F' ? 'F' : 'C' })}
           />
           <NumberField
-            label="Lines at the top that are no readings"
+            label="Lines at the top without readings"
             value={columns.header}
             onChange={(header) => header !== null && change({ header: Math.max(0, Math.round(header)) })}
           />
@@ -113,7 +113,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
             <b className="figures">{count}</b> readings can be read
             {read && read.errors.length > 0 && (
               <>
-                , <b className="figures">{read.errors.length}</b> lines cannot:
+                , <b className="figures">{read.errors.length}</b> lines cannot be read:
               </>
             )}
           </p>
@@ -129,7 +129,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
           )}
           <FormErrors errors={errors} />
           <Button variant="contained" disabled={isBusy || count === 0} onClick={() => void save()}>
-            Keep these {count} readings
+            Import these {count} readings
           </Button>
         </div>
       )}

@@ -121,7 +121,8 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
         <section aria-label="Shelves">
           <div className={css.head}>
             <h2>
-              In it <span className="figures quiet">{loaded.length}</span>
+              <span className="figures">{loaded.length}</span> {loaded.length === 1 ? 'piece' : 'pieces'} in
+              this kiln
             </h2>
             <PrintButton quiet>Print the load sheet</PrintButton>
           </div>
@@ -130,7 +131,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
             {said}
           </p>
           {warnings.length > 0 && (
-            <ul className={css.warnings} aria-label="Look again">
+            <ul className={css.warnings} aria-label="Check these">
               {warnings.map(({ text }) => (
                 <li key={text}>{text}</li>
               ))}
@@ -138,9 +139,9 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
           )}
           {open && unplaced.length > 0 && (
             <p>
-              {unplaced.length} {unplaced.length === 1 ? 'piece has' : 'pieces have'} no place yet.{' '}
+              {unplaced.length} {unplaced.length === 1 ? 'piece has' : 'pieces have'} no place on a shelf yet.{' '}
               <Button size="small" disabled={isBusy} onClick={() => void spread(unplaced)}>
-                Give them places
+                Place them
               </Button>
             </p>
           )}
@@ -355,7 +356,7 @@ function Stood({ piece, kiln, warned, chosen, open, onChoose, onNudge }: StoodPr
     event.preventDefault();
     onNudge(...step);
   };
-  const words = `${piece.label}, ${piece.form}, ${piece.coats.map(({ glazeName }) => glazeName).join(' under ') || 'bare'}${piece.cookie ? ', on a cookie' : ''}${warned ? ', look again' : ''}`;
+  const words = `${piece.label}, ${piece.form}, ${piece.coats.map(({ glazeName }) => glazeName).join(' under ') || 'bare'}${piece.cookie ? ', on a cookie' : ''}${warned ? ', check' : ''}`;
   return (
     <div
       {...attributes}

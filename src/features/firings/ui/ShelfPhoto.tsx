@@ -26,7 +26,7 @@ export function ShelfPhoto({ firingId, shelf, hash, mayAdd }: Props) {
     try {
       const answer = await fetch(`/api/v1/firings/${firingId}/shelf-photo`, { method: 'POST', body: form });
       const outcome = (await answer.json()) as Outcome<unknown>;
-      setSaid(outcome.ok ? null : (outcome.errors[0]?.message ?? 'The photo was not taken.'));
+      setSaid(outcome.ok ? null : (outcome.errors[0]?.message ?? 'The photo was not accepted.'));
       if (outcome.ok) router.refresh();
     } catch {
       setSaid('The server did not answer; the photo is not stored yet. Try again.');

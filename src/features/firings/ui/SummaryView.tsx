@@ -49,15 +49,15 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
         </h1>
         <div className={page.acts}>
           <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
-            As PDF
+            Download PDF
           </Button>
-          <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy the link'}</Button>
+          <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy link'}</Button>
           <PrintButton quiet>Print</PrintButton>
         </div>
       </div>
       {link.startsWith('http') && (
         <TextField
-          label="The link, to be copied"
+          label="Link to copy"
           value={link}
           fullWidth
           sx={{ mb: 2 }}
@@ -91,7 +91,7 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
           <FormErrors errors={errors} />
         </aside>
         <div className={css.parts}>
-          <section className={css.readOut} aria-label="To read out">
+          <section className={css.readOut} aria-label="Summary to read out">
             {readOut(summary).map((line) => (
               <p key={line}>{line}</p>
             ))}
@@ -116,8 +116,8 @@ function Surprises({ surprises, sound }: FiringSummary) {
   return (
     <section>
       <h2>Surprises</h2>
-      {surprises.length > 0 && <p className="small quiet">Left what was promised, right what came out.</p>}
-      {surprises.length === 0 && <p>Nothing came out otherwise than the dictionary promised.</p>}
+      {surprises.length > 0 && <p className="small quiet">Left: expected. Right: result.</p>}
+      {surprises.length === 0 && <p>No surprises.</p>}
       <ol className={css.surprises}>
         {surprises.slice(0, all ? undefined : FIRST).map((one) => (
           <li key={`${one.kind} ${one.zoneIds.join()} ${one.words}`}>
@@ -148,14 +148,14 @@ function Surprises({ surprises, sound }: FiringSummary) {
                     ),
                 )}
             </span>
-            <span className={css.bits} title="How rarely this was to be expected, by what was known">
+            <span className={css.bits} title="How rarely this would be expected, from what was known">
               1 in {Math.round(2 ** one.bits)}
             </span>
           </li>
         ))}
       </ol>
       {surprises.length > FIRST && !all && (
-        <Button onClick={() => setAll(true)}>{surprises.length - FIRST} lesser ones</Button>
+        <Button onClick={() => setAll(true)}>{surprises.length - FIRST} smaller ones</Button>
       )}
     </section>
   );
@@ -181,7 +181,7 @@ function Defects({ firing, defects, fates, sound }: FiringSummary) {
       </div>
       <div>
         <h2>Defects</h2>
-        {defects.length === 0 && <p>None that was plain.</p>}
+        {defects.length === 0 && <p>No obvious defects.</p>}
         <ul className={css.defects}>
           {defects.map(({ defect, pieces }) => (
             <li key={defect}>
@@ -195,7 +195,7 @@ function Defects({ firing, defects, fates, sound }: FiringSummary) {
         </ul>
         {defects.length > 0 && (
           <p className="small quiet">
-            In brackets: what the true share may be, 95 % exact, were every piece on its own.
+            In brackets: the range the true share may lie in (95 %, exact), if every piece were independent.
           </p>
         )}
       </div>
@@ -225,7 +225,7 @@ function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | '
   const ready = again.filter(({ fate, stage }) => fate === 'refire' && stage === 'read');
   return (
     <section>
-      <h2>Into a kiln again</h2>
+      <h2>Refires</h2>
       <ul className={css.fresh}>
         {again.map(({ label, fate, body, stage }) => (
           <li key={label}>
@@ -283,7 +283,7 @@ function Shelves({ repairs }: FiringSummary) {
   if (repairs.length === 0) return null;
   return (
     <section>
-      <h2>Shelves to put right</h2>
+      <h2>Shelves to repair</h2>
       <ul className={css.shelves}>
         {repairs.map(({ id, shelf, what, note, done }) => (
           <li key={id}>

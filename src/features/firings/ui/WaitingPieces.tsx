@@ -75,7 +75,7 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
         return (
           <div key={name} className={css.group}>
             <GroupHead name={name} href={href} ids={own.map(({ id }) => id)} />
-            {due && <p className="small quiet">wanted by {shortDay(due)}</p>}
+            {due && <p className="small quiet">needed by {shortDay(due)}</p>}
             <Button
               size="small"
               onClick={() =>
@@ -112,7 +112,7 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
           </Button>
           {there.length > 0 && (
             <TextField
-              label="They are wanted by"
+              label="Needed by"
               type="date"
               value={there.every(({ dueOn }) => dueOn === there[0]!.dueOn) ? (there[0]!.dueOn ?? '') : ''}
               onChange={(event) => void onDue(there, event.target.value || null)}

@@ -77,7 +77,7 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
               />
               {mayWrite && packs.length > 1 && (
                 <Button variant="text" onClick={() => setCones(cones.filter((one) => one.shelf !== shelf))}>
-                  Leave this pack out
+                  Remove this pack
                 </Button>
               )}
             </div>
@@ -97,12 +97,12 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
             </div>
             {reading && (
               <p role="status">
-                This pack says <b>{sayPack(reading)}</b>.
+                This pack shows <b>{sayPack(reading)}</b>.
               </p>
             )}
             {reading?.contradictions.map((text) => (
               <p key={text} className="heat">
-                {text} Look again, or one of them stood wrong.
+                {text} Check these cones: one of them may have been set wrong.
               </p>
             ))}
             {reduction && pack.some(({ cone }) => misreadsInReduction(cone)) && (
@@ -115,10 +115,10 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
       {mayWrite && (
         <div className={css.packEnd}>
           <Button variant="contained" disabled={isBusy || !changed} onClick={() => void save()}>
-            {changed ? 'Put down these cones' : 'These cones are put down'}
+            {changed ? 'Save cones' : 'Cones saved'}
           </Button>
           {free !== undefined && (
-            <Button onClick={() => setCones([...cones, ...fresh(free)])}>A pack on another shelf</Button>
+            <Button onClick={() => setCones([...cones, ...fresh(free)])}>Add cone pack</Button>
           )}
         </div>
       )}
@@ -200,8 +200,8 @@ function Turned({ cone, bend, fixed, onTurn, onDrop }: TurnedProps) {
         {cone} <span className="quiet">{words}</span>
       </b>
       {!fixed && (
-        <button type="button" className={css.strike} onClick={onDrop} aria-label={`Leave cone ${cone} out`}>
-          leave out
+        <button type="button" className={css.strike} onClick={onDrop} aria-label={`Remove cone ${cone}`}>
+          remove
         </button>
       )}
     </div>

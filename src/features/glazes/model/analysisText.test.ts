@@ -13,7 +13,7 @@ test('capitals, commas and colons are taken as they are typed; what is wrong is 
   expect(readAnalysis('sio2 66,5\nAL2O3: 18 %; k2o=11').analysis).toEqual({ SiO2: 66.5, Al2O3: 18, K2O: 11 });
   expect(readAnalysis('SiO2 60\nSiO2 5\nXyO 3\n12\nCaO\nMgO -2').errors).toEqual([
     'SiO2 is here twice.',
-    'XyO is no oxide I know.',
+    'XyO is not a known oxide.',
     expect.stringMatching(/^12: write an oxide/),
     'CaO: how much?',
     'MgO: Cannot be negative.',

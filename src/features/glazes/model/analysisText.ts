@@ -29,7 +29,7 @@ export function readAnalysis(text: string): ReadAnalysis {
     const oxide = properCase(written);
     const { amount, error } = readAmount(number);
     if (!written) errors.push(`${part}: write an oxide and its percent, such as SiO2 66.5.`);
-    else if (!isOxide(oxide)) errors.push(`${written} is no oxide I know.`);
+    else if (!isOxide(oxide)) errors.push(`${written} is not a known oxide.`);
     else if (error) errors.push(`${oxide}: ${error}`);
     else if (amount === null) errors.push(`${oxide}: how much?`);
     else if (oxide in analysis) errors.push(`${oxide} is here twice.`);

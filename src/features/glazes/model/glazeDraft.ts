@@ -84,7 +84,8 @@ export function understand(text: RecipeText, book: MaterialBook): Understood {
       else if (material === '') errors[row.key] = 'Which material?';
       else if (amount === null) hints[row.key] = 'How much?';
       else lines.push({ material, amount, addition });
-      if (material && !book.find(material)) hints[row.key] ??= 'Not in the book: reckoned without it.';
+      if (material && !book.find(material))
+        hints[row.key] ??= 'Not in your materials list: left out of the calculation.';
       const twice = `${addition}${material.toLowerCase()}`;
       if (material && seen.has(twice)) hints[row.key] ??= 'Here twice: counted together.';
       seen.add(twice);

@@ -141,7 +141,7 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
             <th scope="col">Material</th>
             <th scope="col">%</th>
             <th scope="col">grams</th>
-            <th scope="col">scale reads</th>
+            <th scope="col">running total on the scale</th>
           </tr>
         </thead>
         <tbody>
@@ -162,7 +162,7 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
                   </label>
                 </td>
                 <th scope="row">
-                  {line.addition && <i className="quiet">on top: </i>}
+                  {line.addition && <i className="quiet">addition: </i>}
                   {line.material}
                   {cautions.length > 0 && <small>{cautions.join(' ')}</small>}
                 </th>
@@ -176,7 +176,7 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
       </table>
       <p className={css.unityFoot}>
         <span>
-          Dry in all <b className="figures">{grams(batch.totalGrams)} g</b>
+          Dry total <b className="figures">{grams(batch.totalGrams)} g</b>
         </span>
         <span className="no-print" role="status">
           still to weigh <b className="figures">{grams(Math.max(0, left))} g</b>
@@ -192,7 +192,7 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
             <span className="small quiet">dry material of this recipe: {dry.toFixed(2)} g/cm³</span>
           </>
         )}
-        {ticked.length > 0 && left < 0.005 && <span className="good">All in: sieve, then stir.</span>}
+        {ticked.length > 0 && left < 0.005 && <span className="good">All weighed: sieve, then stir.</span>}
       </p>
     </>
   );

@@ -56,26 +56,31 @@ export function BlendView({ recipes, materials }: Props) {
   const scale = useMemo(() => shadeOf(cells ?? [], shown), [cells, shown]);
   return (
     <>
-      <GuideWords first="Blend three" />
+      <GuideWords first="Triaxial blend" />
       <div className={css.titleRow}>
-        <h1>Blend three</h1>
+        <h1>Triaxial blend</h1>
         <LinkButton href="/glazes">Glazes</LinkButton>
       </div>
       {names.length < 3 ? (
-        <p>Three glazes with recipes are needed. Write a recipe down on a glaze’s page first.</p>
+        <p>Three glazes with recipes are needed. Add a recipe on a glaze’s page first.</p>
       ) : (
         <>
           <div className={css.fields}>
             {(['a', 'b', 'c'] as const).map((key, i) => (
               <Choice
                 key={key}
-                label={`Corner ${key.toUpperCase()}`}
+                label={`Glaze at corner ${key.toUpperCase()}`}
                 options={names}
                 value={chosen[i] ?? null}
                 onChange={(name) => set(key, name)}
               />
             ))}
-            <Choice label="Cells an edge" options={STEPS} value={steps} onChange={(n) => set('steps', n)} />
+            <Choice
+              label="Cells along an edge"
+              options={STEPS}
+              value={steps}
+              onChange={(n) => set('steps', n)}
+            />
             <Choice label="Show" options={SHOWN} value={shown} onChange={(what) => set('show', what)} />
           </div>
           {failed && <Alert severity="error">{failed}</Alert>}
@@ -90,7 +95,7 @@ export function BlendView({ recipes, materials }: Props) {
                 onAt={setAt}
               />
               <p role="status" className="small quiet">
-                {cells ? `${cells.length} cells. ${scale.words}` : 'Reckoning'}
+                {cells ? `${cells.length} cells. ${scale.words}` : 'Calculating'}
               </p>
             </div>
             {cell && analysis && (
@@ -135,7 +140,7 @@ function useCells(corners: readonly (readonly Line[])[], steps: number, own: rea
         setCells(answer);
         setFailed(null);
       })
-      .catch((error: Error) => !stale && setFailed(`It could not be reckoned: ${error.message}`));
+      .catch((error: Error) => !stale && setFailed(`Could not be calculated: ${error.message}`));
     return () => {
       stale = true;
     };

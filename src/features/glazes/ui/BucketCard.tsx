@@ -46,7 +46,7 @@ function CardOf({ glaze, materials, looks }: BucketCardFacts) {
     glaze.kind,
     glaze.opaque ? 'opaque' : 'transparent',
     glaze.surface,
-    glaze.movement && { stable: 'stays put', moves: 'moves', runs: 'runs' }[glaze.movement],
+    glaze.movement && { stable: 'does not move', moves: 'moves', runs: 'runs' }[glaze.movement],
   ];
   return (
     <article className={css.card}>
@@ -75,7 +75,7 @@ function CardOf({ glaze, materials, looks }: BucketCardFacts) {
       </ul>
       {glaze.advice && <p className={css.advice}>{glaze.advice}</p>}
       {glaze.caution && <p className="heat">{glaze.caution}</p>}
-      {cautions.length > 0 && <p className={css.mind}>In the dry: {cautions.join(' ')}</p>}
+      {cautions.length > 0 && <p className={css.mind}>Dry materials: {cautions.join(' ')}</p>}
       <p className={css.mind}>Stir before every use, even if somebody stirred ten minutes ago.</p>
     </article>
   );

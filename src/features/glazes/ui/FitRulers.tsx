@@ -65,7 +65,7 @@ export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness 
         </p>
       </div>
       {expansion === null ? (
-        <p>Type a recipe with a flux and its fit on every clay appears here.</p>
+        <p>Add a recipe with a flux to see its fit on every clay.</p>
       ) : (
         <ul>
           {clays.map((clay) => (
@@ -76,7 +76,7 @@ export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness 
       <p className={css.legend}>
         <FitMarkLegend />
         <span className="quiet">
-          bold: this glaze; thin: others, each set to the thickness above and its age allowed for
+          bold: this glaze; thin: others, adjusted to the thickness above and to their age
         </span>
       </p>
     </section>
@@ -129,7 +129,7 @@ function ClayRow({
         <p className="small quiet">{verdictWords(band, figure)}</p>
         {own.length > 0 && (
           <p className="small">
-            Zones of it on your tiles: {count(true)} crazed, {count(false)} sound so far.
+            Zones on your tiles: {count(true)} crazed, {count(false)} sound so far.
           </p>
         )}
         <details>
@@ -139,7 +139,7 @@ function ClayRow({
             {band.mismatch > 0 ? 'tension' : 'compression'} of {Math.abs(band.stressMPa).toFixed(0)} MPa.{' '}
             {band.criticalMm === null
               ? 'A glaze in compression does not craze.'
-              : `It crazes at once above ${mm(band.criticalMm)} fired, in the long run above ${mm(band.delayedMm!)}.`}{' '}
+              : `Crazes at once above ${mm(band.criticalMm)} fired, in the long run above ${mm(band.delayedMm!)}.`}{' '}
             The band is ± {figure.miss.toFixed(2)}.
           </p>
         </details>
@@ -153,11 +153,11 @@ const mm = (n: number) => (n > 5 ? 'any thickness' : `${n.toFixed(2)} mm`);
 
 function figureWords(clay: ClayFit, figure: BodyFigure): string {
   const learned = clay.calibration?.enough ? clay.calibration.limit : null;
-  if (!learned) return `${figure.expansion.toFixed(2)}, from its sheet`;
+  if (!learned) return `${figure.expansion.toFixed(2)}, from its data sheet`;
   const shift =
     figure.shift === null
       ? ''
-      : `; ${signed(figure.shift)} against its sheet of ${clay.measured!.toFixed(2)}`;
+      : `; ${signed(figure.shift)} against its data sheet of ${clay.measured!.toFixed(2)}`;
   return `${learned.value.toFixed(2)} learned from ${learned.tiles} zones (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
 }
 

@@ -66,7 +66,7 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
           <div>
             <Batches glaze={glaze} />
             <details>
-              <summary>Change what is said about it</summary>
+              <summary>Edit details</summary>
               <GlazeCard key={glaze.version} glaze={glaze} />
             </details>
           </div>

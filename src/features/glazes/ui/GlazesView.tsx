@@ -34,7 +34,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
         />
         <span style={{ display: 'flex', gap: 10, marginLeft: 'auto', flexWrap: 'wrap' }}>
           <LinkButton href="/glazes/materials">Materials</LinkButton>
-          <LinkButton href="/glazes/blend">Blend three</LinkButton>
+          <LinkButton href="/glazes/blend">Triaxial blend</LinkButton>
           {mayChange && (
             <LinkButton variant="contained" href="/glazes?add=1">
               Add a glaze
@@ -45,7 +45,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
       <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
         <ul className={css.list}>
           {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}
-          {glazes.length > 0 && shown.length === 0 && <li className={css.row}>None like that.</li>}
+          {glazes.length > 0 && shown.length === 0 && <li className={css.row}>No glaze matches.</li>}
           {shown.map((glaze) => (
             <li key={glaze.id}>
               <Link href={`/glazes/${glaze.id}`} className={css.row}>

@@ -77,19 +77,19 @@ export function MaterialCard({ material, own, name }: Props) {
         value={draft.analysis}
         onChange={(analysis) => change({ analysis })}
         error={wrong}
-        hint={`Oxides ${Number(read.total.toFixed(2))} %, with what is lost ${Number(off.toFixed(2))} %${
-          read.total > 0 && Math.abs(off - 100) > 3 ? ': look again, it should be about 100.' : '.'
+        hint={`Oxides ${Number(read.total.toFixed(2))} %, with loss on ignition ${Number(off.toFixed(2))} %${
+          read.total > 0 && Math.abs(off - 100) > 3 ? ': check it, this should be about 100.' : '.'
         }`}
         slotProps={{ htmlInput: { className: 'figures' } }}
       />
       <NumberField
-        label="Lost in the fire, %"
+        label="Loss on ignition, %"
         value={draft.loi}
         onChange={(loi) => change({ loi })}
         error={of('loi')}
       />
       <NumberField
-        label="Density of the grains, g/cm³"
+        label="Particle density, g/cm³"
         value={draft.density}
         onChange={(density) => change({ density })}
         error={of('density')}

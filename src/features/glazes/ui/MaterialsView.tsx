@@ -51,11 +51,11 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
       </div>
       <p className="small quiet" style={{ marginBottom: 12 }}>
         Plain names are theoretical formulas; “typical” ones are analyses from memory. Put your supplier’s
-        analysis in their place: everything is reckoned anew with it.
+        analysis in their place: everything is calculated again with it.
       </p>
       <div className={css.columns} style={open ? undefined : { gridTemplateColumns: '1fr' }}>
         <ul className={css.list}>
-          {shown.length === 0 && <li className={sheet.row}>None of that name.</li>}
+          {shown.length === 0 && <li className={sheet.row}>No material matches.</li>}
           {shown.map((material) => (
             <Row
               key={material.name}
@@ -108,7 +108,7 @@ function Row({ material, own, mayChange }: { material: Material; own: boolean; m
             ))}
           {material.loi > 0.05 && (
             <span className="quiet">
-              lost <span className="figures">{material.loi.toFixed(1)}</span>
+              LOI <span className="figures">{material.loi.toFixed(1)}</span>
             </span>
           )}
         </span>

@@ -21,7 +21,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
   return (
     <section className={css.paste} aria-label="Paste a recipe">
       <TextField
-        label="Paste a recipe: a line an ingredient; + before what goes on top"
+        label="Paste a recipe, one ingredient a line, + before each addition"
         multiline
         minRows={5}
         maxRows={14}
@@ -38,7 +38,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                 <td className="figures">{line.amount ?? ''}</td>
                 <td>
                   {line.material}
-                  {line.addition && <i className="quiet"> on top</i>}
+                  {line.addition && <i className="quiet"> addition</i>}
                 </td>
                 <td>
                   {line.error ? (
@@ -46,7 +46,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                   ) : line.known ? (
                     <span className="good">known</span>
                   ) : (
-                    <b>not in the book</b>
+                    <b>not in your materials list</b>
                   )}
                 </td>
               </tr>
@@ -55,7 +55,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
               <tr key={`passed${i}`} className="quiet">
                 <td />
                 <td>{written}</td>
-                <td>passed over</td>
+                <td>skipped</td>
               </tr>
             ))}
           </tbody>
@@ -70,7 +70,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
         >
           Use {lines.length === 1 ? 'this line' : `these ${lines.length} lines`}
         </Button>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
       </p>
     </section>
   );

@@ -166,7 +166,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
           )}
           {overtaken && saved === null && !theirs && (
             <p className="heat" role="status">
-              {newest.by ?? 'Somebody'} saved version {newest.number} while this lay open. What you typed is
+              {newest.by ?? 'Somebody'} saved version {newest.number} while this was open. What you typed is
               still here; the versions below show both.
             </p>
           )}
@@ -198,7 +198,7 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
                 {isBusy
                   ? 'Saving'
                   : opened.lines === null
-                    ? 'Write it down'
+                    ? 'Save recipe'
                     : `Save as version ${opened.number + 1}`}
               </Button>
             </div>

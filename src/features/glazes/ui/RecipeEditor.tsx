@@ -32,7 +32,7 @@ export function RecipeEditor({ text, understood, errors, book, onChange, onPaste
         <RowFields
           key={row.key}
           row={row}
-          name={list === 'base' ? `Base ${i + 1}` : `On top ${i + 1}`}
+          name={list === 'base' ? `Base ${i + 1}` : `Addition ${i + 1}`}
           error={errors[row.key]}
           hint={understood.hints[row.key]}
           book={book}
@@ -78,7 +78,7 @@ export function RecipeEditor({ text, understood, errors, book, onChange, onPaste
         </tr>
         <tr>
           <th scope="col" colSpan={3} className={css.onTop}>
-            On top, % of the base
+            Additions, % of base
           </th>
           <td />
         </tr>
@@ -204,7 +204,7 @@ function RowFields({ row, name, error, hint, book, percent, onChange, onRemove, 
             {!error && hint && <b>{hint} </b>}
             {cautions.length > 0 && (
               <details>
-                <summary>Mind when weighing</summary>
+                <summary>Caution when weighing</summary>
                 {cautions.join(' ')}
               </details>
             )}

@@ -50,15 +50,15 @@ export function SlopPanel({ batches, dry }: Props) {
             onChange={setCode}
           />
         )}
-        <NumberField label="Litres in it" value={litres} onChange={setLitres} error={of('ml')} />
+        <NumberField label="Litres in the bucket" value={litres} onChange={setLitres} error={of('ml')} />
         <NumberField
-          label="It measures"
+          label="Measured SG"
           value={measured}
           onChange={setMeasured}
           error={of('specificGravity')}
           placeholder="1.50"
         />
-        <NumberField label="It should be" value={target} onChange={setTarget} />
+        <NumberField label="Target SG" value={target} onChange={setTarget} />
       </div>
       <p role="status" className={css.advice}>
         {advice.words}
@@ -67,7 +67,7 @@ export function SlopPanel({ batches, dry }: Props) {
       {batch ? (
         <>
           <Button onClick={() => void note()} disabled={isBusy || measured === null}>
-            Note it for {batch.code}
+            Save measurement for {batch.code}
           </Button>
           <History batch={batch} />
         </>
@@ -103,7 +103,10 @@ const jug = (n: number) => (n >= 1000 ? `${(n / 1000).toFixed(2)} l` : `${Math.r
 
 function adviceFor(litres: number | null, measured: number | null, target: number | null, dry: number) {
   if (litres === null || measured === null || target === null)
-    return { words: 'Weigh a measured jug of it: grams by millilitres is its specific gravity.', done: '' };
+    return {
+      words: 'Weigh a measured jug of glaze: grams divided by millilitres is its specific gravity.',
+      done: '',
+    };
   try {
     const { addWater, takeOffWater, addDry, dryGrams } = correctSlop({
       ml: litres * 1000,
@@ -111,7 +114,7 @@ function adviceFor(litres: number | null, measured: number | null, target: numbe
       target,
       dry,
     });
-    const holds = `It holds ${(dryGrams / 1000).toFixed(2)} kg dry.`;
+    const holds = `The bucket holds ${(dryGrams / 1000).toFixed(2)} kg of dry glaze.`;
     if (addWater > 0)
       return {
         words: `Too thick: stir in ${jug(addWater)} water. ${holds}`,
@@ -122,8 +125,8 @@ function adviceFor(litres: number | null, measured: number | null, target: numbe
         words: `Too thin: let it settle and take off ${jug(takeOffWater)} clear water, or stir in ${addDry.toFixed(0)} g of the dry recipe. ${holds}`,
         done: `too thin, ${jug(takeOffWater)} to take off`,
       };
-    return { words: `It is right. ${holds}`, done: 'right' };
+    return { words: `At target. ${holds}`, done: 'right' };
   } catch (error) {
-    return { words: `That cannot be: ${(error as Error).message}.`, done: '' };
+    return { words: `Not possible: ${(error as Error).message}.`, done: '' };
   }
 }

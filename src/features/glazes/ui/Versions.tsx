@@ -22,7 +22,7 @@ export function Versions({ versions, colour, onTake }: Props) {
   );
   return (
     <section className={`${css.versions} no-print`} id="versions" aria-labelledby="versions-title">
-      <h2 id="versions-title">Versions and what each gave</h2>
+      <h2 id="versions-title">Versions and their results</h2>
       <div className={css.scroll}>
         <table aria-label="Versions side by side">
           <thead>
@@ -109,7 +109,7 @@ export function Versions({ versions, colour, onTake }: Props) {
                       size="small"
                       onClick={() => onTake(version.lines!, `From version ${version.number}`)}
                     >
-                      Into the editor
+                      Open in editor
                     </Button>
                   )}
                 </td>

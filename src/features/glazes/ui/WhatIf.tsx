@@ -92,7 +92,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
   return (
     <>
       <p>
-        Silica and kaolin in equal steps move this glaze by{' '}
+        Silica and kaolin in equal steps change this glaze’s expansion by{' '}
         <b className="figures">{ladder.movesBy.toFixed(2)}</b> <PerKelvin /> in all, and a gloss stays a
         gloss.{' '}
         {stuck.length > 0 && (
@@ -122,7 +122,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
           <tbody>
             {ladder.rungs.map((rung, i) => (
               <tr key={i}>
-                <th scope="row">{i === 0 ? 'as it is' : i}</th>
+                <th scope="row">{i === 0 ? 'unchanged' : i}</th>
                 <td className="figures">{rung.silica ? `${rung.silica.toFixed(2)} %` : ''}</td>
                 <td className="figures">{rung.kaolin ? `${rung.kaolin.toFixed(2)} %` : ''}</td>
                 <td className="figures">{rung.analysis.silicaAlumina?.toFixed(2)}</td>
@@ -132,7 +132,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
                 <td>
                   {i > 0 && (
                     <Button size="small" onClick={() => onTake(rung.lines, `Crazing ladder, step ${i}`)}>
-                      Take step {i}
+                      Use step {i}
                     </Button>
                   )}
                 </td>
@@ -141,7 +141,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
           </tbody>
         </table>
       </div>
-      <p className="small quiet">{LADDER_COSTS.join(' ')} Thinner application only hides a misfit.</p>
+      <p className="small quiet">{LADDER_COSTS.join(' ')} A thinner coat only hides a poor fit.</p>
     </>
   );
 }
@@ -166,7 +166,7 @@ function Swap(shared: Shared) {
       <div className={css.fields}>
         <Choice label="Take out" options={base} value={out} onChange={setFrom} />
         <Choice label="Put in" options={others} value={to} onChange={setTo} none="choose" />
-        <p className="small quiet">The rest is weighed anew so that the unity formula stays.</p>
+        <p className="small quiet">The rest is adjusted so that the unity formula stays the same.</p>
       </div>
       {outcome && <Outcome {...shared} outcome={outcome} note={`${to} for ${out}`} />}
     </>
@@ -213,12 +213,12 @@ function attempt(work: () => Reworked): Reworked | string {
 const PLAIN_MISS = 0.05;
 
 function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked | string; note: string }) {
-  if (typeof outcome === 'string') return <p className="heat">It cannot be done: {outcome}.</p>;
+  if (typeof outcome === 'string') return <p className="heat">Not possible: {outcome}.</p>;
   const { analysis, lines, worst, costs } = outcome;
   const misses = Object.entries(outcome.miss).filter(([, n]) => Math.abs(n) > 0.02);
   return (
     <div className={css.outcome}>
-      <table aria-label="The recipe it comes to">
+      <table aria-label="Resulting recipe">
         <tbody>
           {lines.map((line) => (
             <tr key={`${line.addition}${line.material}`}>
@@ -246,12 +246,12 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
         </dl>
         <p className={worst > PLAIN_MISS ? 'heat' : 'small quiet'}>
           {worst > PLAIN_MISS
-            ? `It misses the formula: ${misses.map(([oxide, n]) => `${oxide} by ${n.toFixed(2)}`).join(', ')}.`
+            ? `The formula is missed: ${misses.map(([oxide, n]) => `${oxide} by ${n.toFixed(2)}`).join(', ')}.`
             : `The formula is met within ${(worst * 100).toFixed(1)} %.`}
         </p>
         {costs.length > 0 && (
           <>
-            <h3>What it costs</h3>
+            <h3>What else changes</h3>
             <ul>
               {costs.map((cost) => (
                 <li key={cost}>{cost}</li>
@@ -259,7 +259,7 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
             </ul>
           </>
         )}
-        <Button onClick={() => onTake(lines, note)}>Take this recipe</Button>
+        <Button onClick={() => onTake(lines, note)}>Use this recipe</Button>
       </div>
     </div>
   );

@@ -24,9 +24,9 @@ test('one that reads hot says by how much, and what to aim for', () => {
   expect(driftWords(driftOf(firings(-9, -8.5, -9.5), []))[0]).toMatch(/9 °C cold.*Aim 9 °C lower/);
 });
 
-test('a creep and a step are told apart', () => {
+test('a drift and a step are told apart', () => {
   expect(driftWords(driftOf(firings(2, 4.2, 6, 8.1, 10, 12.2), [])).join(' ')).toMatch(
-    /creeps by \+\d+ °C in 30 days/,
+    /drifts by \+\d+ °C in 30 days/,
   );
   const steps = driftWords(driftOf(firings(12, 11, 12.4, 1, 2, 1.4), [{ day: 20_415, part: 'elements' }]));
   expect(steps.join(' ')).toMatch(/A step of −1\d °C \(.*\) with the new elements/);

@@ -30,13 +30,13 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift): str
       : `The thermocouple reads about ${size} °C ${offset.value > 0 ? 'hot' : 'cold'} (${between(offset)}, ${of}). Aim ${size} °C ${offset.value > 0 ? 'higher' : 'lower'} for the same cone.`;
   const creeps =
     trend && (trend.low > 0 || trend.high < 0)
-      ? [`It creeps by ${signed(trend.value)} °C in 30 days (${between(trend)}): plan to change it.`]
+      ? [`It drifts by ${signed(trend.value)} °C in 30 days (${between(trend)}): plan to change it.`]
       : [];
   const seen = steps
     .filter(({ step }) => step.low > 0 || step.high < 0)
     .map(
       ({ day, part, step }) =>
-        `A step of ${signed(step.value)} °C (${between(step)}) ${part ? `with the new ${part}` : 'that nobody noted a reason for'}, ${dateOf(day).format('D MMM YYYY')}.`,
+        `A step of ${signed(step.value)} °C (${between(step)}) ${part ? `with the new ${part}` : 'with no reason noted'}, ${dateOf(day).format('D MMM YYYY')}.`,
     );
   return [first, ...creeps, ...new Set(seen)];
 }

@@ -125,7 +125,7 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
     event.preventDefault();
     onMove(one, dayjs(one.start).add(step, 'minute').toDate());
   };
-  const words = `${firing.kilnName} ${firing.number}, cone ${firing.cone}, ${firing.state}: starts ${aboutTime(slot.start)}, ends ${aboutTime(slot.end)}, opens ${aboutTime(slot.opens)}${late ? ', after a piece in it is wanted' : ''}${clashes.length ? `; ${clashes.join(', ')}` : ''}`;
+  const words = `${firing.kilnName} ${firing.number}, cone ${firing.cone}, ${firing.state}: starts ${aboutTime(slot.start)}, ends ${aboutTime(slot.end)}, opens ${aboutTime(slot.opens)}${late ? ', after a piece in it is needed' : ''}${clashes.length ? `; ${clashes.join(', ')}` : ''}`;
   const style = {
     left: `${share(slot.start)}%`,
     width: `${share(slot.opens) - share(slot.start)}%`,

@@ -63,7 +63,7 @@ export function HoursForm({
                 />
               </>
             ) : (
-              <span className="quiet">shut</span>
+              <span className="quiet">closed</span>
             )}
           </fieldset>
         );

@@ -55,7 +55,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           {kiln.controller ? 'read by its controller' : 'read by hand'}
         </p>
         <span className={page.acts}>
-          {mayMend && <Button onClick={() => toggle('kiln')}>Change this kiln</Button>}
+          {mayMend && <Button onClick={() => toggle('kiln')}>Edit kiln</Button>}
           {mayPlan && (
             <Button variant="contained" onClick={() => toggle('plan')}>
               Plan a firing
@@ -75,7 +75,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
       )}
       <div className={page.columns}>
         <aside className={page.margin}>
-          <h3>In it now</h3>
+          <h3>In this kiln now</h3>
           {live.length === 0 && <p className="quiet">At rest.</p>}
           {live.map((firing) => (
             <p key={firing.id}>
@@ -86,7 +86,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
               {firing.pieces} pieces
             </p>
           ))}
-          <h3>Mind</h3>
+          <h3>Caution</h3>
           <p className="small">
             Elements, relays and wiring: supply off and locked, and licensed people where local codes ask for
             them. Ceramic fibre: respirator.{' '}
@@ -135,11 +135,11 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           </section>
           <section aria-label="Parts" className={css.section}>
             <div className={css.rowHead}>
-              <h2>What was changed</h2>
-              {mayMend && <Button onClick={() => toggle('part')}>A part was changed</Button>}
+              <h2>Parts changed</h2>
+              {mayMend && <Button onClick={() => toggle('part')}>Add part change</Button>}
             </div>
             {open === 'part' && <PartForm kilnId={kiln.id} onSaved={() => setOpen(null)} />}
-            {parts.length === 0 && <p className="quiet">Nothing written down yet.</p>}
+            {parts.length === 0 && <p className="quiet">Nothing noted yet.</p>}
             <ul>
               {parts.map((part) => (
                 <li key={part.id} className={css.part}>
@@ -156,12 +156,12 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
                       onClick={() => {
                         void run(() => setPartEnded({ id: part.id, ended: true }));
                         offer(
-                          `${part.part} struck out`,
+                          `${part.part} deleted`,
                           () => void run(() => setPartEnded({ id: part.id, ended: false })),
                         );
                       }}
                     >
-                      Strike out
+                      Delete
                     </Button>
                   )}
                 </li>
@@ -172,7 +172,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
             <h2>Firings</h2>
             <FiringTable firings={firings} />
             <LinkButton href={`/api/v1/firings.csv?kiln=${kiln.id}`} sx={{ mt: 1 }}>
-              Take out as CSV
+              Download as spreadsheet
             </LinkButton>
           </section>
         </div>

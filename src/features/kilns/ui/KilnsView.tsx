@@ -59,7 +59,7 @@ export function KilnsView({
                   onClick={() => setPlanning(planning === kiln.id ? null : kiln.id)}
                   sx={{ ml: 'auto' }}
                 >
-                  {planning === kiln.id ? 'Not now' : 'Plan a firing'}
+                  {planning === kiln.id ? 'Cancel' : 'Plan a firing'}
                 </Button>
               )}
             </div>

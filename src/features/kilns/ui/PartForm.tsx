@@ -42,7 +42,7 @@ export function PartForm({ kilnId, onSaved }: { kilnId: string; onSaved: () => v
       <WordField label="Note" value={note} onChange={setNote} error={of('note')} />
       <FormErrors errors={errors.filter(({ field }) => field === '')} />
       <Button type="submit" variant="contained" disabled={isBusy}>
-        Write it down
+        Save part change
       </Button>
     </form>
   );

@@ -160,7 +160,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
                 onDone();
               }}
             >
-              Leave it
+              Cancel
             </Button>
           </div>
         )}
@@ -186,7 +186,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
             <p className={css.answer} role="status">
               {forecast.coneIndex === null
                 ? `${forecast.peakCelsius} °C, outside the cones`
-                : `Comes to cone ${sayCone(forecast.coneIndex)}`}
+                : `Reaches cone ${sayCone(forecast.coneIndex)}`}
               , {hours(forecast.minutes)} h.
             </p>
             <p>{whenWords(forecast.minutes, habit?.coolHours ?? null, start, kiln)}</p>
@@ -199,8 +199,8 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
             <LogChart log={drawnOf(forecast)} fahrenheit={false} name={draft.name || 'Programme'} />
             <p className="small quiet">
               About {Math.round(energyOf(forecast.curve, kiln.litres) / 5) * 5} kWh of heat, an estimate to a
-              third either way. The cone is what the curve comes to by heat work; the kiln’s own offset is on
-              its page.
+              third either way. The cone is calculated from heat work along the curve; the kiln’s own offset
+              is on its page.
             </p>
           </>
         ) : (

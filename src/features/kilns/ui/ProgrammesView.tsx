@@ -57,7 +57,7 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
         />
       )}
       {programmes.length === 0 && !open && (
-        <p>No programme yet. Write the first one down and see the cone it comes to.</p>
+        <p>No programme yet. Add the first one to see the cone it reaches.</p>
       )}
       <ul className={css.list}>
         {programmes.map((programme) => {

@@ -25,7 +25,7 @@ interface Props extends Queue {
   readonly mayPlan: boolean;
 }
 
-/** What waits for which fire, what is planned, and what to fire next. */
+/** Ready to load for which fire, what is planned, and what to fire next. */
 export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare, now, mayPlan }: Props) {
   const router = useRouter();
   const { run, isBusy, errors } = useMutation();
@@ -75,8 +75,8 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
       <FormErrors errors={errors} />
       <Calendar {...{ kilns, booked, hours, now }} mayMove={mayPlan && !isBusy} onMove={move} />
       <section aria-label="Waiting" className={css.section}>
-        <h2>What waits</h2>
-        {proposals.length === 0 && <p className="quiet">Nothing glazed waits for a kiln.</p>}
+        <h2>Ready to load</h2>
+        {proposals.length === 0 && <p className="quiet">No glazed piece is waiting for a kiln.</p>}
         <ul>
           {proposals.map((load) => (
             <Load
@@ -122,7 +122,7 @@ function Load({
         </b>
         <p>
           <span className="figures">{pieces.length}</span> {pieces.length === 1 ? 'piece' : 'pieces'}
-          {dueOn && <>, the first wanted by {shortDay(dueOn)}</>}
+          {dueOn && <>, the first needed by {shortDay(dueOn)}</>}
         </p>
       </div>
       <div>
@@ -138,7 +138,7 @@ function Load({
       <div>
         {slot && opens && (
           <p>
-            {firingId ? 'Goes in' : 'Can be fired'} <b>{dayjs(slot.start).format('ddd D MMM HH:mm')}</b>,
+            {firingId ? 'Kiln' : 'Could be fired'} <b>{dayjs(slot.start).format('ddd D MMM HH:mm')}</b>,
             opened about <b>{aboutTime(slot.opens)}</b>
           </p>
         )}
@@ -174,21 +174,21 @@ function Feed({ mayRenew }: { mayRenew: boolean }) {
   };
   return (
     <section aria-label="Calendar feed" className={css.section}>
-      <h2>In your own calendar</h2>
+      <h2>Your own calendar</h2>
       <div className={css.feed}>
         <Button component="a" href="/api/v1/calendar.ics">
           Calendar file
         </Button>
         {mayRenew && (
           <Button disabled={isBusy} onClick={() => void renew()}>
-            {address ? 'Another address' : 'Make a feed address'}
+            {address ? 'New address' : 'Make a feed address'}
           </Button>
         )}
       </div>
       {address && (
         <p>
           Subscribe to <code className={css.address}>{address}</code>. It is shown once; whoever has it sees
-          the kilns’ plan. A new address puts this one out of use.
+          the kilns’ plan. Making a new address switches this one off.
         </p>
       )}
       <FormErrors errors={errors} />

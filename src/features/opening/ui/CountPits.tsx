@@ -42,7 +42,7 @@ export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Pro
         setCounted(found);
         setPits(found.pits);
       })
-      .catch(() => !gone && setCounted('This photo could not be looked at.'));
+      .catch(() => !gone && setCounted('This photo could not be analysed.'));
     return () => {
       gone = true;
     };
@@ -108,7 +108,7 @@ export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Pro
           )}
         </div>
         <div className={css.foot}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           {ready && counted.crackDensity > 1 && (
             <Button onClick={() => save('cracks')}>Save the cracks</Button>
           )}

@@ -34,7 +34,7 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
             disabled={isBusy}
             onClick={() => void run(() => openKiln({ firingId: firing.id }))}
           >
-            It is cool: open it
+            It is cool: open the kiln
           </Button>
         </>
       ) : (

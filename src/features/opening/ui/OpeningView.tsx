@@ -70,7 +70,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
     return (
       <div className={css.cones}>
         <Head api={api} />
-        <p>Before the first shelf is lifted: how do the witness cones stand?</p>
+        <p>Before you lift the first shelf: how far are the witness cones bent?</p>
         <WitnessPack
           firingId={firing.id}
           target={firing.cone as Cone}
@@ -82,7 +82,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           onDone={() => setConesDone(true)}
         />
         <Button size="large" onClick={() => setConesDone(true)}>
-          No cones, or later: to the pieces
+          Skip to the pieces
         </Button>
       </div>
     );
@@ -121,7 +121,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
         ))}
       {piece && done === pieces.length && (
         <p className={css.allRead}>
-          All {pieces.length} are read.{' '}
+          All {pieces.length} are recorded.{' '}
           <LinkButton href={`/firings/${firing.id}/summary`} variant="contained">
             What came out
           </LinkButton>
@@ -142,8 +142,8 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
         />
       ) : (
         <p>
-          Nothing was put in this firing. A piece that nobody logged can be numbered above, from the shelf it
-          stands on.
+          No piece was logged into this firing. A piece that nobody logged can be numbered above, on its
+          shelf.
         </p>
       )}
     </div>

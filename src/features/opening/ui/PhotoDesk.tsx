@@ -28,8 +28,8 @@ interface Props {
 type Mode = 'frame' | 'grey' | 'draw';
 const MODES: readonly (readonly [Mode, string, string])[] = [
   ['frame', 'Rim and foot', 'Drag the two marks to the middle of rim and foot.'],
-  ['grey', 'Grey card', 'Tap a grey card (18 %) in the picture to put its colours right.'],
-  ['draw', 'Draw', 'Draw on the picture to point at something.'],
+  ['grey', 'Grey card', 'Tap a grey card (18 %) in the picture to correct the colours.'],
+  ['draw', 'Draw', 'Draw on the picture to point something out.'],
 ];
 
 /** Where a photo is set: rim and foot dragged, colours put right, pits counted, lines drawn. */
@@ -49,10 +49,10 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   const aspect = piece.widthMm / piece.heightMm;
   const tap = async (point: Point) => {
     if (mode !== 'grey') return;
-    setSaid('Looking at the card');
+    setSaid('Measuring the card');
     const gains = await photoWorker().grey(photo.blob, point);
     setSaid(
-      gains ? 'Colours put right by the card.' : 'That is no grey card: too dark, too light or coloured.',
+      gains ? 'Colours corrected by the card.' : 'That is not a grey card: too dark, too light or coloured.',
     );
     if (gains) setSettings((now) => ({ ...now, gains }));
   };
@@ -124,7 +124,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
           {settings.gains && (
             <Button onClick={() => setSettings({ ...settings, gains: null })}>Without the card</Button>
           )}
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button variant="contained" onClick={() => onSet(settings)}>
             Done
           </Button>

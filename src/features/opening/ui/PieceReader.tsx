@@ -79,9 +79,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
   const camera = useCamera(api, piece);
   const swipe = useSwipe(onStep);
   if (piece.zones.length === 0)
-    return (
-      <p>Nothing was laid on {piece.label} before this firing: add its coats on the page of the piece.</p>
-    );
+    return <p>No coat was logged {piece.label} before this firing: add its coats on the piece’s page.</p>;
   return (
     <article className={css.piece} aria-label={piece.label} {...swipe}>
       <div>

@@ -12,7 +12,7 @@ interface Props {
   readonly onDecide: (mine: boolean) => void;
 }
 
-/** A write that was not taken: both values where somebody else was first, the reason where it was refused. */
+/** A write that was not accepted: both values where somebody else was first, the reason where it was refused. */
 export function RejectionNotice({ stuck, piece, onDecide }: Props) {
   const { errors: errors, theirs } = stuck.rejection!;
   const rows = theirs ? differences(stuck, theirs, piece) : [];
@@ -34,11 +34,11 @@ export function RejectionNotice({ stuck, piece, onDecide }: Props) {
       ) : (
         <>
           <p>
-            <b>{piece?.label ?? 'A note of this opening'} was not taken:</b>{' '}
+            <b>{piece?.label ?? 'A note of this opening'} was not accepted:</b>{' '}
             {errors.map((error) => `${error.field && `${error.field}: `}${error.message}`).join(' ')}
           </p>
           <Button onClick={() => onDecide(false)} sx={{ mt: 1 }}>
-            {stuck.write.kind === 'photo' ? 'Leave the photo out' : 'Leave it out'}
+            {stuck.write.kind === 'photo' ? 'Discard the photo' : 'Discard it'}
           </Button>
         </>
       )}
@@ -49,7 +49,7 @@ export function RejectionNotice({ stuck, piece, onDecide }: Props) {
 /** What was read here beside what was read elsewhere, where they differ. */
 function differences({ write }: OutboxItem, theirs: OtherReading, piece: OpeningPiece | undefined) {
   if (write.kind !== 'piece') return [];
-  const word = (value: unknown) => String(value || 'not said');
+  const word = (value: unknown) => String(value || 'not noted');
   const defects = (list: readonly { readonly defect: string }[] = []) =>
     list.map((one) => one.defect).join(', ') || 'none';
   const zones = (theirs.readings ?? []).flatMap((other) => {

@@ -40,8 +40,8 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
     const label = await api.addUnlogged(shelf, note);
     setSaid(
       label
-        ? `It is ${label} now: write it under the foot.`
-        : 'This device has no numbers left: it reserves more when the network is back.',
+        ? `This piece is now ${label}: write it under the foot.`
+        : 'This device has no piece numbers left. It reserves more when the network is back.',
     );
     close();
   };
@@ -134,8 +134,8 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
               open === 'find'
                 ? 'Number under the foot'
                 : open === 'unlogged'
-                  ? 'What is it? (may stay empty)'
-                  : 'Note (may stay empty)'
+                  ? 'What is it? (optional)'
+                  : 'Note (optional)'
             }
             value={note}
             autoFocus

@@ -5,7 +5,7 @@ import css from './opening.module.css';
 interface Props<T extends string> {
   readonly label: string;
   readonly stops: readonly T[];
-  /** null: not said yet; 'mixed': zones differ. */
+  /** null: not noted yet; 'mixed': zones differ. */
   readonly value: T | null | 'mixed';
   readonly onSay: (value: T) => void;
 }
@@ -27,7 +27,7 @@ export function ThreeStops<T extends string>({ label, stops, value, onSay }: Pro
         marks
         track={false}
         value={Math.max(0, at)}
-        getAriaValueText={(n) => (at < 0 ? 'not said' : stops[n]!)}
+        getAriaValueText={(n) => (at < 0 ? 'not noted' : stops[n]!)}
         onChange={(_, n) => onSay(stops[n as number]!)}
         // Nothing changes when the first stop is chosen while nothing was said: then the release says it.
         onChangeCommitted={(_, n) => at < 0 && onSay(stops[n as number]!)}

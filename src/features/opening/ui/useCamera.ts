@@ -18,7 +18,7 @@ export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiec
   };
   const take = async (files: readonly Blob[]) => {
     setFault('');
-    setSaid('Looking at the picture');
+    setSaid('Preparing the picture');
     try {
       for (const file of files) await keep(file);
     } catch {

@@ -25,8 +25,8 @@ export function SessionsView({
   const { run, isBusy, errors } = useMutation();
   return (
     <>
-      <GuideWords first="Where I am signed in" />
-      <h1>Where I am signed in</h1>
+      <GuideWords first="Signed-in devices" />
+      <h1>Signed-in devices</h1>
       <FormErrors errors={errors} />
       <ul style={{ borderTop: '1px solid var(--ink)', marginTop: 16, maxWidth: 720 }}>
         {sessions.map((session) => (
@@ -50,7 +50,7 @@ export function SessionsView({
               disabled={isBusy}
               onClick={() => void run(() => endOwnSession({ sessionId: session.id }))}
             >
-              Sign out there
+              Sign out this device
             </Button>
           </li>
         ))}

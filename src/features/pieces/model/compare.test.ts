@@ -1,9 +1,9 @@
 import { explained, type ComparedRow } from './zones';
 
 const row = (name: string, done: boolean, ...values: string[]): ComparedRow => ({ name, done, values });
-const COLOUR = 'Colour, ΔE00 from the first';
+const COLOUR = 'Colour, difference from the first';
 
-test('one thing done differently explains what came out differently, as far as was written down', () => {
+test('one thing done differently explains what came out differently, as far as was noted', () => {
   const rows = [
     row('Glazes', true, 'A', 'A'),
     row('Ground', true, 'Buffer White', 'Cutting Red'),
@@ -12,7 +12,7 @@ test('one thing done differently explains what came out differently, as far as w
     row(COLOUR, false, '0.0', '9.1'),
   ];
   expect(explained(rows)).toBe(
-    'One thing only was done differently, the ground: as far as was written down it explains what differs (defects, colour).',
+    'Only one thing was done differently, the ground: as far as was noted, it explains the difference (defects, colour).',
   );
 });
 
@@ -24,8 +24,8 @@ test('another firing is one thing, whatever differs with it', () => {
     row('Shelf', true, '1', '3'),
     row('Surface', false, 'gloss', 'matte'),
   ];
-  expect(explained(rows)).toContain('One thing only was done differently, the firing');
-  expect(explained([...rows, row('Ground', true, 'a', 'b')])).toContain('cannot be laid to one of them');
+  expect(explained(rows)).toContain('Only one thing was done differently, the firing');
+  expect(explained([...rows, row('Ground', true, 'a', 'b')])).toContain('so the cause of the difference');
 });
 
 test('other glazes are one thing, with their recipes and seconds', () => {
@@ -35,13 +35,13 @@ test('other glazes are one thing, with their recipes and seconds', () => {
     row('Seconds', true, '3 s', '5 s'),
     row('Movement', false, 'stable', 'runs'),
   ];
-  expect(explained(rows)).toContain('One thing only was done differently, the glazes');
+  expect(explained(rows)).toContain('Only one thing was done differently, the glazes');
   expect(explained(rows.slice(1))).toContain('recipe versions, seconds');
 });
 
 test('a colour that is hardly another is none; nothing differing is said', () => {
   const alike = [row('Ground', true, 'a', 'a'), row(COLOUR, false, '0.0', '2.4')];
   expect(explained(alike)).toContain('came out alike, and nothing');
-  expect(explained([...alike, row('Surface', false, 'gloss', 'matte')])).toContain('nobody wrote down');
+  expect(explained([...alike, row('Surface', false, 'gloss', 'matte')])).toContain('nobody noted');
   expect(explained([row('Ground', true, 'a')])).toBe('');
 });

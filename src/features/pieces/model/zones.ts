@@ -106,7 +106,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
           .sort()
           .join(', ') || 'none',
     ),
-    seen('Colour, ΔE00 from the first', ({ zone }) => {
+    seen('Colour, difference from the first', ({ zone }) => {
       const colour = colourOf(zone);
       return colour && first ? deltaE00(labOf(first), labOf(colour)).toFixed(1) : 'not measured';
     }),
@@ -138,13 +138,13 @@ export function explained(rows: readonly ComparedRow[]): string {
   if (out.length === 0)
     return own.length
       ? `They came out alike, though these differ: ${list(own)}.`
-      : 'They came out alike, and nothing that was written down differs.';
+      : 'They came out alike, and nothing noted differs.';
   const what = list(out.map(({ name }) => name.split(',')[0]!));
   if (own.length === 0)
-    return `Nothing that was done differs as far as was written down, yet these do: ${what}. Chance, or something that nobody wrote down.`;
+    return `No difference in how they were made was noted, yet these differ: ${what}. Chance, or something nobody noted.`;
   if (own.length === 1)
-    return `One thing only was done differently, the ${list(own)}: as far as was written down it explains what differs (${what}).`;
-  return `These were done differently: ${list(own)}. What came out (${what}) cannot be laid to one of them.`;
+    return `Only one thing was done differently, the ${list(own)}: as far as was noted, it explains the difference (${what}).`;
+  return `More than one thing differs (${list(own)}), so the cause of the difference (${what}) is open.`;
 }
 
 /** The choice of zones of a piece, in words. */

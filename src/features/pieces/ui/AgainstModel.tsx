@@ -11,9 +11,9 @@ export function AgainstModel({ piece, model }: { piece: PiecePage; model: PieceP
   const rows = besideModel(piece, model);
   const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
   return (
-    <section className={css.firing} aria-label="Beside its model">
+    <section className={css.firing} aria-label="Compared with its model">
       <h2>
-        Made after{' '}
+        Made like{' '}
         <Link href={`/pieces/${model.label}`} className="figures">
           {model.label}
         </Link>
@@ -26,7 +26,11 @@ export function AgainstModel({ piece, model }: { piece: PiecePage; model: PieceP
           <p>
             {stackWords(zone.stack, nameOf)}
             <br />
-            <b>{away === null ? 'colour not measured' : `${nearWords(away)}, ΔE ${away.toFixed(1)}`}</b>
+            <b>
+              {away === null
+                ? 'colour not measured'
+                : `colour difference ${away.toFixed(1)} (${nearWords(away)})`}
+            </b>
             {otherwise.length > 0 && `; ${otherwise.join('; ')}`}
           </p>
         </div>

@@ -85,8 +85,8 @@ export function CoatList({
                   <IconButton
                     size="small"
                     onClick={() => onRemove(i)}
-                    aria-label={`Take coat ${i + 1} off`}
-                    title="Take off"
+                    aria-label={`Remove coat ${i + 1}`}
+                    title="Remove coat"
                   >
                     <DeleteOutline fontSize="small" />
                   </IconButton>
@@ -219,7 +219,7 @@ function CoatFields({
               onChange={(event) => onChange({ dryBefore: event.target.checked })}
             />
           }
-          label="Dry to the touch before it"
+          label="Coat below dry to touch"
         />
       )}
       {(glaze?.kind === 'wash' || coat.wiped) && (

@@ -6,8 +6,7 @@ export function FirstThings({ bodies, glazes }: { bodies: number; glazes: number
     <div style={{ display: 'flex', flexDirection: 'column', gap: 14, maxWidth: 460 }}>
       <h1>New piece</h1>
       <p>
-        A piece is made of a clay and carries glazes. Write down the ones in your studio first; it takes a
-        minute.
+        A piece is made of a clay and carries glazes. Add the ones in your studio first; it takes a minute.
       </p>
       {bodies === 0 && (
         <LinkButton variant="contained" href="/clays?add=1">

@@ -40,8 +40,8 @@ export function LateLook({ pieceId, firing, days }: Props) {
   };
   return (
     <details className={css.late}>
-      <summary>It showed something later</summary>
-      <div className={css.lateRow} role="group" aria-label="What showed">
+      <summary>Report a later fault</summary>
+      <div className={css.lateRow} role="group" aria-label="What appeared">
         {LATE_DEFECTS.map((id) => (
           <button key={id} type="button" aria-pressed={defect === id} onClick={() => setDefect(id)}>
             <DefectGlyph id={id} size={28} labelled />
@@ -78,7 +78,7 @@ export function LateLook({ pieceId, firing, days }: Props) {
           disabled={isBusy || chosen.length === 0 || !Number.isInteger(ageDays)}
           onClick={() => void save()}
         >
-          Note it
+          Save later fault
         </Button>
       </div>
       <FormErrors errors={errors} />

@@ -94,7 +94,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
     <>
       <GuideWords first={`After ${model.label}`} />
       <h1>
-        Made again after{' '}
+        Made again like{' '}
         <Link href={`/pieces/${model.label}`} className="figures">
           {model.label}
         </Link>
@@ -139,7 +139,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
             ))}
           </TextField>
           {bodyId !== model.bodyId && (
-            <p className="heat small">On another clay it is another entry: look at the wall first.</p>
+            <p className="heat small">Another clay is another entry: check the wall first.</p>
           )}
           <FormErrors errors={errors} />
           <Button variant="contained" disabled={isBusy} onClick={() => void save()}>
@@ -199,8 +199,9 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
             </tfoot>
           </table>
           <p className="small quiet">
-            What stays on the ware: area × raw thickness (0.6 mm a dip, 0.2 mm a brushed coat) × 1.45 g/cm³;
-            estimates, your own measures win. The bucket needs enough to dip in besides.
+            What stays on the ware: area × raw thickness (0.6 mm for a dip, 0.2 mm for a brushed coat) × 1.45
+            g/cm³. These are estimates; your own measurements count more. The bucket needs more than this to
+            dip in.
           </p>
           <h2>What to expect</h2>
           <ul>
@@ -210,7 +211,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
           </ul>
           {all.length > 0 && (
             <>
-              <h2>Mind</h2>
+              <h2>Caution</h2>
               <ul className="heat">
                 {all.map((words) => (
                   <li key={words}>{words}</li>

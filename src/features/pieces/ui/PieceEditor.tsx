@@ -130,7 +130,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       <div className={css.titleRow}>
         <h1>{editing ? `Correct ${editing.label}` : 'New piece'}</h1>
         {!editing && (
-          <Button size="small" onClick={repeat} title="The bands of the piece you saved last">
+          <Button size="small" onClick={repeat} title="Start from the bands of the piece you saved last">
             Repeat last
           </Button>
         )}
@@ -146,7 +146,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
                 drop();
               }}
             >
-              Start afresh
+              Start again
             </button>
           </span>
         )}
@@ -225,7 +225,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
                   }
                 />
               }
-              label="Left and right differ"
+              label="Left and right halves differ"
             />
           )}
           <TextField
@@ -250,7 +250,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
           />
         </section>
         <section className={css.how} aria-label="Coats and zones">
-          <h3>Coats, first one first</h3>
+          <h3>Coats, in order of application</h3>
           <CoatList
             draft={draft}
             glazes={glazes}
@@ -265,7 +265,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             }}
             onRemove={(i) => {
               const before = draft;
-              offer(`${nameOf(draft.coats[i]!.glazeId)} taken off`, () => setDraft(before));
+              offer(`${nameOf(draft.coats[i]!.glazeId)} removed`, () => setDraft(before));
               change((b) => withoutCoat(b, i));
               setSelected(Math.max(0, i - 1));
             }}
@@ -292,7 +292,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
               />
             )}
           />
-          <h3>What it will prove</h3>
+          <h3>What this piece tests</h3>
           <ZoneList coats={coats} body={draft.bodyId} nameOf={nameOf} />
           <div className={css.saveRow}>
             {!editing && (
@@ -311,13 +311,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
               disabled={isBusy}
               title="Save (Ctrl Enter)"
             >
-              {isBusy
-                ? 'Saving'
-                : editing
-                  ? 'Save the correction'
-                  : twins > 1
-                    ? `Save ${twins} twins`
-                    : 'Save'}
+              {isBusy ? 'Saving' : editing ? 'Save correction' : twins > 1 ? `Save ${twins} twins` : 'Save'}
             </Button>
           </div>
         </section>

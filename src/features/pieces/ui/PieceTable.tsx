@@ -69,7 +69,7 @@ const COLUMNS: GridColDef<ListedPiece>[] = [
   },
   {
     field: 'coats',
-    headerName: 'On it',
+    headerName: 'Glazes',
     flex: 2,
     minWidth: 200,
     sortable: false,
@@ -118,7 +118,7 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 10 }}>
           <Button component="a" href={`/api/v1/pieces.csv?${params}`} download>
-            Take out as CSV
+            Download as spreadsheet
           </Button>
           <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
             New piece
@@ -157,7 +157,7 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
           '& .MuiDataGrid-row:hover': { cursor: 'pointer' },
           '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650 },
         }}
-        localeText={{ noRowsLabel: 'No piece like that. Clear a filter, or log a new piece.' }}
+        localeText={{ noRowsLabel: 'No piece matches. Clear a filter, or log a new piece.' }}
       />
     </>
   );

@@ -121,7 +121,7 @@ export function PieceView({
           )}
           {piece.followers.length > 0 && (
             <section className={css.firing}>
-              <h2>Made after it</h2>
+              <h2>Made like it</h2>
               <p className={css.twins}>
                 {piece.followers.map((one) => (
                   <Link key={one.id} href={`/pieces/${one.label}`} className="figures">
@@ -181,12 +181,12 @@ function FiringResult({
       </ul>
       {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
         <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
-          {firing.zones.some((zone) => zone.readings.length) ? 'Look again' : 'Read it now'}
+          {firing.zones.some((zone) => zone.readings.length) ? 'Record again' : 'Record now'}
         </LinkButton>
       )}
       {firing.zones.length > 0 && (
         <LinkButton size="small" href={`/clinic?piece=${label}`} sx={{ mt: 1, ml: 1 }}>
-          What went wrong? Find it by look
+          What went wrong? Find a defect by its look
         </LinkButton>
       )}
       {firing.zones.some((zone) => zone.readings.length) && (
@@ -236,7 +236,7 @@ function ZoneResult({
             {live.note && <i> “{live.note}”</i>}
           </p>
         ) : (
-          <p className="quiet">not read yet</p>
+          <p className="quiet">not recorded yet</p>
         )}
         {before.map((reading) => (
           <p key={reading.id} className="quiet small">

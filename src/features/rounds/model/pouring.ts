@@ -27,6 +27,6 @@ export function pourFor(
     });
     return pourPlan(cells, slops, ml);
   } catch (error) {
-    return `It cannot be poured: ${(error as Error).message}.`;
+    return `Cannot be blended by volume: ${(error as Error).message}.`;
   }
 }

@@ -178,7 +178,7 @@ test('a suggestion fills the most wanted gaps first, says why, and leaves out wh
   const list = suggestTests(asked);
   expect(list[0]).toMatchObject({
     words: 'Limewash over Sleeper',
-    why: 'nobody tried it; looked up in vain 4 times',
+    why: 'no tile on this clay yet; searched for 4 times',
   });
   expect(list.map((each) => each.words)).not.toContain('Sleeper over Limewash');
   expect(list.map((each) => each.words)).not.toContain('Limewash once');
@@ -189,7 +189,7 @@ test('a suggestion fills the most wanted gaps first, says why, and leaves out wh
   expect(differing?.why).toBe('twins differ: 1 of 2 agree');
   const inCase = suggestTests({ ...asked, wanted: [], underWay: [], cases: [[id(1), id(2)]], places: 2 });
   expect(inCase.map((each) => each.why)).toEqual([
-    'nobody tried it; an open case is about it',
-    'nobody tried it; an open case is about it',
+    'no tile on this clay yet; an open case is about it',
+    'no tile on this clay yet; an open case is about it',
   ]);
 });

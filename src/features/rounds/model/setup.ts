@@ -7,13 +7,13 @@ export const KINDS: Readonly<Record<RoundKind, string>> = {
   overlap: 'Every glaze over every other',
   coats: 'How many coats',
   clays: 'The same glaze on several clays',
-  line: 'Between two glazes',
-  triaxial: 'Between three glazes',
-  corners: 'Between four glazes',
-  ladder: 'More and more of an addition',
-  crazing: 'Away from crazing',
-  factorial: 'Several things at once',
-  free: 'Tests of your own choice',
+  line: 'Line blend',
+  triaxial: 'Triaxial blend',
+  corners: 'Four-corner grid',
+  ladder: 'Addition series',
+  crazing: 'Crazing ladder (add silica and kaolin)',
+  factorial: 'Vary glaze, clay and coats together',
+  free: 'Your own choice of tests',
 };
 
 /** Everything that is chosen for a round; what a kind does not use is kept for when it is chosen again. */

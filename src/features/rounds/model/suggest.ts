@@ -103,18 +103,18 @@ function whyOf(
 ): string {
   const gap =
     again > 0
-      ? 'a twin for the one above'
+      ? 'a twin of the one above'
       : proved === 'lacking'
-        ? 'nobody tried it'
+        ? 'no tile on this clay yet'
         : one && one.agreeing < one.proofs
           ? `twins differ: ${one.agreeing} of ${one.proofs} agree`
           : proved === 'weak'
             ? 'one piece only'
-            : 'proved, one more makes it surer';
+            : 'proved; one more tile makes it surer';
   if (again > 0) return gap;
   return [
     gap,
-    ...(asked > 0 ? [`looked up in vain ${asked} ${asked === 1 ? 'time' : 'times'}`] : []),
+    ...(asked > 0 ? [`searched for ${asked === 1 ? 'once' : `${asked} times`}`] : []),
     ...(inCase ? ['an open case is about it'] : []),
   ].join('; ');
 }

@@ -115,7 +115,7 @@ function partsOf(
       rows: [
         ...lines.map(
           (line) =>
-            [`${line.addition ? 'on top: ' : ''}${line.material}`, `${line.grams.toFixed(2)} g`] as const,
+            [`${line.addition ? 'addition: ' : ''}${line.material}`, `${line.grams.toFixed(2)} g`] as const,
         ),
         ['all together, to check', `${batch.totalGrams.toFixed(2)} g`] as const,
       ],

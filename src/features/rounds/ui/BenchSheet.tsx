@@ -126,7 +126,7 @@ function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: Tick }) {
           <th scope="col">Done</th>
           <th scope="col">Test</th>
           <th scope="col">Pieces</th>
-          <th scope="col">Lay on, bottom first</th>
+          <th scope="col">Apply, bottom coat first</th>
         </tr>
       </thead>
       <tbody>
@@ -134,7 +134,7 @@ function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: Tick }) {
           const state = tick(cell.label);
           return (
             <tr key={cell.id} data-done={state.checked || undefined}>
-              <TickCell {...state} label={`${cell.label} is glazed`} />
+              <TickCell {...state} label={`Mark ${cell.label} as glazed`} />
               <th scope="row">
                 <b>{cell.label}</b>
               </th>
@@ -195,7 +195,7 @@ function Weighing({
                       <tr key={key} data-done={state.checked || undefined}>
                         <TickCell {...state} label={`${line.material} is in ${cell.label}`} />
                         <th scope="row">
-                          {line.addition && <i className="quiet">on top: </i>}
+                          {line.addition && <i className="quiet">addition: </i>}
                           {line.material}
                         </th>
                         <td className="figures">

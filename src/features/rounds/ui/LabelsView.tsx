@@ -57,11 +57,9 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
           <p className={fits ? 'small quiet' : 'heat'} role="status">
             {fits
               ? `Each ${width.toFixed(0)} × ${height.toFixed(0)} mm; ${pages} ${pages === 1 ? 'sheet' : 'sheets'} of A4.`
-              : `Each would be ${width.toFixed(0)} × ${height.toFixed(0)} mm: too small to read. Take labels or margins out.`}
+              : `Each would be ${width.toFixed(0)} × ${height.toFixed(0)} mm: too small to read. Use fewer labels or smaller margins.`}
           </p>
-          <p className="small">
-            A label that is lost is found again: the number is under the foot, and the look-up field knows it.
-          </p>
+          <p className="small">If a label is lost, search for the number under the foot.</p>
         </div>
         <svg
           viewBox="0 0 210 297"

@@ -119,7 +119,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
         </div>
         <Varies {...{ setup, change, glazes, bodies }} />
         <div className={css.stays}>
-          <h2>What stays</h2>
+          <h2>What stays the same</h2>
           <WordField
             label="Name of the round"
             value={setup.name}
@@ -156,7 +156,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
               onChange={(form) => change({ form: form ?? 'tile' })}
             />
             <NumberField
-              label="Of each"
+              label="Tiles of each"
               value={setup.twins}
               onChange={(twins) => twins && change({ twins: Math.round(twins) })}
               error={of('twins')}
@@ -168,7 +168,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
               : 'One of each proves little: a single tile that differs may be a slip of the hand.'}
           </p>
           <TextField
-            label="Wanted by"
+            label="Needed by"
             type="date"
             value={setup.dueOn ?? ''}
             onChange={(event) => change({ dueOn: event.target.value || null })}
@@ -200,7 +200,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
           )}
           {aliases.length > 0 && (
             <p>
-              <b>A fraction: these can no longer be told apart.</b>{' '}
+              <b>This is a fraction of all combinations: these effects cannot be told apart.</b>{' '}
               {named(aliases.join('; '), [...glazes, ...bodies])}.
             </p>
           )}
@@ -235,7 +235,7 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
             errors={errors.filter((error) => error.field === '' || error.field.startsWith('cells'))}
           />
           <Button variant="contained" disabled={isBusy || inside.length === 0} onClick={() => void save()}>
-            {isBusy ? 'Laying out' : `Lay out ${needs.pieces} pieces`}
+            {isBusy ? 'Planning' : `Plan ${needs.pieces} pieces`}
           </Button>
         </div>
       </div>

@@ -46,7 +46,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
             Round {round.number}, cone {round.cone}, {round.atmosphere}, {round.twins} of each
             {round.dueOn && (
               <>
-                , <span className={late ? 'heat' : undefined}>{late ? 'late, wanted by' : 'wanted by'}</span>{' '}
+                , <span className={late ? 'heat' : undefined}>{late ? 'late, needed by' : 'needed by'}</span>{' '}
                 {shortDay(round.dueOn)}
               </>
             )}
@@ -57,7 +57,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
           <LinkButton href={`/rounds/${round.id}/labels`}>Labels</LinkButton>
           {mayGlaze && toGlaze.length > 0 && (
             <Button variant="contained" disabled={isBusy} onClick={() => void glaze(toGlaze)}>
-              All glazed as planned
+              Mark all as glazed
             </Button>
           )}
         </span>
@@ -127,7 +127,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
             </ul>
             {mayGlaze && toGlaze.includes(chosen) && (
               <Button disabled={isBusy} onClick={() => void glaze([chosen])}>
-                {chosen.label} is glazed
+                Mark {chosen.label} as glazed
               </Button>
             )}
             {chosen.stack.length === 1 && chosen.recipe && (

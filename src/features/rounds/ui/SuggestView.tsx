@@ -85,14 +85,14 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
     <>
       <GuideWords first="Suggest a round" />
       <div className={css.titleRow}>
-        <h1>What is worth the clay</h1>
+        <h1>Tests worth making next</h1>
         <span>
           <LinkButton href="/rounds">Rounds</LinkButton>
         </span>
       </div>
       <div className={css.ask}>
         <NumberField
-          label="Free places"
+          label="Room for how many tiles?"
           value={asked.places}
           onChange={(places) => places && places >= 1 && places <= 200 && ask({ places: Math.round(places) })}
         />
@@ -116,7 +116,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         />
         <WordField label="Name of the round" value={name} onChange={setName} />
         <TextField
-          label="Wanted by"
+          label="Needed by"
           type="date"
           value={dueOn}
           onChange={(event) => setDueOn(event.target.value)}
@@ -152,11 +152,11 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         </ol>
       )}
       <Button variant="contained" disabled={isBusy || chosen.length === 0} onClick={() => void accept()}>
-        {isBusy ? 'Laying out' : `Lay out these ${chosen.length}`}
+        {isBusy ? 'Planning' : `Plan these ${chosen.length}`}
       </Button>
       <p className="small quiet" style={{ marginTop: 12 }}>
-        A test counts by what is unsure of its entry, how often it was looked up in vain, and what it says of
-        the other order. What rounds under way will prove is reckoned in. Judgement, not measurement.
+        A test counts by how unsure its entry is, how often it was searched for, and what it says about the
+        other order. Rounds under way are taken into account. This order is a judgement, not a measurement.
       </p>
     </>
   );

@@ -19,6 +19,8 @@ interface Props {
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
 }
 
+const NTH_GLAZE = ['First glaze', 'Second glaze', 'Third glaze', 'Fourth glaze'];
+
 /** What a kind of round varies: its glazes, clays, steps and additions. */
 export function Varies({ setup, change, glazes, bodies }: Props) {
   const { least, most } = GLAZES_OF[setup.kind];
@@ -48,7 +50,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
         Array.from({ length: least }, (_, i) => (
           <Choice
             key={i}
-            label={corners ? `Corner ${'ABCD'[i]}` : 'Base glaze'}
+            label={corners ? NTH_GLAZE[i]! : 'Base glaze'}
             options={glazes.map((glaze) => glaze.name)}
             value={glazes.find((glaze) => glaze.id === setup.glazes[i])?.name ?? null}
             onChange={(name) => setGlaze(i, name)}
@@ -73,8 +75,8 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
             setup.kind === 'triaxial'
               ? 'Cells along an edge'
               : setup.kind === 'coats'
-                ? 'Up to so many coats'
-                : 'Steps, ends counted'
+                ? 'Up to how many coats?'
+                : 'Number of tiles, including both ends'
           }
           value={setup.steps}
           onChange={(steps) => steps && steps >= 1 && change({ steps: Math.round(steps) })}
@@ -96,7 +98,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
       )}
       {setup.kind === 'factorial' && (
         <NumberField
-          label="Room for so many tests"
+          label="Room for how many tests?"
           value={setup.most}
           onChange={(most) => most && most >= 2 && change({ most: Math.round(most) })}
         />
@@ -109,7 +111,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
               onChange={(event) => change({ singlesTwice: event.target.checked })}
             />
           }
-          label="Each alone twice as well"
+          label="Also each glaze alone, twice"
         />
       )}
       {setup.kind === 'ladder' &&

@@ -7,7 +7,7 @@ import type { PlanWorker } from '@/workers/plan.worker';
 /** The plan of a question, laid out in a worker; the last one stays in view until the next is there. */
 export function usePlan(question: RoundQuestion, glazes: readonly NamedRecipe[]) {
   const worker = useRef<Remote<PlanWorker> | null>(null);
-  const [answer, setAnswer] = useState<LaidOut | string>('Laying it out.');
+  const [answer, setAnswer] = useState<LaidOut | string>('Planning.');
   useEffect(() => {
     const thread = new Worker(new URL('@/workers/plan.worker.ts', import.meta.url), { type: 'module' });
     worker.current = wrap<PlanWorker>(thread);
@@ -18,7 +18,7 @@ export function usePlan(question: RoundQuestion, glazes: readonly NamedRecipe[])
     worker.current
       ?.layOut(question, glazes)
       .then((laid) => !stale && setAnswer(laid))
-      .catch((error: Error) => !stale && setAnswer(`It cannot be laid out: ${error.message}.`));
+      .catch((error: Error) => !stale && setAnswer(`This round cannot be planned: ${error.message}.`));
     return () => {
       stale = true;
     };

@@ -12,9 +12,9 @@ export function DefectsGoingUp({ series }: { series: readonly Series[] }) {
   const rising = series.flatMap((one) => (one.watched.rise ? [{ ...one, rise: one.watched.rise }] : []));
   if (rising.length === 0) return null;
   return (
-    <section aria-label="On the rise">
+    <section aria-label="Defects going up">
       <h2 className={css.heading}>
-        On the rise{' '}
+        Defects going up{' '}
         <Link href="/clinic/watch" className={`figures ${css.count}`}>
           {rising.length}
         </Link>

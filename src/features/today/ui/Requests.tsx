@@ -14,8 +14,8 @@ export function Requests({ wishes, memberId }: { wishes: readonly TestRequest[];
   const waiting = wishes.filter(({ headwordId }) => headwordId === null);
   const pairs = waiting.map(({ baseId, topId }) => `${baseId}.${topId}`).join(',');
   return (
-    <section aria-label="Asked for">
-      <h2 className={css.heading}>Asked for</h2>
+    <section aria-label="Requested tests">
+      <h2 className={css.heading}>Requested tests</h2>
       <ul>
         {wishes.slice(0, 6).map((wish) => (
           <li key={wish.id} className={css.round}>
@@ -32,7 +32,7 @@ export function Requests({ wishes, memberId }: { wishes: readonly TestRequest[];
                 disabled={isBusy}
                 onClick={() => void run(() => withdrawTestRequest({ id: wish.id }))}
               >
-                {wish.headwordId ? 'Seen' : 'Take back'}
+                {wish.headwordId ? 'Seen' : 'Withdraw request'}
               </Button>
             )}
           </li>
@@ -40,8 +40,8 @@ export function Requests({ wishes, memberId }: { wishes: readonly TestRequest[];
       </ul>
       {pairs && (
         <p>
-          <Link href={`/rounds/new?kind=free&name=${encodeURIComponent('Asked for')}&pairs=${pairs}`}>
-            Plan {waiting.length === 1 ? 'it' : `the ${waiting.length} that wait`}
+          <Link href={`/rounds/new?kind=free&name=${encodeURIComponent('Requested tests')}&pairs=${pairs}`}>
+            Plan {waiting.length === 1 ? 'it' : `the ${waiting.length} still open`}
           </Link>
         </p>
       )}

@@ -20,11 +20,11 @@ import css from './today.module.css';
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
 
 const STEP: Readonly<Record<string, { word: string; act: string; href: (id: string) => string }>> = {
-  loading: { word: 'being loaded', act: 'Go on loading', href: (id) => `/firings/${id}` },
+  loading: { word: 'being loaded', act: 'Continue loading', href: (id) => `/firings/${id}` },
   firing: { word: 'firing', act: 'See the firing', href: (id) => `/firings/${id}` },
-  cooling: { word: 'cooling', act: 'See it cool', href: (id) => `/firings/${id}` },
+  cooling: { word: 'cooling', act: 'See how it cools', href: (id) => `/firings/${id}` },
   cool: { word: 'cooled', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
-  open: { word: 'being opened', act: 'Go on opening', href: (id) => `/firings/${id}/opening` },
+  open: { word: 'being opened', act: 'Continue opening', href: (id) => `/firings/${id}/opening` },
 };
 
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
@@ -83,28 +83,28 @@ export function Today({
       <div className={css.columns}>
         <div>
           <Waiting
-            title="Wait for a reading"
-            empty="Every opened piece has been read."
+            title="Ready to look at"
+            empty="Every opened piece has been looked at."
             pieces={unread.pieces}
             count={unread.count}
             href="/pieces?stage=fired"
           />
           <Waiting
-            title="Wait for a kiln"
+            title="Ready to load"
             empty="No glazed piece is waiting."
             pieces={glazed.pieces}
             count={glazed.count}
             href="/pieces?stage=glazed"
           />
           <Waiting
-            title="Wait to be fired again"
+            title="To refire"
             empty="Nothing to refire."
             pieces={refires.pieces}
             count={refires.count}
             href="/pieces?fate=refire"
           />
         </div>
-        <section aria-label="Rounds and least certain">
+        <section aria-label="Rounds and least certain entries">
           {rounds.length > 0 && <h2 className={css.heading}>Rounds under way</h2>}
           <ul>
             {rounds.map((round) => (
@@ -129,7 +129,7 @@ export function Today({
           <Suspense>{rises}</Suspense>
           <Requests wishes={wishes} memberId={memberId} />
           <h2 className={css.heading}>Least certain</h2>
-          {weak.length === 0 && <p className="quiet">Nothing doubtful on the wall.</p>}
+          {weak.length === 0 && <p className="quiet">No doubtful entry on the wall.</p>}
           <ul>
             {weak.map((entry) => (
               <li key={entry.id}>
@@ -205,7 +205,7 @@ function KilnCard({
                   <b className="heat">{Math.round((log.inside ?? log.last).celsius)} °C</b>
                   {log.cone && ` cone ${log.cone}`}
                   {log.open &&
-                    (cool ? ', by now cool enough to open' : `, opens ${clockWords(log.open, now)}`)}
+                    (cool ? ', should be cool enough to open now' : `, opens ${clockWords(log.open, now)}`)}
                   {log.alarms.map((alarm) => (
                     <b key={alarm} className="heat">
                       , {alarm}

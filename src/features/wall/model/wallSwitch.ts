@@ -6,8 +6,8 @@ export type WallSwitch = (typeof WALL_SWITCHES)[number];
 
 export const WALL_SWITCH_WORDS: Readonly<Record<WallSwitch, string>> = {
   order: 'the other order',
-  coats: 'once and twice changed over',
-  grounds: 'the grounds changed over',
+  coats: 'swap one coat and two',
+  grounds: 'swap light and dark clay',
 };
 
 /** The wall as it looks flicked: each cell at its own place, with what the flick shows there. */

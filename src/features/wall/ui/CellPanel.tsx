@@ -84,7 +84,8 @@ export function CellPanel({
 
 function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
   const seen = [entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
-  const look = entry.proofs === 0 ? 'an older recipe, or a firing off its cone; see the entry' : seen;
+  const look =
+    entry.proofs === 0 ? 'only an older recipe, or a firing that missed its cone; see the entry' : seen;
   return (
     <div className={css.line}>
       <Swatch hash={entry.swatchHash} colour={entry.colour} width={84} height={62} alt={`${word}: ${look}`} />

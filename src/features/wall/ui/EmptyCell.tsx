@@ -25,23 +25,23 @@ export function EmptyCell({
   const isListed = list.includes(key);
   return (
     <>
-      <p className="quiet">Not tried on these grounds at this cone.</p>
+      <p className="quiet">No tile yet on these grounds at this cone.</p>
       <Button
         variant={isListed ? 'outlined' : 'contained'}
         onClick={() => onList(isListed ? list.filter((one) => one !== key) : [...list, key])}
       >
-        {isListed ? 'Off the list' : 'On the list for a round'}
+        {isListed ? 'Take off the next round' : 'Add to next round'}
       </Button>
       {list.length > 0 && (
         <LinkButton
           href={`/rounds/new?kind=free&name=${encodeURIComponent('Gaps of the wall')}&pairs=${list.join(',')}`}
           onClick={() => onList([])}
         >
-          Plan {list.length === 1 ? 'the one' : `the ${list.length}`} on the list
+          Plan {list.length === 1 ? 'the one' : `the ${list.length}`} of the next round
         </LinkButton>
       )}
       <RequestTest key={key} baseId={base.id} topId={top.id}>
-        Ask the studio for it
+        Request this test
       </RequestTest>
     </>
   );

@@ -24,7 +24,7 @@ export function Kiosk({ entries, at }: { entries: readonly NewEntry[]; at: strin
     return () => window.removeEventListener('keydown', onKey);
   }, [entries.length]);
   const entry = entries[place % Math.max(1, entries.length)];
-  if (!entry) return <p className={css.page}>Nothing is proved on this wall yet.</p>;
+  if (!entry) return <p className={css.page}>No tile on this wall yet.</p>;
   return (
     <main className={css.kiosk}>
       <a href={`${at}/entry/${entry.headwordId}`} className={css.shown}>
@@ -43,7 +43,7 @@ export function Kiosk({ entries, at }: { entries: readonly NewEntry[]; at: strin
           {(place % entries.length) + 1} of {entries.length}
         </p>
         <button type="button" onClick={() => setWalks(!walks)}>
-          {walks ? 'Stop' : 'Walk on'}
+          {walks ? 'Stop' : 'Continue'}
         </button>
         <a href={at}>The whole wall</a>
       </div>

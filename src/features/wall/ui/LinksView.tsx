@@ -104,7 +104,7 @@ export function LinksView({ links, search, words }: Props) {
           />
           <FormErrors errors={errors.filter(({ field }) => field !== 'share.name')} />
           <Button type="submit" variant="contained" disabled={isBusy || !name.trim()}>
-            {isBusy ? 'Making the link' : 'Make the link'}
+            {isBusy ? 'Making link' : 'Make link'}
           </Button>
         </form>
         {made && <MadeLink address={made} search={search} />}
@@ -127,7 +127,7 @@ export function LinksView({ links, search, words }: Props) {
                 <>
                   <span>until {shortDay(link.expiresAt)}</span>
                   <Button size="small" disabled={isBusy} onClick={() => void end(link)}>
-                    End it
+                    End link
                   </Button>
                 </>
               )}

@@ -60,7 +60,7 @@ export function NameWall({
         >
           <WordField label="Name this wall" value={name} onChange={setName} />
           <Button type="submit" disabled={isBusy || !name.trim()}>
-            Keep
+            Save
           </Button>
         </form>
       )}

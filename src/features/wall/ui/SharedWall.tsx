@@ -46,7 +46,7 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
           <a href="?kiosk=1">walk through what is new</a>
         </nav>
       </header>
-      {wall.glazes.length === 0 && <p>Nothing is proved on this wall yet.</p>}
+      {wall.glazes.length === 0 && <p>No tile on this wall yet.</p>}
       <div className={css.scroll} style={{ '--cell': `${SIZES[size]}px` } as React.CSSProperties}>
         <table className={css.wall}>
           <thead>

@@ -75,15 +75,15 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
             value="flick"
             selected={flick.on}
             onChange={flick.turn}
-            title="Flick there and back (f)"
+            title="Switch there and back (f)"
           >
-            Flick to
+            Switch to
           </ToggleButton>
           <TextField
             select
             value={flick.to}
             onChange={(event) => flick.setTo(event.target.value)}
-            slotProps={{ htmlInput: { 'aria-label': 'What to flick to' } }}
+            slotProps={{ htmlInput: { 'aria-label': 'What to switch to' } }}
           >
             {WALL_SWITCHES.map((one) => (
               <MenuItem key={one} value={one}>

@@ -80,7 +80,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       <>
         <RefreshOnChange from="/api/v1/live" />
         <h1>Wall</h1>
-        <p>Nothing is proved yet. Log a piece, fire it and read it at the opening: its zones appear here.</p>
+        <p>No tile yet. Log a piece, fire it and record it at the opening: its zones appear here.</p>
         <LinkButton variant="contained" href="/pieces/new">
           Log a piece
         </LinkButton>
@@ -104,7 +104,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
       <div className={css.columns}>
         <div ref={stand} aria-busy={underWay}>
           {glazes.length === 0 ? (
-            <p>Nothing is proved with this glaze over two others, on these grounds at this cone.</p>
+            <p>No tile with this glaze over two others, on these grounds at this cone.</p>
           ) : (
             <Matrix
               glazes={glazes}

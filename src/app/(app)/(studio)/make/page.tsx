@@ -35,7 +35,9 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ p
           ({ defect, count }) => `${defectName(defect)} ${count} of ${summary.proofs}`,
         );
         const near =
-          summary.spread === null ? '' : `, colours within ΔE ${summary.spread.toFixed(1)} of each other`;
+          summary.spread === null
+            ? ''
+            : `, colours within a difference of ${summary.spread.toFixed(1)} of each other`;
         return `${headword}: ${summary.agreeing} of ${summary.proofs} agree${near}${bad.length ? `; ${bad.join(', ')}` : ''}.`;
       })}
       cautions={own.flatMap(({ name, caution, decorative }) => [

@@ -3,7 +3,7 @@ import { db } from '@/records/platform';
 import { sessionsOf } from '@/records/people';
 import { SessionsView } from '@/features/people/ui/SessionsView';
 
-export const metadata = { title: 'Where I am signed in' };
+export const metadata = { title: 'Signed-in devices' };
 
 export default async function Page() {
   const member = await requireMember();

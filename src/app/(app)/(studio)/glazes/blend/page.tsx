@@ -3,7 +3,7 @@ import { db } from '@/records/platform';
 import { listMaterials, newestRecipes } from '@/records/materials';
 import { BlendView } from '@/features/glazes/ui/BlendView';
 
-export const metadata = { title: 'Blend three' };
+export const metadata = { title: 'Triaxial blend' };
 
 export default async function Page() {
   await requireMember();
