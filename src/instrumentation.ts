@@ -1,9 +1,22 @@
+import type { Instrumentation } from 'next';
+
 /** Runs once when the server starts: begins to read the kilns' controllers. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || !process.env.DATABASE_URL) return;
-  const [{ startPolling }, { db }] = await Promise.all([
+  const [{ startPolling }, { db, log }] = await Promise.all([
     import('@/kiln-poller'),
-    import('@/records/platform/db'),
+    import('@/records/platform'),
   ]);
-  startPolling(db, (error) => console.error('Reading the kilns failed:', error));
+  startPolling(db, (error) => log.error({ err: error }, 'reading the kilns failed'));
 }
+
+/** Logs what a page, route or action could not do, with the route it happened on. */
+export const onRequestError: Instrumentation.onRequestError = async (
+  error,
+  request,
+  { routePath, routeType },
+) => {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { log } = await import('@/records/platform');
+  log.error({ err: error, method: request.method, route: routePath, type: routeType }, 'request failed');
+};

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Writable } from 'node:stream';
 import PDFDocument from 'pdfkit';
+import { withFallbackFonts } from './pdfFonts';
 
 const FONTS = {
   plain: 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
@@ -26,6 +27,7 @@ export async function openPdf(
   const ended = new Promise((done) => pdf.on('end', done));
   for (const [name, file] of Object.entries(FONTS))
     pdf.registerFont(name, await readFile(join(process.cwd(), 'node_modules/@fontsource', file)));
+  withFallbackFonts(pdf);
   return {
     pdf,
     finish: async () => {

@@ -2,6 +2,7 @@ import { PassThrough } from 'node:stream';
 import { expect, test } from '@playwright/test';
 import { random } from '../../demo/random';
 import { openBook } from '../../src/features/dictionary/server/book';
+import { openPages } from '../../src/ui/pdf';
 import { readPdf } from './readPdf';
 
 test('guide words name the first and the last headword of a page, also of one that only goes on', async () => {
@@ -42,4 +43,27 @@ test('guide words name the first and the last headword of a page, also of one th
     expect(texts[page - 1]).toContain(String(page));
   }
   expect(goingOn).toBeGreaterThan(0);
+});
+
+test('names in six scripts are printed with their letters, in the line and in the page’s width', async () => {
+  const names = [
+    'Łucja Čapek Ő',
+    'Δοκιμή Σελαντόν',
+    'Ирина Щеглова',
+    'शोभा मिट्टी',
+    '織部 青瓷 オリベ',
+    '백자 청자',
+  ];
+  const { pdf, line, finish } = await openPages('Six scripts');
+  for (const name of names) line(`${name}: a glaze of ours`, 11, 'bold');
+  line(`${names[4]} `.repeat(30));
+  expect(pdf.y).toBeGreaterThan(150);
+  const { text } = await readPdf(await finish());
+  const plain = text.replaceAll(' ', '');
+  // Devanagari is set with its vowel signs moved and its letters joined: each letter is looked for by itself.
+  const isPrinted = (name: string) =>
+    name === names[3]
+      ? [...name.replaceAll(' ', '')].every((letter) => plain.includes(letter))
+      : plain.normalize('NFKD').includes(name.replaceAll(' ', '').normalize('NFKD'));
+  expect(names.filter((name) => !isPrinted(name))).toEqual([]);
 });

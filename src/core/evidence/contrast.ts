@@ -1,4 +1,5 @@
-import jstat from 'jstat';
+import gammaln from '@stdlib/math-base-special-gammaln';
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 
 /**
  * Counts of two groups with and without something: `[[a, b], [c, d]]`, the first group with and without it,
@@ -22,7 +23,7 @@ export interface Contrast {
 const AS_UNLIKELY = 1 + 1e-7;
 
 function logChoose(n: number, k: number): number {
-  return jstat.gammaln(n + 1) - jstat.gammaln(k + 1) - jstat.gammaln(n - k + 1);
+  return gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1);
 }
 
 /** The least and the most that the first cell can be when the margins are kept. */
@@ -209,7 +210,7 @@ function normalTail(strata: readonly Table[]): number {
   }
   if (variance === 0) return 1;
   const z = Math.max(0, Math.abs(far) - 0.5) / Math.sqrt(variance);
-  return 2 * jstat.normal.cdf(-z, 0, 1);
+  return 2 * normalCdf(-z, 0, 1);
 }
 
 /** All strata as one table, differences between them forgotten. */

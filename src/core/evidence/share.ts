@@ -1,4 +1,4 @@
-import jstat from 'jstat';
+import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 
 /** A share of pieces with what it may truly be. */
 export interface Proportion {
@@ -27,8 +27,8 @@ export function shareOf(count: number, of: number, confidence = 0.95): Proportio
     of,
     share: of ? count / of : null,
     interval: [
-      count === 0 ? 0 : jstat.beta.inv(tail, count, of - count + 1),
-      count === of ? 1 : jstat.beta.inv(1 - tail, count + 1, of - count),
+      count === 0 ? 0 : betaQuantile(tail, count, of - count + 1),
+      count === of ? 1 : betaQuantile(1 - tail, count + 1, of - count),
     ],
   };
 }

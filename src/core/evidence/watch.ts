@@ -1,4 +1,6 @@
-import jstat from 'jstat';
+import betaln from '@stdlib/math-base-special-betaln';
+import gammaln from '@stdlib/math-base-special-gammaln';
+import binomialPmf from '@stdlib/stats-base-dists-binomial-pmf';
 import { shareOf, type Proportion } from './share';
 
 /** What one firing, or one batch, gave. */
@@ -132,11 +134,11 @@ function mostUsual(of: number, { share, correlation }: Expected): number {
  */
 export function chanceOf(count: number, of: number, share: number, correlation: number): number {
   if (share <= 0 || share >= 1) return count === of * share ? 1 : 0;
-  if (correlation === 0) return jstat.binomial.pdf(count, of, share);
+  if (correlation === 0) return binomialPmf(count, of, share);
   const scale = (1 - correlation) / correlation;
   const [a, b] = [share * scale, (1 - share) * scale];
-  const choose = jstat.gammaln(of + 1) - jstat.gammaln(count + 1) - jstat.gammaln(of - count + 1);
-  return Math.exp(choose + jstat.betaln(count + a, of - count + b) - jstat.betaln(a, b));
+  const choose = gammaln(of + 1) - gammaln(count + 1) - gammaln(of - count + 1);
+  return Math.exp(choose + betaln(count + a, of - count + b) - betaln(a, b));
 }
 
 function riseOf(samples: readonly Sample[], random: () => number): Rise | null {

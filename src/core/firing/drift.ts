@@ -1,4 +1,4 @@
-import jstat from 'jstat';
+import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { linearRegression, mean, sampleVariance } from 'simple-statistics';
 import { climbAt, sayCone } from './endPoints';
 
@@ -94,7 +94,7 @@ function meanOf(values: readonly number[]): Estimate | null {
   const half =
     values.length === 1
       ? 1.96 * 8
-      : jstat.studentt.inv(0.975, values.length - 1) * Math.sqrt(sampleVariance([...values]) / values.length);
+      : studentQuantile(0.975, values.length - 1) * Math.sqrt(sampleVariance([...values]) / values.length);
   return { value, low: value - half, high: value + half };
 }
 
@@ -106,7 +106,7 @@ export function offsetDifference(before: readonly number[], after: readonly numb
   const value = mean([...after]) - mean([...before]);
   if (a + b === 0) return { value, low: value, high: value };
   const freedom = (a + b) ** 2 / (a ** 2 / (before.length - 1) + b ** 2 / (after.length - 1));
-  const half = jstat.studentt.inv(0.975, freedom) * Math.sqrt(a + b);
+  const half = studentQuantile(0.975, freedom) * Math.sqrt(a + b);
   return { value, low: value - half, high: value + half };
 }
 
@@ -143,7 +143,7 @@ function trendOf(offsets: Offsets): Estimate | null {
   const spread = offsets.reduce((sum, { day }) => sum + (day - middle) ** 2, 0);
   if (spread === 0) return null;
   const left = offsets.reduce((sum, { day, celsius }) => sum + (celsius - m * day - b) ** 2, 0);
-  const half = jstat.studentt.inv(0.975, n - 2) * Math.sqrt(left / (n - 2) / spread);
+  const half = studentQuantile(0.975, n - 2) * Math.sqrt(left / (n - 2) / spread);
   return { value: 30 * m, low: 30 * (m - half), high: 30 * (m + half) };
 }
 

@@ -7,3 +7,4 @@ export { type NumberBlock, reserveNumbers } from './numbers';
 export { saveSetting, setting } from './settings';
 export { folderStore, store, type Store } from './store';
 export { tablesSource } from './tablesSource';
+export { log } from './log';

@@ -4,12 +4,14 @@ import { BenchProvider } from './BenchContext';
 import { GuideWordsProvider } from './GuideWords';
 import { RegisterServiceWorker } from './RegisterServiceWorker';
 import { Keys } from './Keys';
+import { MemberProvider } from '../MemberContext';
+import { StorageNotice } from './StorageNotice';
 import { RunningHead } from './RunningHead';
 import { ThumbIndex } from './ThumbIndex';
 import css from './frame.module.css';
 
 interface FrameProps {
-  readonly member: { readonly name: string; readonly role: string };
+  readonly member: { readonly id: string; readonly name: string; readonly role: string };
   readonly kilns: ReactNode;
   readonly signOut: () => Promise<void>;
   readonly children: ReactNode;
@@ -18,17 +20,22 @@ interface FrameProps {
 /** The frame of every page: running head, thumb index, bench. */
 export function AppFrame({ member, kilns, signOut, children }: FrameProps) {
   return (
-    <BenchProvider>
-      <GuideWordsProvider>
-        <div className={css.frame}>
-          <RunningHead member={member} kilns={kilns} signOut={signOut} />
-          <main className={css.page}>{children}</main>
-          <ThumbIndex />
-          <Bench />
-          <Keys />
-          <RegisterServiceWorker />
-        </div>
-      </GuideWordsProvider>
-    </BenchProvider>
+    <MemberProvider memberId={member.id}>
+      <BenchProvider>
+        <GuideWordsProvider>
+          <div className={css.frame}>
+            <RunningHead member={member} kilns={kilns} signOut={signOut} />
+            <main className={css.page}>
+              <StorageNotice />
+              {children}
+            </main>
+            <ThumbIndex />
+            <Bench />
+            <Keys />
+            <RegisterServiceWorker />
+          </div>
+        </GuideWordsProvider>
+      </BenchProvider>
+    </MemberProvider>
   );
 }

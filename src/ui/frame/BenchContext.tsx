@@ -1,5 +1,6 @@
 'use client';
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { usePersistedState } from '../usePersistedState';
 
 /** A piece on the bench, or one zone of it. */
 export interface BenchItem {
@@ -34,22 +35,18 @@ interface Bench {
 
 const Context = createContext<Bench | null>(null);
 const KEY = 'jiten.bench';
+const NONE: readonly BenchItem[] = [];
 const MOST = 24;
 
 /** Keeps what was picked up on this device, across pages and reloads. */
 export function BenchProvider({ children }: { children: ReactNode }) {
-  const [held, setHeld] = useState<readonly BenchItem[]>([]);
+  const [held, setHeld] = usePersistedState(KEY, NONE);
   const [open, setOpen] = useState(true);
-  // The device's store is only there after the first paint; server and first client render agree on empty.
-  // eslint-disable-next-line react-hooks/set-state-in-effect
-  useEffect(() => setHeld(readHeld()), []);
-  const change = useCallback((next: (held: readonly BenchItem[]) => readonly BenchItem[]) => {
-    setHeld((before) => {
-      const after = next(before).slice(-MOST);
-      localStorage.setItem(KEY, JSON.stringify(after));
-      return after;
-    });
-  }, []);
+  const change = useCallback(
+    (next: (held: readonly BenchItem[]) => readonly BenchItem[]) =>
+      setHeld((before) => next(before).slice(-MOST)),
+    [setHeld],
+  );
   const bench = useMemo<Bench>(
     () => ({
       held,
@@ -67,15 +64,6 @@ export function BenchProvider({ children }: { children: ReactNode }) {
     [held, open, change],
   );
   return <Context value={bench}>{children}</Context>;
-}
-
-function readHeld(): readonly BenchItem[] {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
-    return Array.isArray(kept) ? (kept as BenchItem[]) : [];
-  } catch {
-    return [];
-  }
 }
 
 /** The bench of this device. */

@@ -1,4 +1,6 @@
 'use client';
+import { keepOnDevice, dropFromDevice, readFromDevice } from '@/ui/deviceStorage';
+import { useMemberId } from '@/ui/MemberContext';
 import { useEffect, useState } from 'react';
 import type { Point } from '@/core/photo';
 import { PhotoPicker } from '@/ui/PhotoPicker';
@@ -24,16 +26,18 @@ export function AskColour({
   const [at, setAt] = useState<Point>(MIDDLE);
   const [said, setSaid] = useState('');
   const { ask, underWay } = useFind();
+  const owner = useMemberId();
   const url = useObjectUrl(photo);
   const { cone, clay } = asked;
 
   // Who comes with nothing asked is given the own cone and clay again.
   useEffect(() => {
-    if (cone || clay) return localStorage.setItem(KEPT, JSON.stringify({ cone, clay }));
-    if (window.location.search) return localStorage.removeItem(KEPT);
-    const kept = keptWishes();
+    const slot = { owner, key: KEPT, version: 1 };
+    if (cone || clay) return void keepOnDevice(slot, { cone, clay });
+    if (window.location.search) return dropFromDevice(slot);
+    const kept = readFromDevice<Pick<FindQuery, 'cone' | 'clay'>>(slot);
     if (kept) ask(kept);
-  }, [cone, clay, ask]);
+  }, [cone, clay, ask, owner]);
 
   const take = async (file: File, point: Point) => {
     setPhoto(file);
@@ -123,12 +127,4 @@ export function AskColour({
       )}
     </section>
   );
-}
-
-function keptWishes(): Pick<FindQuery, 'cone' | 'clay'> | null {
-  try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Pick<FindQuery, 'cone' | 'clay'> | null;
-  } catch {
-    return null;
-  }
 }

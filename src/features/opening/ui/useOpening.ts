@@ -1,4 +1,5 @@
 'use client';
+import { reportStorageFailure, ANYBODY, readFromDevice, keepOnDevice } from '@/ui/deviceStorage';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Outcome } from '@/auth';
@@ -44,10 +45,12 @@ export function useOpening(first: Opening, memberId: string) {
       latest.current = draft ? { ...others, [pieceId]: draft } : others;
       setDrafts(latest.current);
       const key = `${firingId}/${pieceId}`;
-      void deviceStore().then(async (base) => {
-        if (draft) await base.put('draft', draft, key);
-        else await base.delete('draft', key);
-      });
+      void deviceStore()
+        .then(async (base) => {
+          if (draft) await base.put('draft', draft, key);
+          else await base.delete('draft', key);
+        })
+        .catch(reportStorageFailure);
     },
     [firingId],
   );
@@ -73,7 +76,10 @@ export function useOpening(first: Opening, memberId: string) {
   useEffect(() => {
     // A large opening takes long to store: not at every tap.
     const timer = setTimeout(
-      () => void deviceStore().then((base) => base.put('opening', { at: Date.now(), opening }, firingId)),
+      () =>
+        void deviceStore()
+          .then((base) => base.put('opening', { at: Date.now(), opening }, firingId))
+          .catch(reportStorageFailure),
       STORE_AFTER,
     );
     return () => clearTimeout(timer);
@@ -114,7 +120,7 @@ export function useOpening(first: Opening, memberId: string) {
       await refresh();
       await reserveIfFew();
     };
-    void begin();
+    void begin().catch(reportStorageFailure);
     const timer = setInterval(() => document.visibilityState === 'visible' && void refresh(), EVERY);
     const line = () => void readOutbox();
     window.addEventListener('offline', line);
@@ -214,8 +220,9 @@ function newerOf(page: Opening, device: Opening): Opening {
 async function reserveIfFew(): Promise<void> {
   if ((await numbersLeft()) >= FEW) return;
   try {
-    const device = localStorage.getItem('jiten.device') ?? ulid();
-    localStorage.setItem('jiten.device', device);
+    const slot = { owner: ANYBODY, key: 'jiten.device', version: 1 };
+    const device = readFromDevice<string>(slot) ?? ulid();
+    keepOnDevice(slot, device);
     const response = await fetch('/api/v1/numbers', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },

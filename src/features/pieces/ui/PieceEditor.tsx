@@ -18,7 +18,9 @@ import { NumberField } from '@/ui/NumberField';
 import { Silhouette } from '@/ui/Silhouette';
 import { ConflictNotice } from '@/ui/ConflictNotice';
 import { useUndo } from '@/ui/Undo';
-import { readPersisted, usePersistedState } from '@/ui/usePersistedState';
+import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
+import { useMemberId } from '@/ui/MemberContext';
+import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
 import { BandDrawing } from './BandDrawing';
 import { CoatList } from './CoatList';
@@ -51,6 +53,7 @@ interface Props {
   readonly firingNames?: Readonly<Record<string, string>>;
 }
 
+/** The bands of the piece that was saved last, to be repeated. */
 const LAST = 'jiten.piece.last';
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
@@ -60,6 +63,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
     key,
     start ?? emptyDraft('tile', bodies[0]?.id ?? ''),
   );
+  const last = { owner: useMemberId(), key: LAST, version: 1 };
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
@@ -92,7 +96,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
       if (!outcome.ok) return setErrors(outcome.errors);
       setErrors([]);
-      localStorage.setItem(LAST, JSON.stringify(draft));
+      keepOnDevice(last, draft);
       drop();
       ids.current = [];
       setSaved(
@@ -120,8 +124,8 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
     setSelected(draft.coats.length);
   };
   const repeat = () => {
-    const last = readPersisted<PieceDraft>(LAST);
-    if (last) change(() => last);
+    const bands = readFromDevice<PieceDraft>(last);
+    if (bands) change(() => bands);
   };
 
   return (
