@@ -4,10 +4,12 @@ import { paint, type PaintedPiece } from './paint';
 
 sharp.concurrency(1);
 
-parentPort!.on('message', async (scene: PaintedPiece) => {
+parentPort!.on('message', (scene: PaintedPiece) => void send(scene));
+
+async function send(scene: PaintedPiece): Promise<void> {
   const { data, width, height, frame } = paint(scene);
   const png = await sharp(data, { raw: { width, height, channels: 3 } })
     .png({ compressionLevel: 0 })
     .toBuffer();
   parentPort!.postMessage({ png, frame });
-});
+}

@@ -1,6 +1,6 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import { z } from 'zod';
-import { Controller, FAULTS } from './controller';
+import { type Controller, FAULTS } from './controller';
 
 const segment = z.object({
   rate: z.number().positive().max(999),

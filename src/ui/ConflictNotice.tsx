@@ -1,3 +1,4 @@
+import { DataTable } from './kit';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 
@@ -30,22 +31,13 @@ export function ConflictNotice({ rows, onKeepMine }: Props) {
 /** What two people said, side by side, under the words that tell whose it is. */
 export function BothValues({ rows, mine, theirs }: { rows: Rows; mine: string; theirs: string }) {
   return (
-    <table>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.name}>
-            <th scope="row" style={{ textAlign: 'left', paddingRight: 16 }}>
-              {row.name}
-            </th>
-            <td style={{ paddingRight: 16 }}>
-              {mine}: {row.mine}
-            </td>
-            <td>
-              {theirs}: {row.theirs}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label="What differs"
+      columns={[{ name: '' }, { name: mine }, { name: theirs }]}
+      rows={rows.map((row) => ({
+        key: row.name,
+        cells: [<b key="name">{row.name}</b>, row.mine, row.theirs],
+      }))}
+    />
   );
 }

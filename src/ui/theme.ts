@@ -80,6 +80,19 @@ export const theme = createTheme({
         },
       },
     },
+    MuiTableCell: {
+      styleOverrides: {
+        root: {
+          padding: '7px 14px 7px 0',
+          borderColor: 'var(--hairline)',
+          fontSize: 15,
+          lineHeight: 1.4,
+          color: 'var(--ink)',
+        },
+        head: { fontWeight: 500, fontSize: 13, color: 'var(--quiet)', whiteSpace: 'nowrap' },
+      },
+    },
+    MuiTableRow: { styleOverrides: { hover: { cursor: 'pointer' } } },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined', fullWidth: true } },
     MuiInputLabel: { styleOverrides: { root: { color: 'var(--quiet)' } } },
     MuiOutlinedInput: {

@@ -24,7 +24,7 @@ test('a student tells blisters from pits by look, and gets the first cause and w
   await ask('Is the other order clean?', 'yes');
   await ask('Only where two glazes lie over each other?', 'yes');
   await expect(
-    page.getByRole('heading', { name: 'First of all: these two glazes do not go together in this order' }),
+    page.getByRole('heading', { name: 'Most likely: these two glazes do not go together in this order' }),
   ).toBeVisible();
   await page.getByText('Undo last answer').click();
   await expect(told.getByText('Only where two glazes lie over each other?')).toBeVisible();
@@ -37,7 +37,7 @@ test('a technician sees from a piece that the carbide glaze pits where thick, wi
   await page.goto('/');
   await page.getByRole('link', { name: /^Case \d+: pitting on SW-/ }).click();
   const causes = page.getByRole('region', { name: 'Causes' });
-  await expect(causes.getByRole('heading', { name: /^First of all: gas from something/ })).toBeVisible();
+  await expect(causes.getByRole('heading', { name: /^Most likely: gas from something/ })).toBeVisible();
   await expect(causes).toContainText('silicon carbide is in the glaze');
   await expect(causes).toContainText('respirator');
   const tiles = page.getByRole('region', { name: 'What your tiles say' });
@@ -85,7 +85,7 @@ test('a count that rose is watched since its firing, and makes a case about the 
   await risen.getByRole('link', { name: 'Find out why' }).click();
   await expect(page.getByRole('heading', { name: 'Cutting Red: pinholes' })).toBeVisible();
   // The planted cause: this clay gives off gas.
-  await expect(page.getByRole('heading', { name: 'First of all: gas from the body' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Most likely: gas from the body' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Open a case' }).click();
   await expect(page.getByRole('region', { name: /^Case \d+/ })).toBeVisible();

@@ -78,9 +78,9 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
   await page.getByRole('button', { name: 'lid closed' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'lid closed' })).toBeVisible();
 
-  await request.post(`${CONTROLLER}/errors`, { data: { lostNetwork: true } });
+  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: true } });
   await expect(page.getByText('The controller does not answer.')).toBeVisible({ timeout: 30_000 });
-  await request.post(`${CONTROLLER}/errors`, { data: { lostNetwork: false } });
+  await request.post(`${CONTROLLER}/faults`, { data: { lostNetwork: false } });
   await expect(page.getByText('The controller does not answer.')).toHaveCount(0, { timeout: 30_000 });
 
   await expect(page.getByRole('heading', { name: 'Cooling' })).toBeVisible({ timeout: 120_000 });
@@ -93,7 +93,7 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
   await turn(page, '5', 90);
   await turn(page, '6', 50);
   await turn(page, '7', 0);
-  await page.getByRole('button', { name: 'Put down these cones' }).click();
+  await page.getByRole('button', { name: 'Save cones' }).click();
   await expect(page.getByTestId('result')).toContainText(/The log comes to cone .* the cones show 5\.\d/);
   await page.reload();
   await expect(page.getByTestId('result')).toContainText(/the cones show 5\.\d/);
@@ -141,7 +141,7 @@ test('a kiln without a controller is read by the hour, and says as much', async 
   await page.waitForLoadState('networkidle');
   await expect(page.getByText(/The log comes to cone (9|10)/)).toBeVisible();
   await turn(page, '10', 45);
-  await page.getByRole('button', { name: 'Put down these cones' }).click();
+  await page.getByRole('button', { name: 'Save cones' }).click();
   await expect(page.getByTestId('result')).toContainText(/The log comes to cone .* the cones show 9\.\d/);
   await openKiln(page);
 });

@@ -30,7 +30,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await page.getByRole('button', { name: 'Started by hand' }).click();
   await page.getByRole('button', { name: 'The firing has ended' }).click();
   await page.getByRole('link', { name: 'Open the kiln' }).click();
-  await page.getByRole('button', { name: /open it/ }).click();
+  await page.getByRole('button', { name: /open the kiln/ }).click();
 
   await page.getByRole('button', { name: /to the pieces/ }).click();
   await page.getByRole('button', { name: /Limewash over Sleeper/ }).click();

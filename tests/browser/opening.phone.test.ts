@@ -39,8 +39,8 @@ test('a kiln of 24 is opened with one thumb, most of it without a network, besid
   const onServer = async (): Promise<Opening> =>
     (await other.request.get(`/api/v1/firings/${firingId}/opening`)).json();
   await link.click();
-  const gate = page.getByRole('button', { name: /open it/ });
-  const cones = page.getByText('how do the witness cones stand');
+  const gate = page.getByRole('button', { name: /open the kiln/ });
+  const cones = page.getByText('how far are the witness cones bent');
   await expect(gate.or(cones)).toBeVisible();
   if (await gate.isVisible()) await gate.click();
   await expect(cones).toBeVisible();

@@ -37,7 +37,7 @@ test('a teacher pastes a recipe, sees why it crazes on the porcelain only, lays 
   await expect(understood).toContainText('Silica');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: 'Base 1, amount' })).toHaveValue('42');
-  await expect(page.getByRole('textbox', { name: 'On top 2, amount' })).toHaveValue('1');
+  await expect(page.getByRole('textbox', { name: 'Addition 2, amount' })).toHaveValue('1');
 
   const fit = page.getByRole('region', { name: 'Fit' });
   const clay = (name: string) => fit.getByRole('listitem').filter({ hasText: name });
@@ -74,7 +74,7 @@ test('a teacher pastes a recipe, sees why it crazes on the porcelain only, lays 
   await expect(fit).toBeHidden();
 });
 
-test('a recipe typed by two letters, amount, Enter is reckoned live, kept when the tab closes, and told of another’s save', async ({
+test('a recipe typed by two letters, amount, Enter is calculated live, kept when the tab closes, and told of another’s save', async ({
   page,
   context,
 }) => {
@@ -109,7 +109,7 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
   const amount = other.getByRole('textbox', { name: 'Base 3, amount' });
   await expect(amount).toHaveValue('1,000');
   await amount.fill('2');
-  await expect(other.getByText('Not in the book')).toBeVisible();
+  await expect(other.getByText('Not in your materials list')).toBeVisible();
 
   const first = await context.newPage();
   await first.goto(url);
@@ -124,7 +124,7 @@ test('a recipe typed by two letters, amount, Enter is reckoned live, kept when t
   await expect(versions.getByRole('columnheader')).toHaveCount(2);
 });
 
-test('a bucket is brought right and the measurement kept; a material of our own changes what is reckoned', async ({
+test('a bucket is brought right and the measurement kept; a material of our own changes what is calculated', async ({
   page,
 }) => {
   await signIn(page);
@@ -156,7 +156,7 @@ test('a bucket is brought right and the measurement kept; a material of our own 
   await expect(page).toHaveURL(/materials$/);
 });
 
-test('a triaxial of 1891 cells is reckoned in a worker while the page goes on, and is walked by keys', async ({
+test('a triaxial of 1891 cells is calculated in a worker while the page goes on, and is walked by keys', async ({
   page,
 }) => {
   await signIn(page);

@@ -105,7 +105,7 @@ test('a technician prints the poster on sheets, with its code, and the dictionar
   await expect(
     page.getByText('Stopped; nothing was kept.').or(page.getByText('Open the dictionary')),
   ).toBeVisible();
-  await page.getByRole('button', { name: /Write (the dictionary|it anew)/ }).click();
+  await page.getByRole('button', { name: /Make (the dictionary|it again)/ }).click();
   const book = page.getByRole('link', { name: 'Open the dictionary' });
   await expect(book).toBeVisible({ timeout: 90_000 });
   const { text, pages, links } = await readPdf(
@@ -118,7 +118,7 @@ test('a technician prints the poster on sheets, with its code, and the dictionar
   expect(text.includes('Okafor')).toBe(false);
 });
 
-test('the wall is turned, flicked and walked; what is not tried goes to a round, or is asked for', async ({
+test('the wall is turned, switched and walked; what has no tile goes to a round, or is requested', async ({
   page,
 }) => {
   await signIn(page);
@@ -138,7 +138,7 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
   await choose(page, 'In order of', 'name');
   await expect(grid.getByRole('rowheader').first()).toHaveText('Ash Tip');
   await page.getByLabel('Name this wall').fill('By name');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: 'By name' })).toBeVisible();
 
   // Small enough, a row is one picture; a cell of it is chosen all the same, and stands in the address.
@@ -164,12 +164,12 @@ test('the wall is turned, flicked and walked; what is not tried goes to a round,
 
   const gaps = grid.getByRole('gridcell', { name: /^Fogman over .*not tried/ });
   await gaps.nth(0).click();
-  await page.getByRole('button', { name: 'On the list for a round' }).click();
+  await page.getByRole('button', { name: 'Add to next round' }).click();
   await gaps.nth(1).click();
-  await page.getByRole('button', { name: 'On the list for a round' }).click();
+  await page.getByRole('button', { name: 'Add to next round' }).click();
   const words = await page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').textContent();
   await page.getByRole('button', { name: 'Request this test' }).click();
-  await expect(page.getByText('Requested tests. Today tells you when it is done.')).toBeVisible();
+  await expect(page.getByText('Requested. Today will tell you when it is done.')).toBeVisible();
   expect((await wall(asked)).status()).toBe(200);
   await page.getByRole('link', { name: 'Plan the 2 of the next round' }).click();
   await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();
@@ -214,7 +214,7 @@ test('two senses are picked up and set side by side at one scale, with what diff
     .filter({ hasText: /^Sleeper,/ })
     .first()
     .getAttribute('value');
-  await zones.nth(0).selectOption(bare!);
+  await zones.nth(0).selectOption(bare);
   await expect(page).toHaveURL(new RegExp(`zones=${bare}.*${before[1]}`));
   await expect(
     page
@@ -232,7 +232,7 @@ test('an entry is made again as bowls, and the new pieces know their model', asy
   await page.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).dblclick();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Limewash over Sleeper');
   await page
-    .getByRole('button', { name: /(Write a|Change the) note/ })
+    .getByRole('button', { name: /(Write a|Edit) note/ })
     .first()
     .click();
   await page.getByLabel('Teacher’s note').fill('Wait until the sheen is gone.');

@@ -18,9 +18,9 @@ test('a technician plans the crazing ladder with twins and a control, prints she
   await page.getByRole('button', { name: /^A5: / }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^A5: .*left out/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Lay out 8 pieces' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Plan 8 pieces' })).toBeVisible();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Lay out 10 pieces' }).click();
+  await page.getByRole('button', { name: 'Plan 10 pieces' }).click();
   await expect(page.getByRole('heading', { name: 'Porcelain, second ladder' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^A1: Lamp Clear, control/ })).toBeVisible();
   const url = page.url();
@@ -87,7 +87,7 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
 
   await page.getByRole('radio', { name: 'Line blend' }).click();
   await page.getByLabel('Number of tiles, including both ends').fill('2000');
-  await choose(page, 'Corner B', 'Sleeper');
+  await choose(page, 'Second glaze', 'Sleeper');
   await expect(page.getByText(/2000 tests: more than 1000/)).toBeVisible();
   await page.getByLabel('Number of tiles, including both ends').fill('5');
   await expect(page.getByRole('button', { name: /^A2: 75 % Lamp Clear, 25 % Sleeper/ })).toBeVisible();
@@ -105,7 +105,7 @@ test('so many free places are filled with the tests most worth it, changed, acce
   const whole = (await rows.first().textContent())!;
   await expect(rows.first()).toContainText('no tile on this clay yet');
   await rows.nth(3).getByRole('checkbox').uncheck();
-  await page.getByRole('button', { name: 'Lay out these 3' }).click();
+  await page.getByRole('button', { name: 'Plan these 3' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 gaps, cone 6');
   await expect(page.getByRole('button', { name: new RegExp(`^A1: ${first}`) })).toBeVisible();
   await page.goto('/rounds/suggest?places=4');

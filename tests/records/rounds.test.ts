@@ -195,7 +195,7 @@ test('two people accepting the same suggestion: the second is told which round h
   ]);
   expect(both.map((one) => one.status).sort()).toEqual(['fulfilled', 'rejected']);
   const refused = both.find((one) => one.status === 'rejected')!;
-  expect((refused as PromiseRejectedResult).reason).toMatchObject({
+  expect(refused.reason).toMatchObject({
     field: 'cells',
     message: expect.stringMatching(/^Limewash three times is in round \d+, Away from crazing already/),
   });

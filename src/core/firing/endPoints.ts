@@ -29,10 +29,10 @@ export function endPoint(cone: Cone, rate: number): number | null {
   if (!isPublishedRate(rate)) return null;
   const row = CONE_TABLE[cone];
   const right = rate <= TABLE_RATES[1] ? 1 : 2;
-  const [low, high] = [row[right - 1]!, row[right]!];
+  const [low, high] = [row[right - 1]!, row[right]];
   if (row[right - 1] === null) return rate === TABLE_RATES[right] ? high : null;
   const share =
-    Math.log(rate / TABLE_RATES[right - 1]!) / Math.log(TABLE_RATES[right]! / TABLE_RATES[right - 1]!);
+    Math.log(rate / TABLE_RATES[right - 1]!) / Math.log(TABLE_RATES[right] / TABLE_RATES[right - 1]!);
   return low + (high - low) * share;
 }
 

@@ -21,7 +21,7 @@ export interface FitBand extends Fit {
 export function bandOf(input: FitInput, miss: number): FitBand {
   const at = (shift: number) => fitOf({ ...input, glazeExpansion: input.glazeExpansion + shift });
   const ends = [at(miss), at(-miss)].map((fit) => VERDICTS.indexOf(fit.verdict));
-  const verdicts = VERDICTS.slice(ends[0]!, ends[1]! + 1);
+  const verdicts = VERDICTS.slice(ends[0], ends[1]! + 1);
   return { ...at(0), miss, verdicts, sure: verdicts.length === 1 };
 }
 

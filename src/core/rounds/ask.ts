@@ -126,30 +126,29 @@ function countCells(question: RoundQuestion, glazes: number): number {
 }
 
 function laid(question: RoundQuestion, corners: readonly Corner[]): LaidOut {
-  if (question.kind === 'factorial') return factorialRound(corners, question.bodies, [1, 2], question.most);
-  return { plan: plain(question, corners), aliases: [] };
-}
-
-function plain(question: RoundQuestion, corners: readonly Corner[]): Plan {
+  const { bodies, steps, most } = question;
   const [a, b, c, d] = corners as [Corner, Corner, Corner, Corner];
+  const alone = (plan: Plan): LaidOut => ({ plan, aliases: [] });
   switch (question.kind) {
     case 'overlap':
-      return overlapGrid(corners, question.singlesTwice);
+      return alone(overlapGrid(corners, question.singlesTwice));
     case 'coats':
-      return coatsLadder(corners, question.steps);
+      return alone(coatsLadder(corners, steps));
     case 'clays':
-      return clayComparison(corners, question.bodies);
+      return alone(clayComparison(corners, bodies));
     case 'line':
-      return lineBlend([a, b], question.steps);
+      return alone(lineBlend([a, b], steps));
     case 'triaxial':
-      return triaxial([a, b, c], question.steps);
+      return alone(triaxial([a, b, c], steps));
     case 'corners':
-      return fourCorners([a, b, c, d], question.columns, question.rows);
+      return alone(fourCorners([a, b, c, d], question.columns, question.rows));
     case 'ladder':
-      return additionLadder(a, question.additions, question.steps);
+      return alone(additionLadder(a, question.additions, steps));
     case 'crazing':
-      return crazingRound(a, question.steps);
-    default:
-      return freeRound(question.tests);
+      return alone(crazingRound(a, steps));
+    case 'factorial':
+      return factorialRound(corners, bodies, [1, 2], most);
+    case 'free':
+      return alone(freeRound(question.tests));
   }
 }

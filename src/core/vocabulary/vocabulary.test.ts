@@ -3,9 +3,7 @@ import { DEFECTS, defectOf, FIRING_EVENTS, FORMS, formShape, lookAlikesOf, type 
 
 /** Every list of words by its name. */
 const lists = Object.entries(vocabulary as Record<string, unknown>).flatMap(([name, words]) =>
-  Array.isArray(words) && words.every((word) => typeof word === 'string')
-    ? [[name, words as string[]] as const]
-    : [],
+  Array.isArray(words) && words.every((word) => typeof word === 'string') ? [[name, words] as const] : [],
 );
 
 test('no list says a word twice, and no word is longer than its column', () => {

@@ -56,7 +56,7 @@ export async function openCase(base: Db, memberId: string, draft: CaseDraft): Pr
     // The series row serves as the one lock under which cases are numbered.
     await trx('series').forUpdate().first('next');
     const known = await trx('clinic_case').where({ id: draft.id }).first('number');
-    if (known) return known.number as number;
+    if (known) return known.number;
     const [{ last }] = (await trx('clinic_case').max('number as last')) as [{ last: number | null }];
     const number = (last ?? 0) + 1;
     const fields = { ...draft, number, openedAt: new Date() };

@@ -71,7 +71,7 @@ export async function saveCones(
     if (!(await trx('firing').where({ id: firingId }).forUpdate().first('id')))
       throw new NotFound('This firing');
     const before = await trx('witness_cone').where({ firing_id: firingId, ended_at: null });
-    const same = before.map(({ id }) => id as string);
+    const same = before.map(({ id }) => id);
     if (cones.length === same.length && cones.every(({ id }) => same.includes(id))) return;
     const at = new Date();
     await trx('witness_cone').where({ firing_id: firingId, ended_at: null }).update({ ended_at: at });

@@ -102,7 +102,7 @@ export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {
         heir,
       );
     }
-    await refreshEntries(trx, [...new Set([...old, ...fresh].map((zone) => zone.entry_id as string))]);
+    await refreshEntries(trx, [...new Set([...old, ...fresh].map((zone) => zone.entry_id))]);
   }
 }
 

@@ -41,7 +41,7 @@ export async function insertRow<Name extends keyof Tables, T extends { readonly 
   more: Partial<RowOf<Name>> = {},
 ): Promise<void> {
   const row = { ...toRow(mapping, record as Partial<T>), ...more };
-  await trx<Record<string, unknown>>(table).insert(row as Record<string, unknown>);
+  await trx<Record<string, unknown>>(table).insert(row);
   const { id, ...noted } = row as Record<string, unknown>;
   await recordChange(trx, memberId, table, id as string, null, noted);
 }

@@ -141,7 +141,7 @@ export async function roundPage(
     readings.map((one) => one.id),
   );
   const glazes = new Map(
-    (await base('glaze').select('id', 'name', 'colour')).map((glaze) => [glaze.id as string, glaze]),
+    (await base('glaze').select('id', 'name', 'colour')).map((glaze) => [glaze.id, glaze]),
   );
   const pieceOf = ({ id: pieceId, step }: { id: string; step: RoundStep }): RoundPiece => {
     const { label, fate, photoHash } = pieces.get(pieceId)!;

@@ -21,7 +21,7 @@ export async function todayIn(base: Db, now: Date) {
   const first = async (query: typeof glazed) =>
     piecesById(
       base,
-      (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id as string),
+      (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id),
     );
   const kilns = await listKilns(base);
   const hot = live.filter(({ state }) => state === 'firing' || state === 'cooling');
@@ -46,11 +46,7 @@ export async function todayIn(base: Db, now: Date) {
     rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
     cases: await listCases(base, { open: true }),
     weak: await weakEntries(base),
-    job: ((await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null) as {
-      name: string;
-      done: number;
-      total: number;
-    } | null,
+    job: (await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null,
   };
 }
 

@@ -11,18 +11,18 @@ interface Answer {
   readonly href: string;
 }
 
-/** One field for everything: answers as you type, arrows and Enter to go. */
+/** One field for everything: results as you type, arrows and Enter to go. */
 export function LookUp() {
   const router = useRouter();
   const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
-  const [answers, setResults] = useState<readonly Answer[] | null>(null);
+  const [results, setResults] = useState<readonly Answer[] | null>(null);
   const [at, setAt] = useState(0);
 
   useEffect(() => {
     if (!text.trim()) return;
     const stop = new AbortController();
-    const timer = setTimeout(async () => {
+    const ask = async () => {
       try {
         const response = await fetch(`/api/v1/look-up?for=${encodeURIComponent(text)}`, {
           signal: stop.signal,
@@ -32,7 +32,8 @@ export function LookUp() {
       } catch {
         if (!stop.signal.aborted) setResults([]);
       }
-    }, 120);
+    };
+    const timer = setTimeout(() => void ask(), 120);
     return () => {
       clearTimeout(timer);
       stop.abort();
@@ -46,11 +47,11 @@ export function LookUp() {
   };
   const onKey = (event: React.KeyboardEvent) => {
     if (event.key === 'Escape') return close();
-    if (!answers?.length) return;
-    if (event.key === 'ArrowDown') setAt((at + 1) % answers.length);
-    else if (event.key === 'ArrowUp') setAt((at + answers.length - 1) % answers.length);
+    if (!results?.length) return;
+    if (event.key === 'ArrowDown') setAt((at + 1) % results.length);
+    else if (event.key === 'ArrowUp') setAt((at + results.length - 1) % results.length);
     else if (event.key === 'Enter') {
-      router.push(answers[at]!.href);
+      router.push(results[at]!.href);
       close();
     } else return;
     event.preventDefault();
@@ -62,9 +63,9 @@ export function LookUp() {
         id="look-up"
         type="search"
         role="combobox"
-        aria-expanded={Boolean(text && answers)}
-        aria-controls="answers"
-        aria-label="Search glazes, pieces, defects (key /)"
+        aria-expanded={Boolean(text && results)}
+        aria-controls="results"
+        aria-label="Search (key /)"
         placeholder="Search glazes, pieces, defects"
         value={text}
         onChange={(event) => {
@@ -75,9 +76,9 @@ export function LookUp() {
         autoComplete="off"
       />
       <kbd aria-hidden>/</kbd>
-      {text && answers && (
-        <div className={css.answers} id="answers" role="listbox" aria-label="Results">
-          {answers.map((answer, i) => (
+      {text && results && (
+        <div className={css.results} id="results" role="listbox" aria-label="Results">
+          {results.map((answer, i) => (
             <Link
               key={answer.href}
               href={answer.href}
@@ -90,7 +91,7 @@ export function LookUp() {
               <span>{answer.detail}</span>
             </Link>
           ))}
-          {answers.length === 0 && (
+          {results.length === 0 && (
             <p style={{ padding: 12 }}>
               Nothing called “{text}”. A piece is found by its number, an entry by its glazes.
             </p>

@@ -3,7 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
-import { CONES, type Cone } from '@/core/vocabulary';
+import { CONES } from '@/core/vocabulary';
 import type { Body, BodyDraft } from '@/records/materials';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Choice';
@@ -81,14 +81,14 @@ export function BodyCard({ body }: { body: Body | null }) {
         <Choice
           label="From cone"
           options={CONES}
-          value={draft.coneFrom as Cone}
+          value={draft.coneFrom}
           onChange={(cone) => change({ coneFrom: cone ?? '5' })}
           error={of('coneFrom')}
         />
         <Choice
           label="To cone"
           options={CONES}
-          value={draft.coneTo as Cone}
+          value={draft.coneTo}
           onChange={(cone) => change({ coneTo: cone ?? '7' })}
           error={of('coneTo')}
         />

@@ -31,7 +31,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
   const [idOf, kept] = useIdempotentId();
   const [tried, setTried, , drop] = usePersistedState(`jiten.case.${found.id}`, {
     act: '',
-    worked: 'not yet' as (typeof WORKED)[number],
+    worked: 'not yet',
     roundId: '',
   });
   const [cause, setCause] = useState<CauseId>(found.cause ?? first);
@@ -110,9 +110,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
               select
               label="Did it help?"
               value={tried.worked}
-              onChange={(event) =>
-                setTried({ ...tried, worked: event.target.value as (typeof WORKED)[number] })
-              }
+              onChange={(event) => setTried({ ...tried, worked: event.target.value })}
             >
               {WORKED.map((word) => (
                 <MenuItem key={word} value={word}>

@@ -1,3 +1,4 @@
+import { DataTable } from '@/ui/kit';
 import { RISK_LIMIT, type Risk } from '@/core/clinic';
 import { shareWords } from '@/core/evidence';
 import { FitMark } from '@/ui/FitMark';
@@ -38,33 +39,27 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
   return (
-    <table className={css.rungs}>
-      <caption>
-        {glaze} crazing ladder on {body}, predicted
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Step</th>
-          <th scope="col">Expansion, 1e-6/K</th>
-          <th scope="col">Likely</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rungs.map(({ words, expansion, band }) => (
-          <tr key={words}>
-            <td>{words}</td>
-            <td className="figures">{expansion.toFixed(2)}</td>
-            <td>
-              <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>
-                <FitMark crazed={band.verdict.startsWith('crazes')} bold />
-              </svg>{' '}
-              {band.verdict}
-              {!band.sure && <span className="quiet">, not sure</span>}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label="Crazing ladder, predicted"
+      caption={`${glaze} crazing ladder on ${body}, predicted`}
+      columns={[{ name: 'Step' }, { name: 'Expansion, 1e-6/K' }, { name: 'Likely' }]}
+      rows={rungs.map(({ words, expansion, band }) => ({
+        key: words,
+        cells: [
+          words,
+          <span key="expansion" className="figures">
+            {expansion.toFixed(2)}
+          </span>,
+          <span key="likely">
+            <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>
+              <FitMark crazed={band.verdict.startsWith('crazes')} bold />
+            </svg>{' '}
+            {band.verdict}
+            {!band.sure && <span className="quiet">, not sure</span>}
+          </span>,
+        ],
+      }))}
+    />
   );
 }
 
@@ -72,29 +67,31 @@ function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
 function Risks({ title, risks }: { title: string; risks: readonly Risk[] }) {
   if (risks.length === 0) return null;
   return (
-    <table className={css.rungs}>
-      <caption>{title}</caption>
-      <tbody>
-        {risks.map(({ words, share }) => (
-          <tr key={words}>
-            <td>{words}</td>
-            <td>
-              <svg viewBox="0 0 100 12" className={css.range} aria-hidden preserveAspectRatio="none">
-                <rect x={0} y={5} width={100} height={2} className={css.rail} />
-                <rect
-                  x={share.interval[0] * 100}
-                  y={2}
-                  width={Math.max(1, (share.interval[1] - share.interval[0]) * 100)}
-                  height={8}
-                  className={css.interval}
-                />
-                <rect x={(share.share ?? 0) * 99} y={0} width={1.2} height={12} className={css.mark} />
-              </svg>
-            </td>
-            <td className="figures">{shareWords(share)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label={title}
+      caption={title}
+      hasHeadings={false}
+      columns={[{ name: 'What' }, { name: 'Range' }, { name: 'Share' }]}
+      rows={risks.map(({ words, share }) => ({
+        key: words,
+        cells: [
+          words,
+          <svg key="range" viewBox="0 0 100 12" className={css.range} aria-hidden preserveAspectRatio="none">
+            <rect x={0} y={5} width={100} height={2} className={css.rail} />
+            <rect
+              x={share.interval[0] * 100}
+              y={2}
+              width={Math.max(1, (share.interval[1] - share.interval[0]) * 100)}
+              height={8}
+              className={css.interval}
+            />
+            <rect x={(share.share ?? 0) * 99} y={0} width={1.2} height={12} className={css.mark} />
+          </svg>,
+          <span key="share" className="figures">
+            {shareWords(share)}
+          </span>,
+        ],
+      }))}
+    />
   );
 }

@@ -1,3 +1,4 @@
+import { DataTable } from '@/ui/kit';
 import Link from 'next/link';
 import { defectName } from '@/core/vocabulary';
 import { shareWords, type Rise } from '@/core/evidence';
@@ -32,36 +33,39 @@ export function WatchView({ series }: { series: readonly Series[] }) {
           No defect has been marked often enough to be charted: four pieces, four firings.
         </p>
       ) : (
-        <table className={css.rungs}>
-          <thead>
-            <tr>
-              <th scope="col">Of</th>
-              <th scope="col">Defect</th>
-              <th scope="col">Usual</th>
-              <th scope="col">Above the line</th>
-            </tr>
-          </thead>
-          <tbody>
-            {steady.map((one) => (
-              <tr key={keyOf(one)}>
-                <td>
-                  {one.subject.words}
-                  {one.by === 'batch' && <span className="quiet">, by batch</span>}
-                </td>
-                <td>
-                  <Link href={riseHref(one)}>{defectName(one.defect)}</Link>
-                </td>
-                <td className="figures">{shareWords(one.watched.usual)}</td>
-                <td>
-                  {one.watched.samples
-                    .filter(({ isOut }) => isOut)
-                    .map(({ words, count, of }) => `${words}: ${count} of ${of}`)
-                    .join(', ') || <span className="quiet">none</span>}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          label="As usual"
+          columns={[
+            { name: 'Of', isSortable: true },
+            { name: 'Defect', isSortable: true },
+            { name: 'Usual', isSortable: true },
+            { name: 'Above the line' },
+          ]}
+          rows={steady.map((one) => ({
+            key: keyOf(one),
+            cells: [
+              <span key="of">
+                {one.subject.words}
+                {one.by === 'batch' && <span className="quiet">, by batch</span>}
+              </span>,
+              <Link key="defect" href={riseHref(one)}>
+                {defectName(one.defect)}
+              </Link>,
+              <span key="usual" className="figures">
+                {shareWords(one.watched.usual)}
+              </span>,
+              one.watched.samples
+                .filter(({ isOut }) => isOut)
+                .map(({ words, count, of }) => `${words}: ${count} of ${of}`)
+                .join(', ') || (
+                <span key="none" className="quiet">
+                  none
+                </span>
+              ),
+            ],
+            values: [one.subject.words, defectName(one.defect), one.watched.usual.share],
+          }))}
+        />
       )}
     </>
   );

@@ -22,7 +22,7 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
   const isOver = job !== null && job.state !== 'running';
   useEffect(() => {
     if (!id || isOver) return;
-    const timer = setInterval(async () => {
+    const look = async () => {
       try {
         const response = await fetch(`/api/v1/dictionary/${id}`);
         if (response.ok) setJob((await response.json()) as PrintJob);
@@ -31,7 +31,8 @@ export function DictionaryPrint({ headwords }: { headwords: number }) {
       } catch {
         setFault('The server does not answer; it continues with the print.');
       }
-    }, EVERY);
+    };
+    const timer = setInterval(() => void look(), EVERY);
     return () => clearInterval(timer);
   }, [id, isOver]);
 

@@ -1,3 +1,4 @@
+import { DataTable } from '@/ui/kit';
 import type { Proof } from '@/records/dictionary';
 import { shortDay } from '@/ui/dates';
 import { Swatch } from '@/ui/Swatch';
@@ -14,27 +15,25 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
         {chapters.length} batches and versions
         {chapters.some(({ counts }) => !counts) && ', older ones among them'}
       </summary>
-      <table>
-        <tbody>
-          {chapters.map((one) => (
-            <tr key={one.made}>
-              <td>
-                <Swatch hash={null} colour={one.colour} width={26} height={26} />
-              </td>
-              <td>
-                {one.made || 'not noted'}
-                {!one.counts && <b> (older recipe, or off its cone)</b>}
-              </td>
-              <td>
-                {one.proofs} {one.proofs === 1 ? 'proof' : 'proofs'}, last {shortDay(one.last)}
-              </td>
-              <td className="figures">
-                {one.away === null ? '' : `colour difference ${one.away.toFixed(1)}`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Batches and versions"
+        hasHeadings={false}
+        columns={[{ name: '' }, { name: 'Batch' }, { name: 'Proofs' }, { name: 'Colour difference' }]}
+        rows={chapters.map((one) => ({
+          key: one.made,
+          cells: [
+            <Swatch key="swatch" hash={null} colour={one.colour} width={26} height={26} />,
+            <span key="made">
+              {one.made || 'not noted'}
+              {!one.counts && <b> (older recipe, or off its cone)</b>}
+            </span>,
+            `${one.proofs} ${one.proofs === 1 ? 'proof' : 'proofs'}, last ${shortDay(one.last)}`,
+            <span key="away" className="figures">
+              {one.away === null ? '' : `colour difference ${one.away.toFixed(1)}`}
+            </span>,
+          ],
+        }))}
+      />
     </details>
   );
 }

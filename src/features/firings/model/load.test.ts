@@ -73,7 +73,7 @@ test('twins are spread over the shelves, runny ones low and on cookies, none tou
     spot: { x: place.x, y: place.y },
   }));
   for (const shelf of [1, 2, 3, 4]) {
-    const standing = standingOn(stood as ShelfPiece[], shelf);
+    const standing = standingOn(stood, shelf);
     for (const [i, a] of standing.entries())
       for (const b of standing.slice(i + 1)) expect(roomBetween(a, b)).toBeGreaterThanOrEqual(0);
   }

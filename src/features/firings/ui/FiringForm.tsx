@@ -33,7 +33,7 @@ export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
     id: ulid(),
     kilnId: kiln.id,
     kind: 'glaze',
-    cone: last?.kind === 'glaze' ? (last.cone as Values['cone']) : '6',
+    cone: last?.kind === 'glaze' ? last.cone : '6',
     atmosphere: last?.atmosphere ?? 'oxidation',
     plannedOn: dayjs().format('YYYY-MM-DD'),
     startsAt: last?.startsAt ?? '18:00',

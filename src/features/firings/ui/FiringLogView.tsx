@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { plannedAt, sayOffset } from '@/core/firing';
-import type { Cone } from '@/core/vocabulary';
 import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { degrees, hours } from '@/features/shared/clock';
@@ -68,7 +67,7 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
           // A saved pack is a new start for what is turned.
           key={cones.map(({ cone, shelf, bend }) => `${shelf} ${cone} ${bend}`).join()}
           firingId={firing.id}
-          target={firing.cone as Cone}
+          target={firing.cone}
           shelves={kiln.shelves}
           reduction={firing.atmosphere === 'reduction'}
           rate={rate}

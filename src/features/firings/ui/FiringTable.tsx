@@ -3,58 +3,66 @@ import { coneIndex, hitTarget, sayCone } from '@/core/firing';
 import type { Firing } from '@/records/firings';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
+import { DataTable, type TableColumn } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import css from './firings.module.css';
 
-/** Firings of one kiln in the order given. */
+const COLUMNS: readonly TableColumn[] = [
+  { name: 'Firing', isSortable: true },
+  { name: 'Day', isSortable: true },
+  { name: 'Kind', isSortable: true },
+  { name: 'Cone', isSortable: true },
+  { name: 'Reached', isSortable: true },
+  { name: 'Atmosphere', isSortable: true },
+  { name: 'Pieces', align: 'right', isSortable: true },
+  { name: 'State', isSortable: true },
+  { name: '' },
+];
+
+/** Firings of one kiln, in the order given until a heading is pressed. */
 export function FiringTable({ firings }: { firings: readonly Firing[] }) {
   return (
-    <div className={css.scroll}>
-      <table className={css.table}>
-        <thead>
-          <tr>
-            <th>Firing</th>
-            <th>Day</th>
-            <th>Kind</th>
-            <th>Cone</th>
-            <th>Reached</th>
-            <th>Atmosphere</th>
-            <th className={css.right}>Pieces</th>
-            <th>State</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {firings.map((firing) => (
-            <tr key={firing.id}>
-              <td>
-                <Link href={`/firings/${firing.id}`}>
-                  <b className="figures">{firing.number}</b>
-                </Link>
-              </td>
-              <td>{shortDay(firing.plannedOn)}</td>
-              <td>{firing.kind}</td>
-              <td className="figures">{firing.cone}</td>
-              <td>{reached(firing)}</td>
-              <td>
-                <Flame atmosphere={firing.atmosphere} />
-              </td>
-              <td className={`figures ${css.right}`}>{firing.pieces}</td>
-              <td className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}>
-                {firing.state}
-              </td>
-              <td className={css.right}>
-                {(firing.state === 'cooling' || firing.state === 'open') && (
-                  <LinkButton size="small" href={`/firings/${firing.id}/opening`}>
-                    Open
-                  </LinkButton>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      label="Firings"
+      columns={COLUMNS}
+      rows={firings.map((firing) => ({
+        key: firing.id,
+        href: `/firings/${firing.id}`,
+        cells: [
+          <Link key="number" href={`/firings/${firing.id}`}>
+            <b className="figures">{firing.number}</b>
+          </Link>,
+          shortDay(firing.plannedOn),
+          firing.kind,
+          <span key="cone" className="figures">
+            {firing.cone}
+          </span>,
+          reached(firing),
+          <Flame key="atmosphere" atmosphere={firing.atmosphere} />,
+          firing.pieces,
+          <span
+            key="state"
+            className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}
+          >
+            {firing.state}
+          </span>,
+          (firing.state === 'cooling' || firing.state === 'open') && (
+            <LinkButton key="open" size="small" href={`/firings/${firing.id}/opening`}>
+              Open
+            </LinkButton>
+          ),
+        ],
+        values: [
+          firing.number,
+          firing.plannedOn,
+          firing.kind,
+          coneIndex(firing.cone),
+          firing.achievedCone,
+          firing.atmosphere,
+          firing.pieces,
+          firing.state,
+        ],
+      }))}
+    />
   );
 }
 

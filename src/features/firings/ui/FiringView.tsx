@@ -90,7 +90,7 @@ export function FiringView({
             id: firing.id,
             kilnId: firing.kilnId,
             kind: firing.kind,
-            cone: firing.cone as '6',
+            cone: firing.cone,
             atmosphere: firing.atmosphere,
             plannedOn: firing.plannedOn,
             startsAt: firing.startsAt,

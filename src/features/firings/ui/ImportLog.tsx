@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { parse } from 'papaparse';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import { guessColumns, readLogRows, TIME_FORMATS, type LogColumns, type TimeFormat } from '@/core/firing';
+import { guessColumns, readLogRows, TIME_FORMATS, type LogColumns } from '@/core/firing';
 import { Choice } from '@/ui/Choice';
 import { FormErrors } from '@/ui/FormErrors';
 import { NumberField } from '@/ui/NumberField';
@@ -76,7 +76,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
             label="Times are written as"
             options={TIME_FORMATS}
             value={columns.format}
-            onChange={(format) => change({ format: (format ?? 'minutes') as TimeFormat })}
+            onChange={(format) => change({ format: format ?? 'minutes' })}
           />
           <Choice
             label="Degrees are"

@@ -1,3 +1,4 @@
+import { DataTable } from '@/ui/kit';
 import {
   EXPANSION_SETS,
   FACTOR_MISS,
@@ -75,33 +76,31 @@ function SetParts({ set, analysis }: { set: ExpansionSet; analysis: AnalysisResu
   const mole = set === 'appen';
   const parts = expansionParts(set, mole ? analysis.molePercent : analysis.weightPercent);
   return (
-    <table className={css.parts}>
-      <caption>
-        <b>
-          {name}: {analysis.expansion[set]!.toFixed(2)}
-        </b>{' '}
-        {range}. {source}.
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Oxide</th>
-          <th scope="col">{mole ? 'mole %' : 'weight %'}</th>
-          <th scope="col">factor</th>
-          <th scope="col">adds</th>
-        </tr>
-      </thead>
-      <tbody>
-        {parts.map((part) => (
-          <tr key={part.oxide}>
-            <th scope="row">
-              <OxideName oxide={part.oxide} />
-            </th>
-            <td className="figures">{part.share.toFixed(2)}</td>
-            <td className="figures">{part.factor === null ? 'none' : part.factor.toFixed(3)}</td>
-            <td className="figures">{part.adds.toFixed(2)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label={`${name} expansion, oxide by oxide`}
+      caption={
+        <>
+          <b>
+            {name}: {analysis.expansion[set]!.toFixed(2)}
+          </b>{' '}
+          {range}. {source}.
+        </>
+      }
+      columns={[
+        { name: 'Oxide' },
+        { name: mole ? 'mole %' : 'weight %', align: 'right' },
+        { name: 'factor', align: 'right' },
+        { name: 'adds', align: 'right' },
+      ]}
+      rows={parts.map((part) => ({
+        key: part.oxide,
+        cells: [
+          <OxideName key="oxide" oxide={part.oxide} />,
+          part.share.toFixed(2),
+          part.factor === null ? 'none' : part.factor.toFixed(3),
+          part.adds.toFixed(2),
+        ],
+      }))}
+    />
   );
 }

@@ -78,14 +78,14 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
         <Choice
           label="Surface"
           options={SURFACES}
-          value={draft.surface as (typeof SURFACES)[number] | null}
+          value={draft.surface}
           onChange={(surface) => change({ surface })}
           none="not known"
         />
         <Choice
           label="Movement"
           options={MOVEMENTS}
-          value={draft.movement as (typeof MOVEMENTS)[number] | null}
+          value={draft.movement}
           onChange={(movement) => change({ movement })}
           none="not known"
         />

@@ -19,16 +19,26 @@ interface Props {
   readonly name: string;
 }
 
+/** A material as it is typed: a blank number is null. */
+interface Fields {
+  readonly id: string;
+  readonly name: string;
+  readonly analysis: string;
+  readonly loi: number | null;
+  readonly density: number | null;
+  readonly source: string;
+}
+
 /** One material of the studio's own; a built-in one is copied under its name and stands before it. */
 export function MaterialCard({ material, own, name }: Props) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = usePersistedState(
+  const [draft, setDraft, , drop] = usePersistedState<Fields>(
     `jiten.material.${own ? `${own.id}.${own.version}` : (material?.name ?? 'new')}`,
     {
       id: own?.id ?? ulid(),
       name: material?.name ?? name,
       analysis: material ? analysisText(material.analysis) : '',
-      loi: Number((material?.loi ?? 0).toFixed(2)) as number | null,
+      loi: Number((material?.loi ?? 0).toFixed(2)),
       density: material?.density ?? null,
       source: own?.source ?? '',
     },

@@ -1,4 +1,5 @@
 'use client';
+import { DataTable } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo } from 'react';
@@ -31,35 +32,46 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
         onKeyDown={(event) => event.key === 'Escape' && onClose()}
       />
       {parsed.lines.length > 0 && (
-        <table aria-label="What was understood">
-          <tbody>
-            {parsed.lines.map((line, i) => (
-              <tr key={i}>
-                <td className="figures">{line.amount ?? ''}</td>
-                <td>
+        <DataTable
+          label="What was understood"
+          hasHeadings={false}
+          columns={[{ name: 'Amount', align: 'right' }, { name: 'Material' }, { name: 'Known' }]}
+          rows={[
+            ...parsed.lines.map((line, i) => ({
+              key: `line${i}`,
+              cells: [
+                line.amount,
+                <span key="material">
                   {line.material}
                   {line.addition && <i className="quiet"> addition</i>}
-                </td>
-                <td>
-                  {line.error ? (
-                    <span className="heat">{line.error}</span>
-                  ) : line.known ? (
-                    <span className="good">known</span>
-                  ) : (
-                    <b>not in your materials list</b>
-                  )}
-                </td>
-              </tr>
-            ))}
-            {parsed.passedOver.map((written, i) => (
-              <tr key={`passed${i}`} className="quiet">
-                <td />
-                <td>{written}</td>
-                <td>skipped</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </span>,
+                line.error ? (
+                  <span key="error" className="heat">
+                    {line.error}
+                  </span>
+                ) : line.known ? (
+                  <span key="known" className="good">
+                    known
+                  </span>
+                ) : (
+                  <b key="unknown">not in your materials list</b>
+                ),
+              ],
+            })),
+            ...parsed.passedOver.map((written, i) => ({
+              key: `skipped${i}`,
+              cells: [
+                '',
+                <span key="written" className="quiet">
+                  {written}
+                </span>,
+                <span key="skipped" className="quiet">
+                  skipped
+                </span>,
+              ],
+            })),
+          ]}
+        />
       )}
       <p className={css.buttons}>
         <Button

@@ -1,4 +1,5 @@
 'use client';
+import { DataTable } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -80,21 +81,25 @@ export function SlopPanel({ batches, dry }: Props) {
 
 function History({ batch }: { batch: BatchHistory }) {
   return (
-    <table className={css.history} aria-label={`Measurements of ${batch.code}`}>
-      <caption className="small quiet">
-        {batch.code}: version {batch.versionNumber}, mixed {shortDay(batch.mixedOn)}
-      </caption>
-      <tbody>
-        {batch.measures.map((measure) => (
-          <tr key={measure.id}>
-            <td>{shortDay(measure.at)}</td>
-            <td className="figures">{measure.specificGravity.toFixed(2)}</td>
-            <td>{measure.done}</td>
-            <td className="quiet">{measure.by}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      label={`Measurements of ${batch.code}`}
+      caption={`${batch.code}: version ${batch.versionNumber}, mixed ${shortDay(batch.mixedOn)}`}
+      hasHeadings={false}
+      columns={[{ name: 'Day' }, { name: 'Specific gravity' }, { name: 'Done' }, { name: 'By' }]}
+      rows={batch.measures.map((measure) => ({
+        key: measure.id,
+        cells: [
+          shortDay(measure.at),
+          <span key="sg" className="figures">
+            {measure.specificGravity.toFixed(2)}
+          </span>,
+          measure.done,
+          <span key="by" className="quiet">
+            {measure.by}
+          </span>,
+        ],
+      }))}
+    />
   );
 }
 

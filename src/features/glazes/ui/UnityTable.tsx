@@ -52,8 +52,7 @@ export function UnityTable({ analysis }: { analysis: AnalysisResult }) {
       <p className={css.unityFoot}>
         {[...colour, ...other].map((oxide) => (
           <span key={oxide}>
-            <OxideName oxide={oxide} />{' '}
-            <span className="figures">{moles(unity[oxide as keyof Oxides]!)}</span>
+            <OxideName oxide={oxide} /> <span className="figures">{moles(unity[oxide]!)}</span>
           </span>
         ))}
         <span>

@@ -1,4 +1,5 @@
 'use client';
+import { DataTable } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -218,19 +219,15 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
   const misses = Object.entries(outcome.miss).filter(([, n]) => Math.abs(n) > 0.02);
   return (
     <div className={css.outcome}>
-      <table aria-label="Resulting recipe">
-        <tbody>
-          {lines.map((line) => (
-            <tr key={`${line.addition}${line.material}`}>
-              <td>
-                {line.addition && '+ '}
-                {line.material}
-              </td>
-              <td className="figures">{line.amount.toFixed(2)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Resulting recipe"
+        hasHeadings={false}
+        columns={[{ name: 'Material' }, { name: 'Percent', align: 'right' }]}
+        rows={lines.map((line) => ({
+          key: `${line.addition}${line.material}`,
+          cells: [`${line.addition ? '+ ' : ''}${line.material}`, line.amount.toFixed(2)],
+        }))}
+      />
       <div>
         <p>
           Expansion <b className="figures">{analysis.expansion.appen?.toFixed(2)}</b>, {analysis.mapField},

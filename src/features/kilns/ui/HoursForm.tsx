@@ -24,13 +24,16 @@ export function HoursForm({
   const { run, isBusy, errors } = useMutation();
   const setDay = (day: number, value: StudioHours['days'][number]) =>
     setDraft({ ...draft, days: draft.days.map((one, i) => (i === day ? value : one)) });
+  const save = async () => {
+    if ((await run(() => saveHours({ hours: draft, version }))) === null) onSaved();
+  };
   return (
     <form
       aria-label="Studio hours"
       className={css.hours}
-      onSubmit={async (event) => {
+      onSubmit={(event) => {
         event.preventDefault();
-        if ((await run(() => saveHours({ hours: draft, version }))) === null) onSaved();
+        void save();
       }}
     >
       {WEEK.map((day) => {

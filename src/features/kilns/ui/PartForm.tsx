@@ -20,13 +20,16 @@ export function PartForm({ kilnId, onSaved }: { kilnId: string; onSaved: () => v
   const [id] = useState(ulid);
   const { run, isBusy, errors } = useMutation();
   const of = (field: string) => errors.find((error) => error.field === field)?.message;
+  const save = async () => {
+    if ((await run(() => savePart({ id, kilnId, part, changedOn, note }))) === null) onSaved();
+  };
   return (
     <form
       aria-label="Part changed"
       className={css.partForm}
-      onSubmit={async (event) => {
+      onSubmit={(event) => {
         event.preventDefault();
-        if ((await run(() => savePart({ id, kilnId, part, changedOn, note }))) === null) onSaved();
+        void save();
       }}
     >
       <Choice label="Part" options={KILN_PARTS} value={part} onChange={(one) => setPart(one ?? 'other')} />

@@ -127,7 +127,7 @@ export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
   key: K,
 ): ReadingDraft[K] | 'mixed' {
   const values = new Set(readings.map((reading) => reading[key]));
-  return values.size > 1 ? 'mixed' : ([...values][0] ?? (null as ReadingDraft[K]));
+  return values.size > 1 ? 'mixed' : ([...values][0] ?? null);
 }
 
 /** Taps a defect on several zones at once: on those that have it, or on all when none has. */

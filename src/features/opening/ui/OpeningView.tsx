@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Cone } from '@/core/vocabulary';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { ShelfCone } from '@/records/firings';
 import { GuideWords } from '@/ui/frame';
@@ -73,7 +72,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
         <p>Before you lift the first shelf: how far are the witness cones bent?</p>
         <WitnessPack
           firingId={firing.id}
-          target={firing.cone as Cone}
+          target={firing.cone}
           shelves={shelves}
           reduction={firing.atmosphere === 'reduction'}
           rate={cones.rate}

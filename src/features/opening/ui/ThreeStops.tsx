@@ -28,9 +28,9 @@ export function ThreeStops<T extends string>({ label, stops, value, onSay }: Pro
         track={false}
         value={Math.max(0, at)}
         getAriaValueText={(n) => (at < 0 ? 'not noted' : stops[n]!)}
-        onChange={(_, n) => onSay(stops[n as number]!)}
+        onChange={(_, n) => onSay(stops[n]!)}
         // Nothing changes when the first stop is chosen while nothing was said: then the release says it.
-        onChangeCommitted={(_, n) => at < 0 && onSay(stops[n as number]!)}
+        onChangeCommitted={(_, n) => at < 0 && onSay(stops[n]!)}
       />
       <div className={css.stopNames}>
         {stops.map((stop) => (

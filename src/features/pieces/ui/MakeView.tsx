@@ -33,14 +33,23 @@ interface Props {
   readonly cautions: readonly string[];
 }
 
+/** What the next pieces are to be, as it is typed: a blank number is null. */
+interface Asked {
+  readonly form: Form;
+  readonly heightMm: number | null;
+  readonly widthMm: number | null;
+  readonly count: number | null;
+  readonly bodyId: string;
+}
+
 /** A piece made again, perhaps on another form and size: the work sheet, and the new pieces linked to their model. */
 export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
   const router = useRouter();
-  const [ask, setAsk, , drop] = usePersistedState(`jiten.make.${model.id}`, {
+  const [ask, setAsk, , drop] = usePersistedState<Asked>(`jiten.make.${model.id}`, {
     form: model.form,
-    heightMm: model.heightMm as number | null,
-    widthMm: model.widthMm as number | null,
-    count: 1 as number | null,
+    heightMm: model.heightMm,
+    widthMm: model.widthMm,
+    count: 1,
     bodyId: model.bodyId,
   });
   const change = (part: Partial<typeof ask>) => setAsk((before) => ({ ...before, ...part }));
@@ -106,7 +115,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
             options={FORMS}
             value={form}
             onChange={(value) => {
-              const to = (value ?? model.form) as Form;
+              const to = value ?? model.form;
               const { heightMm: h, widthMm: w } = to === model.form ? model : formShape(to);
               change({ form: to, heightMm: h, widthMm: w });
             }}

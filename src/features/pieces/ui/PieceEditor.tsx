@@ -99,11 +99,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
       keepOnDevice(last, draft);
       drop();
       ids.current = [];
-      setSaved(
-        editing
-          ? [{ id: editing.id, label: editing.label }]
-          : (outcome.value as { id: string; label: string }[]),
-      );
+      setSaved(editing ? [{ id: editing.id, label: editing.label }] : outcome.value);
     } catch {
       setErrors([
         {

@@ -2,22 +2,18 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { DataGrid, type GridColDef, type GridSortModel } from '@mui/x-data-grid';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { FATES, PIECE_STAGES } from '@/core/vocabulary';
 import { headwordOf } from '@/core/coats';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
 import { GuideWords } from '@/ui/frame';
+import { DataTable, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import { useNonce } from '@/ui/Providers';
 import { Silhouette } from '@/ui/Silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
 import css from './pieces.module.css';
-
-const STAGES = ['made', 'glazed', 'loaded', 'fired', 'read'];
-const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'];
 
 interface Props {
   readonly rows: readonly ListedPiece[];
@@ -35,58 +31,55 @@ function layersInWords(piece: ListedPiece): string {
   return stack.length ? headwordOf(stack, (id) => names.get(id) ?? '?') : 'bare';
 }
 
-const COLUMNS: GridColDef<ListedPiece>[] = [
-  {
-    field: 'picture',
-    headerName: '',
-    width: 64,
-    sortable: false,
-    renderCell: ({ row }) => (
-      <span className={css.cellPicture}>
-        {row.photoHash ? (
+/** The columns, and the field by which the server orders each; null for one that has no order. */
+const COLUMNS = [
+  { name: '', field: null },
+  { name: 'Number', field: 'number' },
+  { name: 'Glazes', field: null },
+  { name: 'Clay', field: 'body' },
+  { name: 'Form', field: 'form' },
+  { name: 'Stage', field: 'stage' },
+  { name: 'Fate', field: null },
+  { name: 'By', field: null },
+  { name: 'Made', field: 'madeAt' },
+] as const;
+
+function rowOf(piece: ListedPiece): TableRowData {
+  const href = `/pieces/${piece.label}`;
+  const size = Math.min(36, (36 * piece.heightMm) / piece.widthMm);
+  return {
+    key: piece.id,
+    href,
+    cells: [
+      <span key="picture" className={css.cellPicture}>
+        {piece.photoHash ? (
           <img
-            src={`/api/v1/photos/${row.photoHash}?width=96`}
+            src={`/api/v1/photos/${piece.photoHash}?width=96`}
             alt=""
             width={40}
             height={46}
             loading="lazy"
           />
         ) : (
-          <Silhouette {...drawnPiece(row)} size={Math.min(36, (36 * row.heightMm) / row.widthMm)} />
+          <Silhouette {...drawnPiece(piece)} size={size} />
         )}
-      </span>
-    ),
-  },
-  {
-    field: 'number',
-    headerName: 'Number',
-    width: 110,
-    renderCell: ({ row }) => (
-      <Link href={`/pieces/${row.label}`} className="figures">
-        {row.label}
-      </Link>
-    ),
-  },
-  {
-    field: 'coats',
-    headerName: 'Glazes',
-    flex: 2,
-    minWidth: 200,
-    sortable: false,
-    valueGetter: (_, row) => layersInWords(row),
-  },
-  { field: 'body', headerName: 'Clay', flex: 1, minWidth: 130 },
-  { field: 'form', headerName: 'Form', width: 100 },
-  { field: 'stage', headerName: 'Stage', width: 90 },
-  { field: 'fate', headerName: 'Fate', width: 90, sortable: false },
-  { field: 'maker', headerName: 'By', width: 150, sortable: false },
-  { field: 'madeAt', headerName: 'Made', width: 130, valueFormatter: (value: Date) => shortDay(value) },
-];
+      </span>,
+      <Link key="number" href={href} className="figures">
+        {piece.label}
+      </Link>,
+      layersInWords(piece),
+      piece.body,
+      piece.form,
+      piece.stage,
+      piece.fate,
+      piece.maker,
+      shortDay(piece.madeAt),
+    ],
+  };
+}
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }: Props) {
-  const router = useRouter();
-  const nonce = useNonce();
   const { params, change } = useAddress();
   const go = (changes: Readonly<Record<string, string | null>>) =>
     change((next) => setAll(next, { page: null, ...changes }));
@@ -126,38 +119,22 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         </span>
       </div>
       <div className={css.filters}>
-        {filter('stage', 'Stage', plain(STAGES))}
+        {filter('stage', 'Stage', plain(PIECE_STAGES))}
         {filter('fate', 'Fate', plain(FATES))}
         {filter('body', 'Clay', byId(bodies))}
         {filter('glaze', 'Glaze on it', byId(glazes))}
       </div>
-      <DataGrid
-        {...(nonce && { nonce })}
-        rows={rows as ListedPiece[]}
-        columns={COLUMNS}
-        rowCount={total}
-        rowHeight={54}
-        paginationMode="server"
-        sortingMode="server"
-        paginationModel={{ page, pageSize }}
-        pageSizeOptions={[pageSize]}
-        onPaginationModelChange={(model) => go({ page: String(model.page) })}
-        sortModel={[{ field: sort.field, sort: sort.order }] as GridSortModel}
-        onSortModelChange={([first]) => go({ sort: first?.field ?? null, order: first?.sort ?? null })}
-        onRowClick={({ row }) => router.push(`/pieces/${row.label}`)}
-        disableColumnMenu
-        disableRowSelectionOnClick
-        sx={{
-          border: 0,
-          borderTop: '1px solid var(--ink)',
-          borderRadius: 0,
-          '--DataGrid-t-header-background-base': 'var(--page)',
-          backgroundColor: 'transparent',
-          '& .MuiDataGrid-row': { borderBottom: '1px solid var(--hairline)' },
-          '& .MuiDataGrid-row:hover': { cursor: 'pointer' },
-          '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650 },
+      <DataTable
+        label="Pieces"
+        columns={COLUMNS.map(({ name, field }) => ({ name, isSortable: field !== null }))}
+        rows={rows.map(rowOf)}
+        empty="No piece matches. Clear a filter, or log a new piece."
+        order={{
+          column: COLUMNS.findIndex(({ field }) => field === sort.field),
+          direction: sort.order,
+          onOrder: ({ column, direction }) => go({ sort: COLUMNS[column]!.field, order: direction }),
         }}
-        localeText={{ noRowsLabel: 'No piece matches. Clear a filter, or log a new piece.' }}
+        paging={{ page, size: pageSize, total, onPage: (next) => go({ page: String(next) }) }}
       />
     </>
   );

@@ -105,7 +105,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         <Choice
           label="Cone"
           options={CONES}
-          value={asked.cone as (typeof CONES)[number]}
+          value={asked.cone}
           onChange={(cone) => ask({ cone: cone ?? '6' })}
         />
         <Choice

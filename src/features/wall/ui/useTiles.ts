@@ -7,7 +7,7 @@ export function useTiles(entryIds: readonly string[]): ReadonlyMap<string, strin
   useEffect(() => {
     if (!asked) return;
     const stop = new AbortController();
-    const timer = setTimeout(async () => {
+    const ask = async () => {
       try {
         const response = await fetch(`/api/v1/entries/photos?of=${asked}`, { signal: stop.signal });
         const found = (await response.json()) as Record<string, string>;
@@ -15,7 +15,8 @@ export function useTiles(entryIds: readonly string[]): ReadonlyMap<string, strin
       } catch {
         // Without them the swatches stay.
       }
-    }, 120);
+    };
+    const timer = setTimeout(() => void ask(), 120);
     return () => {
       clearTimeout(timer);
       stop.abort();

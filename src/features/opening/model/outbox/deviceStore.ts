@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { renameForVersion2, type Version1Stores } from './versions';
+import { renameForVersion2 } from './versions';
 import type { PhotoSettings } from '@/records/pieces';
 import type { NumberBlock } from '@/records/platform';
 import type { Opening, OpeningWrite } from '@/records/openings';
@@ -45,7 +45,7 @@ let opened: Promise<IDBPDatabase<Schema>> | null = null;
 /** The store of this device. It outlives closed tabs, dead networks and new releases. */
 export function deviceStore(): Promise<IDBPDatabase<Schema>> {
   opened ??= openDB<Schema>('jiten-opening', 2, {
-    async upgrade(base, from, _to, change) {
+    upgrade(base, from, _to, change) {
       if (from < 1) {
         base.createObjectStore('draft');
         base
@@ -53,7 +53,7 @@ export function deviceStore(): Promise<IDBPDatabase<Schema>> {
           .createIndex('firing', 'firingId');
         base.createObjectStore('opening');
         base.createObjectStore('block', { keyPath: 'id' });
-      } else if (from < 2) await renameForVersion2(change as unknown as Version1Stores);
+      } else if (from < 2) void renameForVersion2(change);
     },
   });
   return opened;

@@ -1,0 +1,182 @@
+'use client';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TablePagination from '@mui/material/TablePagination';
+import TableRow from '@mui/material/TableRow';
+import TableSortLabel from '@mui/material/TableSortLabel';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { unparse } from 'papaparse';
+import { useState, type KeyboardEvent, type MouseEvent, type ReactNode } from 'react';
+import css from './dataTable.module.css';
+import { inOrderOf, rowsWith, type TableOrder, type TableValue } from './tableRows';
+
+export interface TableColumn {
+  /** Its heading; empty for one of pictures or buttons. */
+  readonly name: string;
+  readonly align?: 'right';
+  /** Whether its heading puts the rows in its order. */
+  readonly isSortable?: boolean;
+}
+
+export interface TableRowData {
+  readonly key: string;
+  readonly cells: readonly ReactNode[];
+  /** What the cells say, for order, filter and download. */
+  readonly values?: readonly TableValue[];
+  /** The page of what the row is about. */
+  readonly href?: string;
+}
+
+interface Props {
+  /** What the rows are, for those who hear the page. */
+  readonly label: string;
+  readonly columns: readonly TableColumn[];
+  readonly rows: readonly TableRowData[];
+  /** What stands there when there is no row: what will be here, and the act that begins it. */
+  readonly empty?: ReactNode;
+  readonly caption?: ReactNode;
+  /** Headings may be left out where the cells speak for themselves. */
+  readonly hasHeadings?: boolean;
+  /** Offers a field that narrows the rows, with this label. */
+  readonly filter?: string;
+  /** Offers the rows in view as a spreadsheet of this name. */
+  readonly download?: string;
+  /** The order, where the server keeps it; otherwise the table does. */
+  readonly order?: TableOrder & { readonly onOrder: (order: TableOrder) => void };
+  readonly paging?: {
+    readonly page: number;
+    readonly size: number;
+    readonly total: number;
+    readonly onPage: (page: number) => void;
+  };
+}
+
+/** Rows and columns: ordered by a heading, narrowed by a word, walked with the arrow keys, taken as a spreadsheet. */
+export function DataTable(props: Props) {
+  const { label, columns, rows, empty, caption, hasHeadings = true, filter, download, order, paging } = props;
+  const [own, setOwn] = useState<TableOrder | null>(null);
+  const [text, setText] = useState('');
+  const router = useRouter();
+  const now = order ?? own;
+  const found = filter ? rowsWith(rows, text) : rows;
+  const shown = own && !order ? inOrderOf(found, own) : found;
+  const turn = (column: number) => {
+    const isAgain = now?.column === column && now.direction === 'asc';
+    (order?.onOrder ?? setOwn)({ column, direction: isAgain ? 'desc' : 'asc' });
+  };
+  const open = (event: MouseEvent, href: string | undefined) => {
+    // A link or button within the row does what it says.
+    if (href && !(event.target as HTMLElement).closest('a, button, input, label')) router.push(href);
+  };
+  return (
+    <>
+      {(filter || download) && (
+        <div className={css.tools}>
+          {filter && (
+            <TextField
+              label={filter}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+              sx={{ maxWidth: 260 }}
+            />
+          )}
+          {download && shown.length > 0 && (
+            <Button onClick={() => save(download, columns, shown)}>Download as spreadsheet</Button>
+          )}
+        </div>
+      )}
+      <div className={css.scroll}>
+        <Table size="small" aria-label={label} className={css.table}>
+          {caption && <caption>{caption}</caption>}
+          {hasHeadings && (
+            <TableHead>
+              <TableRow>
+                {columns.map(({ name, align, isSortable }, column) => (
+                  <TableCell
+                    key={column}
+                    align={align ?? 'left'}
+                    sortDirection={now?.column === column ? now.direction : false}
+                  >
+                    {isSortable ? (
+                      <TableSortLabel
+                        active={now?.column === column}
+                        direction={now?.column === column ? now.direction : 'asc'}
+                        onClick={() => turn(column)}
+                      >
+                        {name}
+                      </TableSortLabel>
+                    ) : (
+                      name
+                    )}
+                  </TableCell>
+                ))}
+              </TableRow>
+            </TableHead>
+          )}
+          <TableBody onKeyDown={walk}>
+            {shown.map((row) => (
+              <TableRow key={row.key} hover={Boolean(row.href)} onClick={(event) => open(event, row.href)}>
+                {columns.map(({ align }, column) => (
+                  <TableCell
+                    key={column}
+                    align={align ?? 'left'}
+                    className={align === 'right' ? 'figures' : undefined}
+                  >
+                    {row.cells[column]}
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+            {shown.length === 0 && empty && (
+              <TableRow>
+                <TableCell colSpan={columns.length}>{rows.length ? 'No row matches.' : empty}</TableCell>
+              </TableRow>
+            )}
+          </TableBody>
+        </Table>
+      </div>
+      {paging && paging.total > paging.size && (
+        <TablePagination
+          component="div"
+          count={paging.total}
+          page={paging.page}
+          rowsPerPage={paging.size}
+          rowsPerPageOptions={[paging.size]}
+          onPageChange={(_, page) => paging.onPage(page)}
+        />
+      )}
+    </>
+  );
+}
+
+/** Arrow keys, Home and End go from row to row by the first thing in each that can be pressed. */
+function walk(event: KeyboardEvent<HTMLTableSectionElement>): void {
+  const STEPS: Readonly<Record<string, number>> = {
+    ArrowDown: 1,
+    ArrowUp: -1,
+    Home: -Infinity,
+    End: Infinity,
+  };
+  const step = STEPS[event.key];
+  if (step === undefined || (event.target as HTMLElement).closest('input, [role="slider"]')) return;
+  const rows = [...event.currentTarget.rows];
+  const at = rows.findIndex((row) => row.contains(event.target as Node));
+  const goal = rows[Math.max(0, Math.min(rows.length - 1, at + step))];
+  const target = goal?.querySelector<HTMLElement>('a, button');
+  if (!target) return;
+  event.preventDefault();
+  target.focus();
+}
+
+function save(name: string, columns: readonly TableColumn[], rows: readonly TableRowData[]): void {
+  const named = columns.flatMap((column, i) => (column.name ? [i] : []));
+  const lines = rows.map(({ values = [] }) => named.map((i) => values[i] ?? ''));
+  const text = unparse([named.map((i) => columns[i]!.name), ...lines], { escapeFormulae: true });
+  const url = URL.createObjectURL(new Blob([`\ufeff${text}`], { type: 'text/csv' }));
+  Object.assign(document.createElement('a'), { href: url, download: name }).click();
+  URL.revokeObjectURL(url);
+}

@@ -1,0 +1,2 @@
+export { DataTable, type TableColumn, type TableRowData } from './DataTable';
+export type { TableOrder, TableValue } from './tableRows';
