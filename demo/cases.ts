@@ -11,7 +11,7 @@ const CRAZING = { opened: 135, closed: 108 };
 export async function openCases(base: Db, studio: Studio): Promise<void> {
   const [technician, teacher] = studio.members as [string, string];
   const round = await base('round')
-    .where({ name: `${LADDER_BASE} away from crazing` })
+    .where({ name: `${LADDER_BASE} crazing ladder` })
     .first('id', 'name');
   if (!round) throw new Error('The demo has no ladder round.');
   const { cells } = await roundPage(base, round.id);

@@ -198,7 +198,7 @@ describe('the story', () => {
     expect(Math.abs(deviation - 1)).toBeLessThan(0.03);
   });
 
-  test('Number Two’s thermocouple creeps up until it is put right, and its elements wear', () => {
+  test('Number Two’s thermocouple creeps up until it is corrected, and its elements wear', () => {
     const before = CLASS_FIRINGS.filter(({ kiln }) => kiln === 'two').map(({ daysAgo }) =>
       ageOf('two', daysAgo),
     );

@@ -15,7 +15,7 @@ async function ladder(base: Db, studio: Studio, glaze: string, daysAgo: number):
   const id = newId();
   await saveRound(base, studio.members[1]!, {
     id,
-    name: `${glaze} away from crazing`,
+    name: `${glaze} crazing ladder`,
     kind: 'crazing',
     setup: {},
     shape: 'grid',

@@ -14,7 +14,7 @@ import { PROGRAMMES } from './scenario/programmes';
 import { BODIES, GLAZES, KILNS, MEMBERS } from './scenario/studio';
 import { ago, dayAgo, type Studio } from './studio';
 
-/** Days before today that every bucket was mixed anew. */
+/** Days before today that every bucket was mixed again. */
 const NEW_BATCHES = 90;
 
 /** Whether the demo is in this database already. */

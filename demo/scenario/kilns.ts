@@ -9,7 +9,7 @@ export const BUILDS: Readonly<Record<'two' | 'stoker', Omit<KilnBuild, 'wear' | 
 /** Days before today that Number Two got new elements and a new thermocouple. */
 export const REPAIRED = 64;
 
-/** Its thermocouple crept up over the year, by °C a day, until it was put right. */
+/** Its thermocouple crept up over the year, by °C a day, until it was corrected. */
 const CREEP = 0.03;
 
 /** Days before today that the story begins, with new elements in Number Two. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Conflict, NotFound, Refusal } from '@/records/platform';
 import { failure, failureOf } from './outcome';
 
-test('what a person can mend comes back as errors that name the field', () => {
+test('what a person can fix comes back as errors that name the field', () => {
   const wrong = z
     .object({ coats: z.array(z.object({ times: z.number('Type a number.') })) })
     .safeParse({ coats: [{ times: 'x' }] });

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 
 /**
- * Keeps a page as the records are: drawn anew when something was written, asked for again when its link ends. A
+ * Keeps a page as the records are: drawn again when something was written, asked for again when its link ends. A
  * connection that breaks is made again by the browser.
  */
 export function RefreshOnChange({ from }: { from: string }) {

@@ -1,3 +1,4 @@
+import { PALETTES } from './palette';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Writable } from 'node:stream';
@@ -68,7 +69,7 @@ export async function openPages(title: string) {
     const top = pdf.y + 8;
     for (const [i, { words, jpeg }] of seen.slice(0, PICTURES).entries()) {
       const x = LEFT + i * (width + 10);
-      pdf.rect(x, top, width, height).fill('#C9C9C9').fillColor('#17191D');
+      pdf.rect(x, top, width, height).fill(PALETTES.light.n8).fillColor(PALETTES.light.ink);
       pdf.image(jpeg!, x, top, { fit: [width, height], align: 'center', valign: 'center' });
       pdf
         .font('plain')

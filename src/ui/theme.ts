@@ -1,46 +1,24 @@
 'use client';
 import { createTheme } from '@mui/material/styles';
+import { PALETTES, type Palette } from './palette';
 
 const SANS = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 
-const light = {
-  primary: '#21409a',
-  on: '#ffffff',
-  heat: '#b4441a',
-  good: '#2e6b57',
-  page: '#f1f1f0',
-  paper: '#ffffff',
-  ink: '#17191d',
-  quiet: '#5b5f66',
-  line: '#cfcfcd',
-};
-const dark = {
-  primary: '#8fa8f0',
-  on: '#14161a',
-  heat: '#f0925f',
-  good: '#7cc3a6',
-  page: '#1b1c1e',
-  paper: '#232527',
-  ink: '#f1f1f0',
-  quiet: '#b9bdc4',
-  line: '#44474b',
-};
-
-const scheme = (c: typeof light) => ({
+const scheme = (c: Palette) => ({
   palette: {
-    primary: { main: c.primary, contrastText: c.on },
-    error: { main: c.heat, contrastText: c.on },
-    success: { main: c.good, contrastText: c.on },
+    primary: { main: c.accent, contrastText: c.onAccent },
+    error: { main: c.heat, contrastText: c.onAccent },
+    success: { main: c.good, contrastText: c.onAccent },
     background: { default: c.page, paper: c.paper },
     text: { primary: c.ink, secondary: c.quiet },
-    divider: c.line,
+    divider: c.hairline,
   },
 });
 
 /** MUI in the manner of the book: hairlines, square corners, no shadow, no ripple, words as written. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-theme' },
-  colorSchemes: { light: scheme(light), dark: scheme(dark) },
+  colorSchemes: { light: scheme(PALETTES.light), dark: scheme(PALETTES.dark) },
   shape: { borderRadius: 2 },
   typography: {
     fontFamily: SANS,

@@ -124,7 +124,7 @@ test('a recipe typed by two letters, amount, Enter is calculated live, kept when
   await expect(versions.getByRole('columnheader')).toHaveCount(2);
 });
 
-test('a bucket is brought right and the measurement kept; a material of our own changes what is calculated', async ({
+test('a bucket is brought to its target and the measurement kept; a material of our own changes what is calculated', async ({
   page,
 }) => {
   await signIn(page);

@@ -213,7 +213,7 @@ test('a kiln whose log ended hot is called cool enough only when its slowest coo
   expect((await at(hoursTo + 0.1)).reached).toBe(true);
 });
 
-test('witness cones say what was reached; put down anew, the old ones stay as history', async () => {
+test('witness cones say what was reached; put down again, the old ones stay as history', async () => {
   const { base, member, kilnId } = studio;
   const day = (n: number) =>
     `2026-${String(1 + Math.floor(n / 28)).padStart(2, '0')}-${String(1 + (n % 28)).padStart(2, '0')}`;

@@ -38,7 +38,7 @@ async function spreadEntries(base: Db): Promise<void> {
     .onConflict('key_hash')
     .ignore();
   const tables = ['entry', 'headword', 'zone', 'reading', 'firing', 'firing_piece', 'piece'];
-  // Statistics that the server takes anew in between would change the plans.
+  // Statistics that the server takes again in between would change the plans.
   for (const table of tables) await base.raw('alter table ?? stats_auto_recalc = 0', [table]);
   await base.raw(`analyze table ${tables.join(', ')}`);
 }

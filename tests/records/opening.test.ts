@@ -167,7 +167,7 @@ test('devices hold numbers that nobody else is given; a stray is numbered once a
   expect(page.firings[0]!.zones.map((zone) => zone.headword)).toEqual(['Bare clay', 'Sleeper']);
 });
 
-test('a photo set anew is measured anew, and a count stands in place of the one before', async () => {
+test('a photo set again is measured again, and a count stands in place of the one before', async () => {
   const { base, member } = studio;
   const { firingId, piece } = await opened();
   const bytes = await sharp({ create: { width: 300, height: 400, channels: 3, background: '#c9c9c9' } })
@@ -212,7 +212,7 @@ test('a photo set anew is measured anew, and a count stands in place of the one 
   expect(page.firings[0]!.zones[0]!.counts).toMatchObject([{ perCm2: 2.25 }]);
 });
 
-test('shelves that need work are listed and put right; phrases are the studio’s own, the commonest first', async () => {
+test('shelves that need work are listed and corrected; phrases are the studio’s own, the commonest first', async () => {
   const { firingId, pieces } = await opened(3);
   const repair = { id: newId(), firingId, shelf: 3, what: 'drip' as const, note: '' };
   await write(firingId, { kind: 'repair', repair });

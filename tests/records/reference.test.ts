@@ -177,6 +177,42 @@ describe('links for visitors', () => {
   });
 });
 
+test('a visitor’s photo is of a piece that proves an entry of the wall, and only while both stand', async () => {
+  const { base, member } = studio;
+  const [first] = await wallChoices(base);
+  const choice = { grounds: [first!.groundId], cone: '6', atmosphere: 'oxidation' as const };
+  const [entry] = await wallEntries(base, choice);
+  const onWall = (await base('zone').where({ entry_id: entry!.id, ended_at: null }).first('piece_id', 'id'))!;
+  const [alone] = await savePieces(base, member, tile(studio), [newId()]);
+  const photo = (piece_id: string, letter: string) => ({
+    ...{ id: newId(), piece_id, hash: letter.repeat(43), width: 1, height: 1, frame: '{}' },
+    ...{ member_id: member, at: new Date() },
+  });
+  const [shown, unfired] = [photo(onWall.piece_id, 'p'), photo(alone!.id, 'u')];
+  await base('photo').insert([shown, unfired]);
+  const isSeen = () => isOnWall(base, choice, shown.hash);
+  expect(await isSeen()).toBe(true);
+  // A piece that was never fired proves nothing, whatever glazes it has.
+  expect(await isOnWall(base, choice, unfired.hash)).toBe(false);
+  // The same piece is not on another atmosphere's wall, nor on another ground's.
+  expect(await isOnWall(base, { ...choice, atmosphere: 'reduction' }, shown.hash)).toBe(false);
+  expect(await isOnWall(base, { ...choice, grounds: [newId()] }, shown.hash)).toBe(false);
+  await base('photo').where({ id: shown.id }).update({ ended_at: new Date() });
+  expect(await isSeen()).toBe(false);
+  await base('photo').where({ id: shown.id }).update({ ended_at: null });
+  const zones = base('zone').where({ piece_id: onWall.piece_id }).whereNull('ended_at');
+  const ids = await zones.clone().select('id');
+  await zones.clone().update({ ended_at: new Date() });
+  expect(await isSeen()).toBe(false);
+  await base('zone')
+    .whereIn(
+      'id',
+      ids.map(({ id }) => id),
+    )
+    .update({ ended_at: null });
+  expect(await isSeen()).toBe(true);
+});
+
 test('walls are kept by name; a name kept again is the newer wall', async () => {
   const { base, member } = studio;
   const first = { id: newId(), name: 'Cone 6 electric', search: 'cone=6' };
@@ -292,16 +328,16 @@ test('a wall holds what is proved there, in the order asked for; a link shows it
   expect(wallWords(over)).toContain(`${third.name} over both`);
 });
 
-test('what is kept until a write is reckoned once for two who ask, anew after a write, and not kept when it failed', async () => {
+test('what is kept until a write is calculated once for two who ask, again after a write, and not kept when it failed', async () => {
   const { base } = studio;
-  let reckoned = 0;
+  let calculated = 0;
   let fails = false;
-  const reckon = async (_: unknown, key: string) => {
+  const calculate = async (_: unknown, key: string) => {
     if (fails) throw new Error('no');
-    return `${key} ${++reckoned}`;
+    return `${key} ${++calculated}`;
   };
-  const kept = cachedUntilWrite(reckon, 2);
-  const lagging = cachedUntilWrite(reckon, 2, () => true);
+  const kept = cachedUntilWrite(calculate, 2);
+  const lagging = cachedUntilWrite(calculate, 2, () => true);
   const write = () => base('change').insert({ id: newId(), at: new Date(), what: 'test', row_id: newId() });
   expect(await Promise.all([kept(base, 'a'), kept(base, 'a')])).toEqual(['a 1', 'a 1']);
   expect(await lagging(base, 'b')).toBe('b 2');
@@ -314,7 +350,7 @@ test('what is kept until a write is reckoned once for two who ask, anew after a 
   await expect(kept(base, 'a')).rejects.toThrow('no');
   fails = false;
   expect(await kept(base, 'a')).toBe('a 5');
-  // Writes that come faster than they are reckoned do not pile reckonings up.
+  // Writes that come faster than they are calculated do not pile calculations up.
   let ends: () => void = () => undefined;
   let begun = 0;
   const slow = cachedUntilWrite(
@@ -337,7 +373,7 @@ test('what is kept until a write is reckoned once for two who ask, anew after a 
   expect([await slow(base, 's'), begun]).toEqual(['later 2', 3]);
   ends();
   expect(await slow(base, 's')).toBe('later 3');
-  // Two keys at a time: the one asked for longest ago is reckoned again.
+  // Two keys at a time: the one asked for longest ago is calculated again.
   await kept(base, 'c');
   await kept(base, 'd');
   expect(await kept(base, 'a')).toBe('a 8');

@@ -44,7 +44,7 @@ const ONE = OXIDES.map(() => 1);
  * by three published sets, and the field of the silica to alumina map.
  *
  * Analyses are weight % of the raw material as weighed and are never rescaled. Additions are percent of the
- * base total and count in everything but `total`. In the melt manganese dioxide is reckoned as MnO, cobalt
+ * base total and count in everything but `total`. In the melt manganese dioxide is calculated as MnO, cobalt
  * oxide as CoO and silicon carbide as SiO2; iron stays as it is written. An unknown material is a warning,
  * and the rest is worked out without it.
  *

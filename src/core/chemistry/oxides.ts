@@ -51,7 +51,7 @@ const ROLES: Readonly<Record<OxideRole, readonly Oxide[]>> = {
   colourant: ['FeO', 'Fe2O3', 'MnO', 'MnO2', 'CuO', 'Cu2O', 'CoO', 'Co3O4', 'Cr2O3', 'NiO', 'V2O5', 'Bi2O3'],
 };
 
-/** Whether a text is the formula of an oxide that can be reckoned with. */
+/** Whether a text is the formula of an oxide that can be calculated with. */
 export function isOxide(text: string): text is Oxide {
   return Object.hasOwn(MOLAR_MASS, text);
 }

@@ -146,7 +146,7 @@ const ROWS = [
     'The same tiles with 20 minutes of hold, or a drop and hold, and without.',
     ['Hold 10 to 30 minutes at the top', 'little', 'runny glazes move more'],
     ['Drop 50 to 100 °C and hold half an hour', 'little'],
-    ['Fire it again', 'little', 'may bubble anew'],
+    ['Fire it again', 'little', 'may bubble again'],
   ],
   [
     'underfired-kiln',

@@ -78,7 +78,7 @@ test('none of few is not never: the line after sound samples falls as they becom
     expect([rise?.at, usual.count]).toEqual([sound, 0]);
     return samples[0]!.limit!;
   };
-  // The tail of a beta-binomial of ½ and 8 n + ½, reckoned by hand: two of eight, then one.
+  // The tail of a beta-binomial of ½ and 8 n + ½, calculated by hand: two of eight, then one.
   expect(limitAfter(6)).toBe(2 / 8);
   expect(limitAfter(120)).toBe(1 / 8);
 });

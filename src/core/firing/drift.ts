@@ -60,7 +60,7 @@ export interface Drift {
 const SURPRISING = 4;
 
 /**
- * Offset and drift of a kiln's thermocouple over its firings. The offset is measured anew after every change
+ * Offset and drift of a kiln's thermocouple over its firings. The offset is measured again after every change
  * of a part that made a step, and after a step that the firings themselves show where nobody noted one.
  */
 export function driftOf(firings: readonly FiringWitness[], changes: readonly PartChange[]): Drift {

@@ -1,7 +1,7 @@
 import { FACTOR_MISS } from '../chemistry';
 import type { Calibration } from './calibrate';
 
-/** The expansion a body is reckoned with, where it comes from, and how far it can be off. */
+/** The expansion a body is calculated with, where it comes from, and how far it can be off. */
 export interface BodyFigure {
   /** 1e-6/K. */
   readonly expansion: number;

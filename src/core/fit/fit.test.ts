@@ -38,7 +38,7 @@ describe('the band of a verdict', () => {
     expect(verdictWords(on(7.0, 0.5), { tiles: 0 })).toBe(
       'crazes later by calculation alone; could craze or fit',
     );
-    expect(verdictWords(on(8.2, 0.5), { tiles: 14 })).toBe('crazes by 14 zones of your tiles, surely');
+    expect(verdictWords(on(8.2, 0.5), { tiles: 14 })).toBe('crazes by 14 zones of your tiles');
   });
 
   test('crazesFrom is fitOf the other way round', () => {

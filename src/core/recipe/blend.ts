@@ -35,7 +35,7 @@ export function mixRecipes(recipes: readonly (readonly Line[])[], parts: readonl
   return [...amounts.values()];
 }
 
-/** One cell of a triaxial, reckoned. */
+/** One cell of a triaxial, calculated. */
 export interface TriaxialCell {
   readonly parts: readonly [number, number, number];
   /** Appen, 1e-6/K. */

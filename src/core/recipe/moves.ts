@@ -23,7 +23,7 @@ export interface Against {
 export interface Moved {
   readonly lines: readonly Line[];
   readonly analysis: AnalysisResult;
-  /** One a body asked about; null when the expansion cannot be reckoned. */
+  /** One a body asked about; null when the expansion cannot be calculated. */
   readonly fits: readonly (FitBand | null)[];
 }
 
@@ -122,7 +122,7 @@ export interface Reworked extends Moved {
 }
 
 /**
- * Swaps one material for another and weighs the rest anew so that the unity formula stays.
+ * Swaps one material for another and weighs the rest again so that the unity formula stays.
  *
  * @param from a material of the base
  * @param to names of what takes its place

@@ -111,7 +111,7 @@ function fromWords(text: string): readonly [string, string] {
   return first ? [first[2]!, first[1]!] : [text, ''];
 }
 
-/** The lines that can be reckoned with: those with an amount. */
+/** The lines that can be calculated with: those with an amount. */
 export function usableLines(parsed: ParsedRecipe): Line[] {
   return parsed.lines.flatMap(({ material, amount, addition }) =>
     amount === null || material === '' ? [] : [{ material, amount, addition }],

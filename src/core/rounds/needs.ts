@@ -33,7 +33,7 @@ export interface Needs {
 
 /**
  * What a round takes: pieces, clay, dry glaze on the pieces, room on the shelves. Amounts laid on are
- * reckoned with the porous layer: area × raw thickness × 1.45 g/cm³.
+ * calculated with the porous layer: area × raw thickness × 1.45 g/cm³.
  *
  * @param twins pieces of each cell
  * @param ringGrams weight of a thrown ring, 1000 to 2000

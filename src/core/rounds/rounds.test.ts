@@ -75,7 +75,7 @@ describe('how many tests a question takes', () => {
 });
 
 describe('a blended cell', () => {
-  test('of a line lies at quarters; of the corner grid where a hand reckoning puts it', () => {
+  test('of a line lies at quarters; of the corner grid where a hand calculating puts it', () => {
     expect(lineBlend([A, B], 5).cells.map((cell) => cell.parts.A)).toEqual([1, 0.75, 0.5, 0.25, 0]);
     // Row 3 of 7, column 2 of 5: v = 2/6, u = 1/4; A (1-u)(1-v) = 1/2, B u(1-v) = 1/6, C (1-u)v = 1/4, D uv = 1/12.
     const cell = fourCorners([A, B, C, D]).cells.find((one) => one.label === 'C2')!;

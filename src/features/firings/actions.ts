@@ -168,7 +168,7 @@ export const importFiringLog = action('teacher', importSchema, async (member, { 
   return null;
 });
 
-/** Marks a shelf as put right, or not after all. */
+/** Marks a shelf as corrected, or not after all. */
 export const markRepaired = action('student', repairedSchema, async (member, { repairId, done }) => {
   await endRepair(db(), member.id, repairId, done);
   refresh();

@@ -19,7 +19,7 @@ const kept = cachedUntilWrite(async (base, defect): Promise<StudioRecord> => {
   return { zones, experiments: await betweenRequests(experimentsInSteps(zones)) };
 }, MOST_KEPT);
 
-/** Every read zone with whether it shows a defect, and the natural experiments in them; reckoned once until something is written. */
+/** Every read zone with whether it shows a defect, and the natural experiments in them; calculated once until something is written. */
 export async function studioRecord(base: Db, defect: DefectId): Promise<StudioRecord> {
   return kept(base, defect);
 }

@@ -109,7 +109,7 @@ export async function watchAll(base: Db, random: () => number): Promise<Series[]
 }
 
 /**
- * The same, reckoned once until something is written. A rise takes weeks: while it is reckoned anew, what was
+ * The same, calculated once until something is written. A rise takes weeks: while it is calculated again, what was
  * known before answers.
  */
 export async function watchNow(base: Db): Promise<Series[]> {

@@ -55,7 +55,7 @@ interface Field {
   readonly mixed: ReadonlySet<string>;
 }
 
-/** Zones from which a field is large: laid out anew beside the questions, which the last one answers meanwhile. */
+/** Zones from which a field is large: laid out again beside the questions, which the last one answers meanwhile. */
 const LARGE = 50_000;
 
 /** Every counting proof's colour with its entry. */

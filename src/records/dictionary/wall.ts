@@ -108,20 +108,20 @@ const keptContent = cachedUntilWrite(async (base, key): Promise<WallContent> => 
 /**
  * What is on a wall, read once until something is written.
  *
- * @param mark where the records stand, if that was just asked, see `markOf`
+ * @param revision of the records, if it was just asked for, see `currentRevision`
  */
-export async function wallNow(base: Db, choice: WallChoice, mark?: string): Promise<WallContent> {
+export async function wallNow(base: Db, choice: WallChoice, revision?: string): Promise<WallContent> {
   const { grounds, cone, atmosphere, third } = choice;
-  return keptContent(base, JSON.stringify({ grounds, cone, atmosphere, third }), mark);
+  return keptContent(base, JSON.stringify({ grounds, cone, atmosphere, third }), revision);
 }
 
 /**
  * What a wall can be drawn for: every ground, cone and atmosphere with proofs of glazes, most proved first.
  *
- * @param mark where the records stand, if that was just asked, see `markOf`
+ * @param revision of the records, if it was just asked for, see `currentRevision`
  */
-export async function wallChoices(base: Db, mark?: string) {
-  return keptChoices(base, '', mark);
+export async function wallChoices(base: Db, revision?: string) {
+  return keptChoices(base, '', revision);
 }
 
 const keptChoices = cachedUntilWrite(readChoices, 1);

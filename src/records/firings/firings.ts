@@ -153,7 +153,7 @@ export async function saveFiring(
   });
 }
 
-/** Lays the zones of all pieces of a firing anew: its cone or atmosphere may have been corrected. */
+/** Lays the zones of all pieces of a firing again: its cone or atmosphere may have been corrected. */
 async function relayFiring(trx: Db, firingId: string): Promise<void> {
   const loaded = await trx('firing_piece').where({ firing_id: firingId }).select('piece_id');
   for (const { piece_id } of loaded) await rebuildZones(trx, piece_id);

@@ -128,7 +128,7 @@ export interface OtherRecipe {
 /**
  * Writes a recipe down. A newest version without a recipe gets it, for that is what its tiles were made
  * with; otherwise a new version is made, earlier proofs are set apart, and every entry they prove is summed
- * up anew. The same id twice is one version.
+ * up again. The same id twice is one version.
  *
  * @returns the number of the version that now holds the recipe
  * @throws Conflict with the other recipe when somebody made a version, or wrote this one down, in between

@@ -30,7 +30,7 @@ export async function addRepair(trx: Db, memberId: string, repair: RepairDraft):
   await insertRow(trx, memberId, 'shelf_repair', REPAIR, repair, { member_id: memberId, at: new Date() });
 }
 
-/** Marks a shelf as put right, or not after all. */
+/** Marks a shelf as corrected, or not after all. */
 export async function endRepair(trx: Db, memberId: string, id: string, done: boolean): Promise<void> {
   await trx('shelf_repair')
     .where({ id })

@@ -70,7 +70,7 @@ export function shownPhoto(row: Readonly<Record<string, unknown>>): ShownPhoto |
 }
 
 /**
- * Adds a photo to a piece. The picture is decoded and encoded anew, turned upright, with its metadata and
+ * Adds a photo to a piece. The picture is decoded and encoded again, turned upright, with its metadata and
  * location dropped. A frame is guessed unless set; the piece's zones of that firing get their swatch and
  * measured colour from it.
  *
@@ -135,7 +135,7 @@ async function putSwatches(trx: Db, cut: Awaited<ReturnType<typeof cutSwatches>>
 }
 
 /**
- * Sets a stored photo anew: its zones are cut and measured again.
+ * Sets a stored photo again: its zones are cut and measured again.
  *
  * @throws NotThere when the photo is not stored
  */
@@ -202,7 +202,7 @@ export async function countsOf(base: Db, zoneIds: readonly string[]): Promise<Zo
 }
 
 /**
- * Stores a picture that belongs to no piece, decoded and encoded anew like any other.
+ * Stores a picture that belongs to no piece, decoded and encoded again like any other.
  *
  * @returns its content hash
  * @throws Refusal when the bytes are no picture that can be read

@@ -121,7 +121,7 @@ async function insertCoats(trx: Db, pieceId: string, rows: readonly NewCoatRow[]
 
 /**
  * Corrects what was written about a piece. Old coats are ended, not overwritten; when the piece has been
- * fired its zones are laid anew and each reading moves to the zone that now covers its middle.
+ * fired its zones are laid again and each reading moves to the zone that now covers its middle.
  *
  * @throws Conflict when somebody else changed the piece first
  */

@@ -71,7 +71,7 @@ function versionsIn(zone: Zone, coats: readonly StoredCoat[]): string[] {
 }
 
 /**
- * Lays the zones of a piece anew for all its firings after its coats were corrected, carries each live
+ * Lays the zones of a piece again for all its firings after its coats were corrected, carries each live
  * reading to the zone that covers its middle (one reading a zone, also where zones became one), and sums up every entry that was touched.
  */
 export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {

@@ -1,4 +1,5 @@
-export { cachedUntilWrite, currentRevision } from './cache';
+export { cachedUntilWrite } from './cache';
+export { currentRevision } from './revision';
 export { changesOf } from './changes';
 export { connect, db, type Db, fromJson, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';

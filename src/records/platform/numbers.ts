@@ -55,7 +55,7 @@ export interface UnloggedPiece {
 
 /**
  * Takes a piece that nobody logged into the studio and into the firing it was found in, under a number of
- * the device's own block: a tile of the studio's commonest clay, without coats, to be put right at the desk.
+ * the device's own block: a tile of the studio's commonest clay, without coats, to be corrected at the desk.
  *
  * @throws Refusal when the number is not the device's or is used
  */

@@ -7,7 +7,7 @@ import { watchNow } from '@/records/clinic';
 import { DefectsGoingUp } from '@/features/today/ui/DefectsGoingUp';
 import { Today } from '@/features/today/ui/Today';
 
-/** Comes when it is reckoned; the page does not wait for it. */
+/** Comes when it is calculated; the page does not wait for it. */
 async function Rises() {
   return <DefectsGoingUp series={await watchNow(db())} />;
 }

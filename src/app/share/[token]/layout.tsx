@@ -3,7 +3,9 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import '@/ui/tokens.css';
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { PALETTE_STYLES } from '@/ui/palette';
 
 export const metadata: Metadata = {
   title: { default: 'Wall', template: '%s' },
@@ -13,10 +15,16 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** The visitors' own root: the palette and the type, and none of the members' frame. */
-export default function VisitorsLayout({ children }: { children: ReactNode }) {
+export default async function VisitorsLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" data-theme="light">
-      <body>{children}</body>
+      <body>
+        <style {...(nonce && { nonce })} suppressHydrationWarning>
+          {PALETTE_STYLES}
+        </style>
+        {children}
+      </body>
     </html>
   );
 }

@@ -2,7 +2,7 @@ import { analyse, type Line, type MaterialBook } from '@/core/chemistry';
 import { bandOf, bodyFigure, COAT_THICKNESS, type Calibration, type FitBand } from '@/core/fit';
 import type { Body, StudioTile, Glaze } from '@/records/materials';
 
-/** One glaze on a clay: what is reckoned, and what its tiles showed. */
+/** One glaze on a clay: what is calculated, and what its tiles showed. */
 export interface Judged {
   readonly id: string;
   readonly name: string;

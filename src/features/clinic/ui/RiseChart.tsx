@@ -57,7 +57,7 @@ export function RiseChart({ watched }: { watched: Watched }) {
               type: 'bar' as const,
               label: 'with the defect',
               data: samples.map(({ count, of }) => (count / of) * 100),
-              backgroundColor: samples.map((_, i) => (rise && i >= rise.at ? inks.ink : inks.line)),
+              backgroundColor: samples.map((_, i) => (rise && i >= rise.at ? inks.ink : inks.hairline)),
               maxBarThickness: 26,
             },
           ],
@@ -82,7 +82,7 @@ export function RiseChart({ watched }: { watched: Watched }) {
               min: 0,
               max: Math.min(100, Math.ceil(most * 11) * 10),
               ticks: { color: inks.quiet, font, callback: (value) => `${value} %`, maxTicksLimit: 5 },
-              grid: { color: inks.line },
+              grid: { color: inks.hairline },
             },
           },
         }}

@@ -18,7 +18,11 @@ export function WatchView({ series }: { series: readonly Series[] }) {
   return (
     <>
       <GuideWords first="Clinic" last="Defects going up" />
-      <h1>{rising.length ? `${rising.length} going up` : 'No defect is going up'}</h1>
+      <h1>
+        {rising.length
+          ? `${rising.length} ${rising.length === 1 ? 'defect' : 'defects'} going up`
+          : 'No defect is going up'}
+      </h1>
       <p className="quiet">
         Pieces with a plain defect, firing by firing. The line is the upper limit of what is usual, allowing
         for scatter between firings. A rise may also come from what was tested: check whether other clays,

@@ -1,3 +1,4 @@
+import { PALETTES } from '@/ui/palette';
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
 import { openPdf } from '@/ui/pdf';
@@ -6,7 +7,7 @@ import { openPdf } from '@/ui/pdf';
 const PAGE = { width: 595, height: 842, top: 64, bottom: 800, inner: 62, outer: 46, gap: 18 } as const;
 const COLUMN = (PAGE.width - PAGE.inner - PAGE.outer - PAGE.gap) / 2;
 const TAB = { width: 22, height: 30, first: 70 } as const;
-const INK = '#17191D';
+const INK = PALETTES.light.ink;
 const QUIET = '#5B5F66';
 
 /** How a run of text is set. */

@@ -16,7 +16,8 @@ import { Line } from 'react-chartjs-2';
 import { CONES } from '@/core/vocabulary';
 import { coneIndex, sayCone, toFahrenheit } from '@/core/firing';
 import type { FiringLog } from '@/records/firings';
-import { CHART_FONT as font, useInks, type Inks } from '@/ui/inks';
+import { CHART_FONT as font, useInks } from '@/ui/inks';
+import type { Palette } from '@/ui/palette';
 import { hours } from '@/features/shared/clock';
 import css from './log.module.css';
 
@@ -84,7 +85,7 @@ function inWords({ last, cone, minutes }: ChartLog): string {
   return `${Math.round(last.celsius)} °C after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
 }
 
-function drawn(log: ChartLog, fahrenheit: boolean, inks: Inks) {
+function drawn(log: ChartLog, fahrenheit: boolean, inks: Palette) {
   const shown = (celsius: number) => (fahrenheit ? toFahrenheit(celsius) : celsius);
   const hand = log.events.filter(({ kind }) => kind === 'hand reading');
   const sensors = log.sensors.map((lines) =>
@@ -131,7 +132,7 @@ function drawn(log: ChartLog, fahrenheit: boolean, inks: Inks) {
   return { data, options: optionsOf(log, fahrenheit, inks) };
 }
 
-function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Inks): ChartOptions<'line'> {
+function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Palette): ChartOptions<'line'> {
   const top = Math.max(...log.equivalents.map(({ index }) => index), 1) + 0.6;
   const known = Math.max(log.minutes, log.planned?.at(-1)?.minutes ?? 0, 60);
   const step = [60, 120, 240, 480, 1440, 2880].find((minutes) => known / minutes <= 12) ?? 10_080;
@@ -147,7 +148,7 @@ function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Inks): ChartOptions
         type: 'linear',
         min: 0,
         max: last,
-        grid: { color: inks.line },
+        grid: { color: inks.hairline },
         border: { color: inks.quiet },
         ticks: {
           color: inks.quiet,
@@ -161,7 +162,7 @@ function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Inks): ChartOptions
       y: {
         min: 0,
         suggestedMax: fahrenheit ? 2400 : 1300,
-        grid: { color: inks.line },
+        grid: { color: inks.hairline },
         border: { color: inks.quiet },
         ticks: { color: inks.quiet, font, callback: (value) => String(value) },
         title: { display: true, text: fahrenheit ? '°F' : '°C', color: inks.quiet, font },
@@ -204,7 +205,7 @@ function coneTick(value: number): string {
   return CONES.find((cone) => coneIndex(cone) === value) ?? '';
 }
 
-function marksOf(log: ChartLog, inks: Inks): Record<string, AnnotationOptions> {
+function marksOf(log: ChartLog, inks: Palette): Record<string, AnnotationOptions> {
   const events = log.events.filter(({ kind }) => kind !== 'hand reading' && !kind.startsWith('reduction'));
   return {
     ...Object.fromEntries(

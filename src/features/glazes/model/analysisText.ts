@@ -16,7 +16,7 @@ export interface ReadAnalysis {
 }
 
 /**
- * Reads an analysis, an oxide and its weight % a line or between semicolons; capitals are put right.
+ * Reads an analysis, an oxide and its weight % a line or between semicolons; capitals are corrected.
  *
  * @example readAnalysis('sio2 66,5\nAl2O3 18').analysis // { SiO2: 66.5, Al2O3: 18 }
  */

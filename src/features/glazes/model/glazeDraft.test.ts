@@ -9,7 +9,7 @@ const typed = (base: RecipeText['base'], additions: RecipeText['additions'] = []
   note: '',
 });
 
-test('half a recipe is reckoned with as far as it goes, and every doubt stands at its line', () => {
+test('half a recipe is calculated with as far as it goes, and every doubt stands at its line', () => {
   const { lines, errors, hints, whole } = understand(
     typed(
       [

@@ -54,9 +54,9 @@ export const MOST_LINES = 200;
 
 /** What a typed recipe comes to. */
 export interface Understood {
-  /** Every line that can be reckoned with. */
+  /** Every line that can be calculated with. */
   readonly lines: readonly Line[];
-  /** What must be mended before it can be saved, by row key. */
+  /** What must be fixed before it can be saved, by row key. */
   readonly errors: Readonly<Record<string, string>>;
   /** What is worth a look, by row key. */
   readonly hints: Readonly<Record<string, string>>;
@@ -65,7 +65,7 @@ export interface Understood {
 }
 
 /**
- * Reads a recipe as it is typed: what can be reckoned with, and what is wrong where. A half-typed line does
+ * Reads a recipe as it is typed: what can be calculated with, and what is wrong where. A half-typed line does
  * not stand in the way of the others.
  */
 export function understand(text: RecipeText, book: MaterialBook): Understood {
@@ -101,7 +101,7 @@ function wholeFault(lines: readonly Line[], text: RecipeText): string | null {
   return null;
 }
 
-/** Lines that lack an amount: they may be half-typed while reckoning, not when saving. */
+/** Lines that lack an amount: they may be half-typed while calculating, not when saving. */
 export function unfinished(text: RecipeText): Readonly<Record<string, string>> {
   const rows = [...text.base, ...text.additions].filter((row) => row.material.trim() && !row.amount.trim());
   return Object.fromEntries(rows.map((row) => [row.key, 'How much?']));

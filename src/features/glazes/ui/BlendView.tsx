@@ -27,7 +27,7 @@ interface Props {
 
 const STEPS = ['6', '11', '21', '61'] as const;
 
-/** Three recipes and everything between them: every cell of the triaxial reckoned, walked by mouse or arrows. */
+/** Three recipes and everything between them: every cell of the triaxial calculated, walked by mouse or arrows. */
 export function BlendView({ recipes, materials }: Props) {
   const { params: asked, change } = useAddress();
   const names = recipes.map((recipe) => recipe.name);
@@ -120,7 +120,7 @@ export function BlendView({ recipes, materials }: Props) {
   );
 }
 
-/** The cells, reckoned in a worker; the last answer stays until the next is there. */
+/** The cells, calculated in a worker; the last answer stays until the next is there. */
 function useCells(corners: readonly (readonly Line[])[], steps: number, own: readonly StudioMaterial[]) {
   const worker = useRef<{ thread: Worker; face: Remote<BlendWorker> } | null>(null);
   const [cells, setCells] = useState<readonly TriaxialCell[] | null>(null);

@@ -83,7 +83,7 @@ export function DriftChart({
         y: {
           suggestedMin: -10,
           suggestedMax: 20,
-          grid: { color: inks.line },
+          grid: { color: inks.hairline },
           border: { color: inks.quiet },
           ticks: { color: inks.quiet, font },
           title: { display: true, text: 'reads hot by, °C', color: inks.quiet, font },

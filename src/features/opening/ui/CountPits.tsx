@@ -27,7 +27,7 @@ interface Mark {
 /** Radius of a mark that a person adds, px of the patch. */
 const ADDED = 6;
 
-/** Pits and cracks found on one zone, outlined, to be put right and saved as a count. */
+/** Pits and cracks found on one zone, outlined, to be corrected and saved as a count. */
 export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Props) {
   const [counted, setCounted] = useState<Counted | string>('Counting');
   const [pits, setPits] = useState<readonly Mark[]>([]);

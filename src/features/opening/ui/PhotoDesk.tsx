@@ -32,7 +32,7 @@ const MODES: readonly (readonly [Mode, string, string])[] = [
   ['draw', 'Draw', 'Draw on the picture to point something out.'],
 ];
 
-/** Where a photo is set: rim and foot dragged, colours put right, pits counted, lines drawn. */
+/** Where a photo is set: rim and foot dragged, colours corrected, pits counted, lines drawn. */
 export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   const [settings, setSettings] = useState<PhotoSettings>({
     frame: photo.frame,
@@ -147,7 +147,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   );
 }
 
-/** The colours of the zones, measured anew when the frame or the correction changes. */
+/** The colours of the zones, measured again when the frame or the correction changes. */
 function useColours(
   blob: Blob,
   frame: PhotoSettings['frame'],

@@ -22,7 +22,7 @@ type TodayData = Awaited<ReturnType<typeof todayIn>>;
 const STEP: Readonly<Record<string, { word: string; act: string; href: (id: string) => string }>> = {
   loading: { word: 'being loaded', act: 'Continue loading', href: (id) => `/firings/${id}` },
   firing: { word: 'firing', act: 'See the firing', href: (id) => `/firings/${id}` },
-  cooling: { word: 'cooling', act: 'See how it cools', href: (id) => `/firings/${id}` },
+  cooling: { word: 'cooling', act: 'See cooling', href: (id) => `/firings/${id}` },
   cool: { word: 'cooled', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
   open: { word: 'being opened', act: 'Continue opening', href: (id) => `/firings/${id}/opening` },
 };
@@ -205,7 +205,9 @@ function KilnCard({
                   <b className="heat">{Math.round((log.inside ?? log.last).celsius)} °C</b>
                   {log.cone && ` cone ${log.cone}`}
                   {log.open &&
-                    (cool ? ', should be cool enough to open now' : `, opens ${clockWords(log.open, now)}`)}
+                    (cool
+                      ? ', should be cool enough to open now'
+                      : `, should be cool enough ${clockWords(log.open, now)}`)}
                   {log.alarms.map((alarm) => (
                     <b key={alarm} className="heat">
                       , {alarm}

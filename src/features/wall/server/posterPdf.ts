@@ -1,3 +1,4 @@
+import { PALETTES } from '@/ui/palette';
 import 'server-only';
 import QRCode from 'qrcode';
 import { jpegAt } from '@/records/pieces';
@@ -28,7 +29,7 @@ export interface PosterAsk {
 }
 
 const MM = 72 / 25.4;
-const INK = '#17191D';
+const INK = PALETTES.light.ink;
 /** What a printer leaves white, mm, and by how much neighbours overlap to be glued. */
 const EDGE = 6;
 const GLUE = 8;

@@ -12,13 +12,13 @@ const orderSchema = z.object({ order: z.enum(ORDERS).catch('own') });
  * What is on the wall that an address asks for.
  *
  * @param choose what is shown where the address asks for what is not there
- * @param asOf where the records stand, if that was just asked, see `markOf`
+ * @param asOf the revision of the records, if it was just asked for
  */
 export async function contentOf(base: Db, params: unknown, choose = chooseWall, asOf?: string) {
-  const mark = asOf ?? (await currentRevision(base));
-  const choices = await wallChoices(base, mark);
+  const revision = asOf ?? (await currentRevision(base));
+  const choices = await wallChoices(base, revision);
   const choice = choose(params, choices);
-  return { choices, choice, ...(await wallNow(base, choice, mark)) };
+  return { choices, choice, ...(await wallNow(base, choice, revision)) };
 }
 
 /** Everything a wall is drawn from, as its address asks for it; see {@link contentOf}. */

@@ -1,4 +1,3 @@
-import { DataTable } from '@/ui/kit';
 import { stackWords } from '@/core/coats';
 import { describe, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
@@ -37,15 +36,19 @@ export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
       {recipes.map(({ glazeId, name, lines }) => (
         <section key={glazeId}>
           <h2>{name}</h2>
-          <DataTable
-            label="Recipe"
-            hasHeadings={false}
-            columns={[{ name: 'Material' }, { name: 'Percent', align: 'right' }]}
-            rows={lines.map((line) => ({
-              key: line.material,
-              cells: [`${line.addition ? '+ ' : ''}${line.material}`, line.amount],
-            }))}
-          />
+          <table className={css.recipe}>
+            <tbody>
+              {lines.map((line) => (
+                <tr key={line.material}>
+                  <td>
+                    {line.addition && '+ '}
+                    {line.material}
+                  </td>
+                  <td>{line.amount}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
         </section>
       ))}
     </main>

@@ -7,8 +7,8 @@ import { contentOf } from '@/features/wall/server/wallOf';
 export async function GET(request: Request): Promise<Response> {
   if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
   const asked = Object.fromEntries(new URL(request.url).searchParams);
-  return respondWithEtag(db(), request, async (mark) => {
-    const { choice, text } = await contentOf(db(), asked, chooseWall, mark);
+  return respondWithEtag(db(), request, async (revision) => {
+    const { choice, text } = await contentOf(db(), asked, chooseWall, revision);
     return { choice, entries: text };
   });
 }
