@@ -117,7 +117,13 @@ test('a kiln of 24 is opened with one thumb, most of it without a network, besid
   await context.setOffline(false);
   const stuck = page.getByRole('alert').filter({ hasText: 'read on another device too' });
   await expect(stuck).toHaveCount(2);
-  await expect(stuck.first()).toContainText('there: matte');
+  await expect(stuck.first().getByRole('columnheader')).toHaveText(['', 'here', 'there']);
+  await expect(
+    stuck
+      .first()
+      .getByRole('row', { name: /surface/ })
+      .first(),
+  ).toContainText('matte');
   await stuck.first().getByRole('button', { name: 'Take theirs' }).tap();
   await expect(stuck).toHaveCount(1);
   await stuck.first().getByRole('button', { name: 'Take mine' }).tap();
