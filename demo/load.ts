@@ -1,3 +1,4 @@
+import { formShape } from '@/core/vocabulary';
 import { addBatch, saveBody, newestVersions, saveGlaze, saveRecipe } from '@/records/materials';
 import { newId, type Db } from '@/records/platform';
 import { addMember } from '@/records/people';
@@ -110,22 +111,14 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
 const SLIPS = new Set(GLAZES.filter(({ kind }) => kind === 'slip').map(({ name }) => name));
 
 async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise<string> {
-  const size = {
-    tile: [100, 60],
-    'ring strip': [90, 45],
-    arch: [80, 60],
-    cup: [90, 80],
-    bowl: [70, 150],
-    plate: [220, 220],
-    other: [120, 90],
-  }[piece.form] as [number, number];
+  const { heightMm, widthMm } = formShape(piece.form);
   const [saved] = await savePieces(
     base,
     studio.members[piece.maker]!,
     {
       form: piece.form,
-      heightMm: size[0],
-      widthMm: size[1],
+      heightMm,
+      widthMm,
       bodyId: studio.bodies.get(piece.body)!,
       split: piece.coats.some((coat) => coat.side === 'left' || coat.side === 'right'),
       note: piece.note ?? '',

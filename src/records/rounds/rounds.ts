@@ -1,5 +1,4 @@
-import { comingStacks } from './roundPages';
-import type { RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
+import { comingStacks, type Round } from './roundPages';
 import type { Line } from '@/core/chemistry';
 import type { CellLayer } from '@/core/rounds';
 import { recordChange } from '@/records/platform/changes';
@@ -22,21 +21,9 @@ export interface CellDraft {
   readonly bodyId: string;
 }
 
-export interface RoundDraft {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: RoundKind;
+export interface RoundDraft extends Omit<Round, 'number' | 'dueOn' | 'by' | 'createdAt'> {
   /** What was asked for, as the page that made it understands it. */
   readonly setup: unknown;
-  readonly shape: RoundShape;
-  readonly rows: number;
-  readonly columns: number;
-  readonly form: RoundForm;
-  readonly heightMm: number;
-  readonly widthMm: number;
-  readonly twins: number;
-  readonly cone: Cone;
-  readonly atmosphere: Atmosphere;
   /** "YYYY-MM-DD", or null. */
   readonly dueOn: string | null;
   /** Colour the test glazes are drawn in until they are fired. */

@@ -1,23 +1,24 @@
 'use client';
+import useAutocomplete from '@mui/material/useAutocomplete';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import css from './frame.module.css';
 
-interface Answer {
+interface Found {
   readonly kind: string;
   readonly text: string;
   readonly detail: string;
   readonly href: string;
 }
 
+const NOTHING: readonly Found[] = [];
+
 /** One field for everything: results as you type, arrows and Enter to go. */
 export function LookUp() {
   const router = useRouter();
-  const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
-  const [results, setResults] = useState<readonly Answer[] | null>(null);
-  const [at, setAt] = useState(0);
+  const [found, setFound] = useState<readonly Found[] | null>(null);
 
   useEffect(() => {
     if (!text.trim()) return;
@@ -27,10 +28,9 @@ export function LookUp() {
         const response = await fetch(`/api/v1/look-up?for=${encodeURIComponent(text)}`, {
           signal: stop.signal,
         });
-        setResults((await response.json()) as Answer[]);
-        setAt(0);
+        setFound((await response.json()) as Found[]);
       } catch {
-        if (!stop.signal.aborted) setResults([]);
+        if (!stop.signal.aborted) setFound([]);
       }
     };
     const timer = setTimeout(() => void ask(), 120);
@@ -42,61 +42,65 @@ export function LookUp() {
 
   const close = () => {
     setText('');
-    setResults(null);
-    field.current?.blur();
+    setFound(null);
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   };
-  const onKey = (event: React.KeyboardEvent) => {
-    if (event.key === 'Escape') return close();
-    if (!results?.length) return;
-    if (event.key === 'ArrowDown') setAt((at + 1) % results.length);
-    else if (event.key === 'ArrowUp') setAt((at + results.length - 1) % results.length);
-    else if (event.key === 'Enter') {
-      router.push(results[at]!.href);
+  const isOpen = text.trim() !== '' && found !== null;
+  const { getRootProps, getInputProps, getListboxProps, getOptionProps, groupedOptions } = useAutocomplete({
+    id: 'look-up',
+    options: found ?? NOTHING,
+    // The server has found them already.
+    filterOptions: (options) => options,
+    getOptionLabel: ({ text: label }) => label,
+    getOptionKey: ({ href }) => href,
+    isOptionEqualToValue: (one, other) => one.href === other.href,
+    value: null,
+    inputValue: text,
+    open: isOpen,
+    autoHighlight: true,
+    onInputChange: (_, typed, reason) => {
+      if (reason !== 'input') return;
+      setText(typed);
+      if (!typed.trim()) setFound(null);
+    },
+    onChange: (_, chosen) => {
+      if (!chosen) return;
+      router.push(chosen.href);
       close();
-    } else return;
-    event.preventDefault();
-  };
+    },
+    onClose: (_, reason) => {
+      if (reason === 'escape') close();
+    },
+  });
   return (
-    <div className={css.look} role="search">
+    <div className={css.look} role="search" {...getRootProps()}>
       <input
-        ref={field}
-        id="look-up"
+        {...getInputProps()}
         type="search"
-        role="combobox"
-        aria-expanded={Boolean(text && results)}
-        aria-controls="results"
         aria-label="Search (key /)"
         placeholder="Search glazes, pieces, defects"
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          if (!event.target.value.trim()) setResults(null);
-        }}
-        onKeyDown={onKey}
-        autoComplete="off"
       />
       <kbd aria-hidden>/</kbd>
-      {text && results && (
-        <div className={css.results} id="results" role="listbox" aria-label="Results">
-          {results.map((answer, i) => (
-            <Link
-              key={answer.href}
-              href={answer.href}
-              className={css.answer}
-              role="option"
-              aria-selected={i === at}
-              onClick={close}
-            >
-              <b>{answer.text}</b>
-              <span>{answer.detail}</span>
-            </Link>
-          ))}
-          {results.length === 0 && (
-            <p style={{ padding: 12 }}>
+      {isOpen && (
+        <ul className={css.results} {...getListboxProps()} aria-labelledby={undefined} aria-label="Results">
+          {(groupedOptions as Found[]).map((option, index) => {
+            const { key, ...props } = getOptionProps({ option, index });
+            return (
+              <li key={key} {...props} className={css.answer}>
+                {/* The row itself is what is chosen; the link is there for a new tab. */}
+                <Link href={option.href} tabIndex={-1} onNavigate={(event) => event.preventDefault()}>
+                  <b>{option.text}</b>
+                  <span>{option.detail}</span>
+                </Link>
+              </li>
+            );
+          })}
+          {found.length === 0 && (
+            <li className={css.noAnswer} role="presentation">
               Nothing called “{text}”. A piece is found by its number, an entry by its glazes.
-            </p>
+            </li>
           )}
-        </div>
+        </ul>
       )}
     </div>
   );

@@ -1,2 +1,3 @@
 export { DataTable, type TableColumn, type TableRowData } from './DataTable';
 export type { TableOrder, TableValue } from './tableRows';
+export { RadioCards } from './RadioCards';

@@ -1,4 +1,5 @@
 'use client';
+import { RadioCards } from '@/ui/kit/RadioCards';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
@@ -345,16 +346,15 @@ function FormPicker({
   onPick: (form: PieceDraft['form']) => void;
 }) {
   return (
-    <div className={css.forms} role="radiogroup" aria-label="Form">
-      {FORMS.map((form) => (
-        <button
-          key={form}
-          type="button"
-          role="radio"
-          aria-checked={draft.form === form}
-          className={css.form}
-          onClick={() => onPick(form)}
-        >
+    <RadioCards
+      label="Form"
+      options={FORMS}
+      value={draft.form}
+      onChange={onPick}
+      groupClassName={css.forms}
+      className={css.form}
+      card={(form) => (
+        <>
           <Silhouette
             form={form}
             {...formShape(form)}
@@ -364,8 +364,8 @@ function FormPicker({
             title=""
           />
           {form}
-        </button>
-      ))}
-    </div>
+        </>
+      )}
+    />
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { RadioCards } from '@/ui/kit/RadioCards';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
@@ -104,19 +105,15 @@ export function RoundMaker({ glazes, bodies, kilns, known, start }: Props) {
       <GuideWords first="New round" />
       <h1>What do you want to know?</h1>
       <div className={css.maker}>
-        <div className={css.kinds} role="radiogroup" aria-label="Question">
-          {ROUND_KINDS.map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              role="radio"
-              aria-checked={setup.kind === kind}
-              onClick={() => change({ kind, out: [], taken: [] })}
-            >
-              {KINDS[kind]}
-            </button>
-          ))}
-        </div>
+        <RadioCards
+          label="Question"
+          options={ROUND_KINDS}
+          value={setup.kind}
+          onChange={(kind) => change({ kind, out: [], taken: [] })}
+          groupClassName={css.kinds}
+          className={css.kind}
+          card={(kind) => KINDS[kind]}
+        />
         <Varies {...{ setup, change, glazes, bodies }} />
         <div className={css.stays}>
           <h2>What stays the same</h2>
