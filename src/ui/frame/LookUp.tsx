@@ -83,7 +83,7 @@ export function LookUp() {
       <kbd aria-hidden>/</kbd>
       {isOpen && (
         <ul className={css.results} {...getListboxProps()} aria-labelledby={undefined} aria-label="Results">
-          {(groupedOptions as Found[]).map((option, index) => {
+          {groupedOptions.map((option, index) => {
             const { key, ...props } = getOptionProps({ option, index });
             return (
               <li key={key} {...props} className={css.answer}>
