@@ -42,7 +42,7 @@ test('pieces are compared by the stack they share, and one thing done differentl
   expect(valuesOf('Colour')[0]).toBe('0.0');
   expect(Number(valuesOf('Colour')[1])).toBeGreaterThan(3);
   expect(explained(rows)).toBe(
-    'One thing only was done differently, the seconds: as far as was written down it explains what differs (surface, defects, colour).',
+    'Only one thing was done differently, the seconds: as far as was noted, it explains the difference (surface, defects, colour).',
   );
 });
 

@@ -30,7 +30,7 @@ const STUDENTS = [
 const TECHNICIANS = ['saveKilnForm', 'savePart', 'setPartEnded'];
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];
-/** Anybody ends a session of their own; the door itself is tried below. */
+/** Anybody ends a session of their own; signing in is tried below. */
 const OPEN = ['endOwnSession', 'signIn', 'makeFirst', 'signOut'];
 
 const FEATURES = join(process.cwd(), 'src/features');

@@ -164,11 +164,17 @@ export async function listCases(
   if (filter.defect) void query.where('c.defect', filter.defect);
   if (filter.open === true) void query.whereNull('c.closed_at');
   if (filter.open === false) void query.whereNotNull('c.closed_at');
-  const rows = await query
+  type Joined = ClinicCaseRow & {
+    readonly by: string;
+    readonly label: string | null;
+    readonly photo_hash: string | null;
+  };
+  const rows: Joined[] = await query
     .orderByRaw('c.closed_at is not null, c.number desc')
     .limit(MOST_CASES)
     .select('c.*', 'm.name as by', 'p.label', 'ph.hash as photo_hash');
-  const tries = await base('case_try as t')
+  type JoinedTry = CaseTryRow & { readonly by: string; readonly round: string | null };
+  const tries: JoinedTry[] = await base('case_try as t')
     .join('member as m', 'm.id', 't.member_id')
     .leftJoin('round as r', 'r.id', 't.round_id')
     .whereIn(
@@ -197,7 +203,7 @@ export async function listCases(
         id: one.id,
         act: one.act,
         worked: one.worked,
-        round: one.round_id && { id: one.round_id, name: one.round },
+        round: one.round_id && one.round ? { id: one.round_id, name: one.round } : null,
         by: one.by,
         at: one.at,
       })),

@@ -1,3 +1,4 @@
+import type { EntryRow } from '@/records/platform/tables';
 import type { Atmosphere, Side } from '@/core/vocabulary';
 import type { Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
@@ -66,7 +67,7 @@ export interface Headword {
 export async function headwordPage(base: Db, id: string): Promise<Headword> {
   const row = await base('headword').where({ id }).first();
   if (!row) throw new NotFound('This headword');
-  const entries = await base('entry as e')
+  const entries: (EntryRow & { readonly ground: string })[] = await base('entry as e')
     .join('ground as g', 'g.id', 'e.ground_id')
     .where('e.headword_id', id)
     .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times'])

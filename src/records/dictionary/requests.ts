@@ -1,3 +1,4 @@
+import type { TestRequestRow } from '@/records/platform/tables';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
@@ -63,7 +64,13 @@ export async function listRequests(base: Db, memberId: string | null = null): Pr
     .orderBy('a.id', 'desc')
     .limit(100);
   if (memberId) void query.where('a.member_id', memberId);
-  const rows = await query.select(
+  type Joined = TestRequestRow & {
+    readonly by: string;
+    readonly base: string;
+    readonly top: string;
+    readonly answered: string | null;
+  };
+  const rows: Joined[] = await query.select(
     'a.*',
     'm.name as by',
     'b.name as base',

@@ -1,3 +1,5 @@
+import type { ShareLinkRow } from '@/records/platform/tables';
+import { type Mapping, flag, readRow } from '@/records/platform/mapping';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { recordChange } from '@/records/platform/changes';
@@ -69,7 +71,7 @@ export async function endShare(base: Db, memberId: string, id: string, ended: bo
 
 /** Links, those that work first, the newest first. */
 export async function listShares(base: Db): Promise<Share[]> {
-  const rows = await base('share_link as s')
+  const rows: JoinedShare[] = await base('share_link as s')
     .join('member as m', 'm.id', 's.member_id')
     .orderByRaw('s.ended_at is not null, s.id desc')
     .limit(100)
@@ -79,7 +81,7 @@ export async function listShares(base: Db): Promise<Share[]> {
 
 /** The link of a token while it works: neither ended nor past its day; null otherwise. */
 export async function shareBy(base: Db, token: string, now = new Date()): Promise<Share | null> {
-  const row = await base('share_link as s')
+  const row: JoinedShare | undefined = await base('share_link as s')
     .join('member as m', 'm.id', 's.member_id')
     .where('s.key_hash', hashOf(token))
     .whereNull('s.ended_at')
@@ -88,19 +90,21 @@ export async function shareBy(base: Db, token: string, now = new Date()): Promis
   return row ? shareOf(row) : null;
 }
 
-// A row as MariaDB gives it.
-function shareOf(row: any): Share {
-  return {
-    id: row.id,
-    name: row.name,
-    search: row.search,
-    recipes: Boolean(row.recipes),
-    names: Boolean(row.names),
-    by: row.by,
-    at: row.at,
-    expiresAt: row.expires_at,
-    endedAt: row.ended_at,
-  };
+const SHARE: Mapping<Omit<Share, 'by'>, ShareLinkRow> = {
+  id: 'id',
+  name: 'name',
+  search: 'search',
+  recipes: flag('recipes'),
+  names: flag('names'),
+  at: 'at',
+  expiresAt: 'expires_at',
+  endedAt: 'ended_at',
+};
+
+type JoinedShare = ShareLinkRow & { readonly by: string };
+
+function shareOf(row: JoinedShare): Share {
+  return { ...readRow(SHARE, row), by: row.by };
 }
 
 /** Whether a picture is on a wall: a swatch of one of its entries, or a photo of a piece that proves one. */

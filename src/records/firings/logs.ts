@@ -28,7 +28,7 @@ export interface LogSource {
   readonly heardAt: Date | null;
 }
 
-/** A live source with what the collector needs to go on. */
+/** A live source with what the poller needs to go on. */
 export interface LiveSource extends LogSource {
   readonly controller: string;
   readonly state: string;

@@ -1,3 +1,4 @@
+import type { PieceRow, FiringRow, ZoneRow, EntryRow } from '@/records/platform/tables';
 import { zonesOf, type Stack } from '@/core/coats';
 import type { Form, Side, Fate } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -96,14 +97,21 @@ export async function listPieces(
   return { rows: await piecesById(base, ids), total };
 }
 
+type JoinedPiece = PieceRow & {
+  readonly body: string;
+  readonly colour_oxidation: string;
+  readonly maker: string;
+  readonly photo_hash: string | null;
+};
+
 /** Pieces of these ids, in their order; unknown ids are left out. */
 export async function piecesById(base: Db, ids: readonly string[]): Promise<ListedPiece[]> {
   if (ids.length === 0) return [];
-  const rows = await pieceRows(base)
+  const rows: JoinedPiece[] = await pieceRows(base)
     .whereIn('p.id', ids)
     .select('p.*', 'b.name as body', 'b.colour_oxidation', 'm.name as maker', 'ph.hash as photo_hash');
   const coats = await coatsOf(base, ids);
-  const found = new Map(rows.map((row) => [row.id as string, row]));
+  const found = new Map(rows.map((row) => [row.id, row]));
   return ids.flatMap((id) => {
     const row = found.get(id);
     if (!row) return [];
@@ -206,7 +214,8 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
 }
 
 async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[]> {
-  const firings = await base('firing_piece as fp')
+  type Joined = FiringRow & { readonly kiln: string; readonly shelf: number; readonly day: string };
+  const firings: Joined[] = await base('firing_piece as fp')
     .join('firing as f', 'f.id', 'fp.firing_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .where('fp.piece_id', pieceId)
@@ -233,7 +242,14 @@ async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[
 
 /** Live zones with their entries, by side and from foot to rim. */
 export async function zonesWith(base: Db, where: Readonly<Record<string, string>>) {
-  const rows = await base('zone as z')
+  type Joined = ZoneRow &
+    Pick<EntryRow, 'stack' | 'proofs' | 'agreeing' | 'headword_id' | 'summary'> & {
+      readonly entry_swatch: string | null;
+      readonly entry_colour: string | null;
+      readonly text: string;
+      readonly ground: string;
+    };
+  const rows: Joined[] = await base('zone as z')
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .join('ground as g', 'g.id', 'e.ground_id')
@@ -257,23 +273,23 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     rows.map((row) => row.id),
   );
   return rows.map((row) => ({
-    id: row.id as string,
+    id: row.id,
     counts: counts.filter((count) => count.zoneId === row.id),
-    pieceId: row.piece_id as string,
-    firingId: row.firing_id as string,
-    side: row.side as Side,
-    from: row.from as number,
-    to: row.to as number,
+    pieceId: row.piece_id,
+    firingId: row.firing_id,
+    side: row.side,
+    from: row.from,
+    to: row.to,
     stack: fromJson<Stack>(row.stack),
-    headwordId: row.headword_id as string,
-    headword: row.text as string,
-    ground: row.ground as string,
-    swatchHash: row.swatch_hash as string | null,
-    colour: row.colour as string | null,
-    proofs: row.proofs as number,
-    agreeing: row.agreeing as number,
-    summary: row.summary as unknown,
-    entrySwatch: row.entry_swatch as string | null,
-    entryColour: row.entry_colour as string | null,
+    headwordId: row.headword_id,
+    headword: row.text,
+    ground: row.ground,
+    swatchHash: row.swatch_hash,
+    colour: row.colour,
+    proofs: row.proofs,
+    agreeing: row.agreeing,
+    summary: row.summary,
+    entrySwatch: row.entry_swatch,
+    entryColour: row.entry_colour,
   }));
 }

@@ -1,4 +1,4 @@
-import type { RoundRow } from '@/records/platform/tables';
+import type { RoundRow, RoundCellRow } from '@/records/platform/tables';
 import { type Mapping, readRow } from '@/records/platform/mapping';
 import type { Fate, RoundStep, RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
@@ -71,7 +71,9 @@ const ROUND: Mapping<Omit<Round, 'by'>, RoundRow> = {
   createdAt: 'created_at',
 };
 
-function roundOf(row: RoundRow & { readonly by: string }): Round {
+type JoinedRound = RoundRow & { readonly by: string };
+
+function roundOf(row: JoinedRound): Round {
   return { ...readRow(ROUND, row), by: row.by };
 }
 
@@ -89,8 +91,8 @@ export interface RoundSummary extends Round {
 
 /** All rounds with their progress. */
 export async function listRounds(base: Db): Promise<RoundSummary[]> {
-  const rounds = await roundRows(base).orderBy('r.number', 'desc');
-  const counts = await base('piece as p')
+  const rounds: JoinedRound[] = await roundRows(base).orderBy('r.number', 'desc');
+  const counts: { round_id: string; step: RoundStep; n: number | string }[] = await base('piece as p')
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .groupBy('c.round_id', 'step')
     .select('c.round_id', base.raw(`${STEP} as step`), base.raw('count(*) as n'));
@@ -112,14 +114,14 @@ export async function roundPage(
   base: Db,
   id: string,
 ): Promise<{ round: Round; cells: readonly RoundCell[] }> {
-  const row = await roundRows(base).where('r.id', id).first();
+  const row: JoinedRound | undefined = await roundRows(base).where('r.id', id).first();
   if (!row) throw new NotFound('This round');
-  const cells = await base('round_cell as c')
+  const cells: (RoundCellRow & { readonly body: string })[] = await base('round_cell as c')
     .join('body as b', 'b.id', 'c.body_id')
     .where('c.round_id', id)
     .orderBy(['c.row_at', 'c.column_at'])
     .select('c.*', 'b.name as body');
-  const steps = await base('piece as p')
+  const steps: { id: string; round_cell_id: string; step: RoundStep }[] = await base('piece as p')
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .where('c.round_id', id)
     .orderBy('p.number')
