@@ -192,7 +192,7 @@ function SenseRow({
               words?.defects
             )}
           </dd>
-          <dt>First tile</dt>
+          <dt>Proofs</dt>
           <dd>
             <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
             {words?.proved}
