@@ -128,7 +128,11 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         label="Pieces"
         columns={COLUMNS.map(({ name, field }) => ({ name, isSortable: field !== null }))}
         rows={rows.map(rowOf)}
-        empty="No piece matches. Clear a filter, or log a new piece."
+        empty={
+          ['stage', 'fate', 'body', 'glaze'].some((key) => params.get(key))
+            ? 'No piece matches. Clear a filter, or log a new piece.'
+            : 'No piece yet. Log the first one.'
+        }
         order={{
           column: COLUMNS.findIndex(({ field }) => field === sort.field),
           direction: sort.order,

@@ -84,7 +84,7 @@ export function Today({
         <div>
           <Waiting
             title="Ready to look at"
-            empty="Every opened piece has been looked at."
+            empty="No opened piece is waiting."
             pieces={unread.pieces}
             count={unread.count}
             href="/pieces?stage=fired"
