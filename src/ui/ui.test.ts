@@ -1,5 +1,5 @@
 import { FORMS, formShape } from '@/core/vocabulary';
-import { parseNumber } from './NumberField';
+import { parseNumber } from './kit';
 import { bandPath, drawnWidth, halfOf } from './Silhouette';
 import { isOpen } from './frame/tabs';
 

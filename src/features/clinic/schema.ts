@@ -1,6 +1,7 @@
 import { DEFECT_IDS } from '@/core/vocabulary';
 import { z } from 'zod';
 import { CAUSES, type CauseId } from '@/core/clinic';
+import { WORKED } from './model/tries';
 import { idSchema } from '@/features/shared/schema';
 
 const answers = z.string().max(600);
@@ -17,20 +18,25 @@ export const openSchema = z.object({
   answers,
 });
 
+/** How a case ends. */
+export const closedSchema = z.object({
+  cause: z.enum(CAUSES.map(({ id }) => id) as [CauseId, ...CauseId[]]),
+  helped: words,
+});
+
 export const changeSchema = z.object({
   id: idSchema,
   version: z.number().int().positive(),
   answers: answers.optional(),
-  closed: z
-    .object({ cause: z.enum(CAUSES.map(({ id }) => id) as [CauseId, ...CauseId[]]), helped: words })
-    .optional(),
+  closed: closedSchema.optional(),
   reopened: z.literal(true).optional(),
 });
 
-export const trySchema = z.object({
-  id: idSchema,
-  caseId: idSchema,
+/** What is typed of a try. */
+export const typedTrySchema = z.object({
   act: words,
-  worked: z.enum(['yes', 'no', 'not yet']),
+  worked: z.enum(WORKED),
   roundId: idSchema.nullable(),
 });
+
+export const trySchema = typedTrySchema.extend({ id: idSchema, caseId: idSchema });

@@ -7,11 +7,15 @@ export const noteSchema = z.object({
   version: z.int().positive(),
 });
 
+export const typedNoteSchema = noteSchema.pick({ text: true });
+
 export const correctionSchema = z.object({
   id: idSchema,
   entryId: idSchema,
   text: z.string().trim().min(1, 'Say what is wrong.').max(600, 'At most 600 characters.'),
 });
+
+export const typedCorrectionSchema = correctionSchema.pick({ text: true });
 
 export const settleSchema = z.object({ id: idSchema });
 

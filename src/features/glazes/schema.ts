@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 import { isOxide } from '@/core/chemistry';
+import { readAnalysis } from './model/analysisText';
 import { MOST_LINES } from './model/glazeDraft';
 
 export const glazeSchema = z.object({
@@ -71,6 +72,19 @@ export const materialSchema = z.object({
     .max(12, 'Heavier than 12?')
     .nullable(),
   source: z.string().trim().max(200, 'At most 200 letters.'),
+});
+
+/** A material as its card has it: the analysis as it was typed, a blank loss on ignition for none. */
+export const typedMaterialSchema = materialSchema.extend({
+  analysis: z
+    .string()
+    .transform((text, ctx) => {
+      const { analysis, errors } = readAnalysis(text);
+      if (errors.length) ctx.addIssue({ code: 'custom', message: errors.join(' ') });
+      return analysis;
+    })
+    .pipe(materialSchema.shape.analysis),
+  loi: materialSchema.shape.loi.nullable().transform((loi) => loi ?? 0),
 });
 
 export const saveMaterialSchema = z.object({ material: materialSchema, version: z.int().nullable() });

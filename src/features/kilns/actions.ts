@@ -1,7 +1,5 @@
 'use server';
 import { refresh } from 'next/cache';
-import { z } from 'zod';
-import { KILN_PARTS } from '@/core/vocabulary';
 import { action } from '@/auth';
 import { db, saveSetting } from '@/records/platform';
 import {
@@ -13,18 +11,15 @@ import {
   firingById,
   saveFiring,
 } from '@/records/firings';
-import { idSchema } from '@/features/shared/schema';
-import { saveKilnSchema, programmeSchema, hoursSchema, moveSchema, nothingSchema } from './schema';
-
-const partSchema = z.object({
-  id: idSchema,
-  kilnId: idSchema,
-  part: z.enum(KILN_PARTS),
-  changedOn: z.iso.date('Choose a day.'),
-  note: z.string().trim().max(400, 'At most 400 letters.'),
-});
-
-const endPartSchema = z.object({ id: idSchema, ended: z.boolean() });
+import {
+  endPartSchema,
+  hoursSchema,
+  moveSchema,
+  nothingSchema,
+  partSchema,
+  programmeSchema,
+  saveKilnSchema,
+} from './schema';
 
 /** Notes that a part of a kiln was changed. */
 export const savePart = action('technician', partSchema, async (member, part) => {

@@ -1,33 +1,34 @@
-import { KILN_HEATS } from '@/core/vocabulary';
+import { KILN_HEATS, KILN_PARTS } from '@/core/vocabulary';
 import { z } from 'zod';
 import { segmentsSchema, idSchema } from '@/features/shared/schema';
 
+export const programmeFieldsSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
+  segments: segmentsSchema,
+  note: z.string().trim().max(1000, 'At most 1000 letters.'),
+});
+
 export const programmeSchema = z.object({
-  programme: z.object({
-    id: idSchema,
-    name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
-    segments: segmentsSchema,
-    note: z.string().trim().max(1000, 'At most 1000 letters.'),
-  }),
+  programme: programmeFieldsSchema,
   version: z.int().nullable(),
 });
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 18:00.');
 
-export const hoursSchema = z.object({
-  hours: z.object({
-    days: z
-      .array(
-        z
-          .object({ opens: time, closes: time })
-          .refine(({ opens, closes }) => opens < closes, 'It must close after it opens.')
-          .nullable(),
-      )
-      .length(7),
-    quiet: z.object({ from: time, to: time }).nullable(),
-  }),
-  version: z.int().min(0),
+export const studioHoursSchema = z.object({
+  days: z
+    .array(
+      z
+        .object({ opens: time, closes: time })
+        .refine(({ opens, closes }) => opens < closes, 'It must close after it opens.')
+        .nullable(),
+    )
+    .length(7),
+  quiet: z.object({ from: time, to: time }).nullable(),
 });
+
+export const hoursSchema = z.object({ hours: studioHoursSchema, version: z.int().min(0) });
 
 export const moveSchema = z.object({
   firingId: idSchema,
@@ -60,3 +61,13 @@ export const kilnSchema = z.object({
 });
 
 export const saveKilnSchema = z.object({ kiln: kilnSchema, version: z.int().nullable() });
+
+export const partSchema = z.object({
+  id: idSchema,
+  kilnId: idSchema,
+  part: z.enum(KILN_PARTS),
+  changedOn: z.iso.date('Choose a day.'),
+  note: z.string().trim().max(400, 'At most 400 letters.'),
+});
+
+export const endPartSchema = z.object({ id: idSchema, ended: z.boolean() });

@@ -8,14 +8,20 @@ const search = z
   .max(400)
   .regex(/^[\w=&.%-]*$/, 'is not the address of a wall');
 
+export const newNameSchema = z.object({ name });
 export const wallNameSchema = z.object({ id: idSchema, name, search });
 export const endSchema = z.object({ id: idSchema, ended: z.boolean() });
 
 /** Days that a link may work. */
 export const SHARE_DAYS = [1, 7, 30, 180, 365] as const;
 
+const days = z.literal([...SHARE_DAYS]);
+
+/** What is typed of a new link. */
+export const newLinkSchema = z.object({ name, days, recipes: z.boolean(), names: z.boolean() });
+
 export const shareSchema = z.object({
-  share: z.object({ id: idSchema, name, search, recipes: z.boolean(), names: z.boolean() }),
+  share: newLinkSchema.omit({ days: true }).extend({ id: idSchema, search }),
   token: z.string().regex(/^[\w-]{43}$/),
-  days: z.literal([...SHARE_DAYS]),
+  days,
 });

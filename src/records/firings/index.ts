@@ -49,6 +49,6 @@ export {
   type StoredEvent,
   updateLoggedCone,
 } from './logs';
-export { listProgrammes, type Programme, saveProgramme } from './programmes';
+export { listProgrammes, type Programme, type ProgrammeDraft, saveProgramme } from './programmes';
 export { type Booked, type Proposal, type Queue, queueOf } from './queue';
 export { conesOf, rateOf, saveCones, type ShelfCone } from './witness';

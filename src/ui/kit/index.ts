@@ -1,3 +1,13 @@
+export { Card } from './Card';
+export { Choice } from './Choice';
+export { ColourField } from './ColourField';
+export { BothValues, ConflictNotice } from './ConflictNotice';
 export { DataTable, type TableColumn, type TableRowData } from './DataTable';
-export type { TableOrder, TableValue } from './tableRows';
+export { Form } from './Form';
+export { FormErrors } from './FormErrors';
+export { ChoiceInput, ColourInput, NumberInput, SelectInput, SwitchInput, TextInput } from './inputs';
+export { NumberField, parseNumber } from './NumberField';
 export { RadioCards } from './RadioCards';
+export type { TableOrder, TableValue } from './tableRows';
+export { useSavedForm, type FormValues } from './useSavedForm';
+export { WordField } from './WordField';

@@ -1,19 +1,12 @@
 'use client';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { CONES } from '@/core/vocabulary';
 import type { Body, BodyDraft } from '@/records/materials';
-import { Card } from '@/ui/Card';
-import { Choice } from '@/ui/Choice';
-import { ColourField } from '@/ui/ColourField';
-import { NumberField } from '@/ui/NumberField';
 import css from '@/ui/cards.module.css';
-import { useMutation } from '@/ui/useMutation';
-import { WordField } from '@/ui/WordField';
-import { usePersistedState } from '@/ui/usePersistedState';
+import { Card, ChoiceInput, ColourInput, NumberInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveBodyCard } from '../actions';
+import { bodySchema } from '../schema';
 
 function blank(): BodyDraft {
   return {
@@ -35,87 +28,33 @@ function blank(): BodyDraft {
 /** What is known of one clay; a new one when none is given. */
 export function BodyCard({ body }: { body: Body | null }) {
   const router = useRouter();
-  const [draft, setDraft, , drop] = usePersistedState<BodyDraft>(
-    `jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}`,
-    body ?? blank(),
-  );
-  const { run, isBusy, errors } = useMutation();
-  const of = (field: string) =>
-    errors.find((error) => error.field === `body.${field}` || error.field === field)?.message;
-  const change = (part: Partial<BodyDraft>) => setDraft((before) => ({ ...before, ...part }));
-  const number = (key: 'shrinkage' | 'absorption' | 'expansion', label: string) => (
-    <NumberField
-      label={label}
-      value={draft[key]}
-      onChange={(value) => change({ [key]: value })}
-      error={of(key)}
-    />
-  );
-  const save = async () => {
-    if ((await run(() => saveBodyCard({ body: draft, version: body?.version ?? null }))) !== null) return;
-    drop();
-    if (!body) router.push(`/clays/${draft.id}`);
-  };
+  const form = useSavedForm({
+    schema: bodySchema,
+    values: body ?? blank(),
+    draft: { key: `jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}` },
+    under: 'body',
+    version: body?.version ?? null,
+    save: (typed, version) => saveBodyCard({ body: typed, version }),
+    onSaved: ({ id }) => {
+      if (!body) router.push(`/clays/${id}`);
+    },
+  });
+  const { control } = form;
   return (
-    <Card
-      title={body ? body.name : 'New clay'}
-      button={body ? 'Save' : 'Add this clay'}
-      isBusy={isBusy}
-      errors={errors}
-      onSave={() => void save()}
-    >
-      <WordField label="Name" value={draft.name} onChange={(name) => change({ name })} error={of('name')} />
+    <Card of={form} title={body ? body.name : 'New clay'} button={body ? 'Save' : 'Add this clay'}>
+      <TextInput control={control} name="name" label="Name" />
       <div className={css.pair}>
-        <ColourField
-          label="Colour, oxidation"
-          value={draft.colourOxidation}
-          onChange={(colourOxidation) => change({ colourOxidation })}
-          error={of('colourOxidation')}
-        />
-        <ColourField
-          label="Colour, reduction"
-          value={draft.colourReduction}
-          onChange={(colourReduction) => change({ colourReduction })}
-          error={of('colourReduction')}
-        />
-        <Choice
-          label="From cone"
-          options={CONES}
-          value={draft.coneFrom}
-          onChange={(cone) => change({ coneFrom: cone ?? '5' })}
-          error={of('coneFrom')}
-        />
-        <Choice
-          label="To cone"
-          options={CONES}
-          value={draft.coneTo}
-          onChange={(cone) => change({ coneTo: cone ?? '7' })}
-          error={of('coneTo')}
-        />
-        <Choice
-          label="Iron"
-          options={['none', 'low', 'high'] as const}
-          value={draft.iron}
-          onChange={(iron) => change({ iron: iron ?? 'none' })}
-        />
-        {number('shrinkage', 'Shrinkage, %')}
-        {number('absorption', 'Absorption, %')}
-        {number('expansion', 'Expansion, 1e-6/K')}
+        <ColourInput control={control} name="colourOxidation" label="Colour, oxidation" />
+        <ColourInput control={control} name="colourReduction" label="Colour, reduction" />
+        <ChoiceInput control={control} name="coneFrom" label="From cone" options={CONES} />
+        <ChoiceInput control={control} name="coneTo" label="To cone" options={CONES} />
+        <ChoiceInput control={control} name="iron" label="Iron" options={['none', 'low', 'high']} />
+        <NumberInput control={control} name="shrinkage" label="Shrinkage, %" />
+        <NumberInput control={control} name="absorption" label="Absorption, %" />
+        <NumberInput control={control} name="expansion" label="Expansion, 1e-6/K" />
       </div>
-      <FormControlLabel
-        control={
-          <Switch checked={draft.coarse} onChange={(event) => change({ coarse: event.target.checked })} />
-        }
-        label="Coarse or grogged"
-      />
-      <WordField
-        label="Note"
-        value={draft.note}
-        onChange={(note) => change({ note })}
-        multiline
-        minRows={2}
-        error={of('note')}
-      />
+      <SwitchInput control={control} name="coarse" label="Coarse or grogged" />
+      <TextInput control={control} name="note" label="Note" multiline minRows={2} />
     </Card>
   );
 }

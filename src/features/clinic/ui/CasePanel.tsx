@@ -1,20 +1,16 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useState } from 'react';
-import { causeOf, LINKS, type CauseId } from '@/core/clinic';
+import { causeOf, type CauseId } from '@/core/clinic';
 import type { ClinicCase, CaseFields, CaseChange } from '@/records/clinic';
+import { ConflictNotice, FormErrors } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
-import { FormErrors } from '@/ui/FormErrors';
-import { ConflictNotice } from '@/ui/ConflictNotice';
 import { useMutation, type OverTheWire } from '@/ui/useMutation';
-import { usePersistedState } from '@/ui/usePersistedState';
-import { useIdempotentId } from '@/ui/useIdempotentId';
-import { saveCase, saveTry } from '../actions';
+import { saveCase } from '../actions';
 import css from './clinic.module.css';
-import { WORKED, WORKED_WORDS } from '../model/tries';
+import { WORKED_WORDS } from '../model/tries';
+import { CloseForm } from './CloseForm';
+import { TryForm } from './TryForm';
 
 interface Props {
   readonly found: ClinicCase;
@@ -28,24 +24,9 @@ interface Props {
 /** What was tried in a case, and its end: the cause that it was and what really helped. */
 export function CasePanel({ found, told, first, rounds }: Props) {
   const { run, isBusy, errors, theirs } = useMutation<CaseFields>();
-  const [idOf, kept] = useIdempotentId();
-  const [tried, setTried, , drop] = usePersistedState(`jiten.case.${found.id}`, {
-    act: '',
-    worked: 'not yet',
-    roundId: '',
-  });
-  const [cause, setCause] = useState<CauseId>(found.cause ?? first);
-  const [helped, setHelped] = useState(found.helped ?? '');
   const closed = found.closedAt !== null;
   const change = (what: CaseChange & { readonly version?: number }) =>
     run(() => saveCase({ id: found.id, version: found.version, ...what }));
-  const note = async () => {
-    const said = { caseId: found.id, ...tried, roundId: tried.roundId || null };
-    if ((await run(() => saveTry({ ...said, id: idOf(said) }))) === undefined) return;
-    kept(said);
-    drop();
-    setTried({ act: '', worked: 'not yet', roundId: '' });
-  };
   return (
     <section className={css.panel} aria-label={`Case ${found.number}`}>
       <h2>
@@ -58,13 +39,8 @@ export function CasePanel({ found, told, first, rounds }: Props) {
       </p>
       {theirs && (
         <ConflictNotice
-          rows={rowsOf(theirs, { told, cause, helped })}
-          onKeepMine={() =>
-            void change({
-              version: theirs.version,
-              ...(helped.trim() ? { closed: { cause, helped } } : { answers: told }),
-            })
-          }
+          rows={answersThatDiffer(theirs, told)}
+          onKeepMine={() => void change({ version: theirs.version, answers: told })}
         />
       )}
       <FormErrors errors={errors} />
@@ -100,90 +76,15 @@ export function CasePanel({ found, told, first, rounds }: Props) {
               Keep these answers
             </Button>
           )}
-          <div className={css.fields}>
-            <TextField
-              label="What was tried"
-              value={tried.act}
-              onChange={(event) => setTried({ ...tried, act: event.target.value })}
-            />
-            <TextField
-              select
-              label="Did it help?"
-              value={tried.worked}
-              onChange={(event) => setTried({ ...tried, worked: event.target.value })}
-            >
-              {WORKED.map((word) => (
-                <MenuItem key={word} value={word}>
-                  {WORKED_WORDS[word]}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
-              label="In which round"
-              value={rounds.some(({ id }) => id === tried.roundId) ? tried.roundId : ''}
-              onChange={(event) => setTried({ ...tried, roundId: event.target.value })}
-            >
-              <MenuItem value="">none</MenuItem>
-              {rounds.map((round) => (
-                <MenuItem key={round.id} value={round.id}>
-                  {round.name}
-                </MenuItem>
-              ))}
-            </TextField>
-            <Button disabled={isBusy || !tried.act.trim()} onClick={() => void note()}>
-              Save what was tried
-            </Button>
-          </div>
-          <div className={css.fields}>
-            <TextField
-              select
-              label="Cause found"
-              value={cause}
-              onChange={(event) => setCause(event.target.value as CauseId)}
-            >
-              {LINKS[found.defect].map((id) => (
-                <MenuItem key={id} value={id}>
-                  {causeOf(id).name}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              label="What helped"
-              value={helped}
-              onChange={(event) => setHelped(event.target.value)}
-            />
-            <Button
-              variant="contained"
-              disabled={isBusy || !helped.trim()}
-              onClick={() => void change({ closed: { cause, helped } })}
-            >
-              Close the case
-            </Button>
-          </div>
+          <TryForm caseId={found.id} rounds={rounds} />
+          <CloseForm found={found} first={first} />
         </>
       )}
     </section>
   );
 }
 
-/** What differs between this page and what somebody else kept meanwhile. */
-function rowsOf(
-  theirs: OverTheWire<CaseFields>,
-  mine: { readonly told: string; readonly cause: CauseId; readonly helped: string },
-) {
-  const closed = theirs.closedAt !== null;
-  return [
-    { name: 'Answers', mine: mine.told || 'none', theirs: theirs.answers || 'none' },
-    {
-      name: 'Cause',
-      mine: causeOf(mine.cause).name,
-      theirs: closed && theirs.cause ? causeOf(theirs.cause).name : 'open',
-    },
-    {
-      name: 'What helped',
-      mine: mine.helped || 'nothing yet',
-      theirs: theirs.helped ?? 'nothing yet',
-    },
-  ].filter((row) => row.mine !== row.theirs);
+/** The answers on this page beside those that somebody else kept meanwhile. */
+function answersThatDiffer(theirs: OverTheWire<CaseFields>, told: string) {
+  return [{ name: 'Answers', mine: told || 'none', theirs: theirs.answers || 'none' }];
 }

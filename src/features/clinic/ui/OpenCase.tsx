@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { FormErrors } from '@/ui/FormErrors';
+import { FormErrors } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { openCaseAction } from '../actions';
 

@@ -2,13 +2,12 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Correction } from '@/records/dictionary';
+import { Form, FormErrors, TextInput, useSavedForm } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
-import { FormErrors } from '@/ui/FormErrors';
 import { useMutation } from '@/ui/useMutation';
-import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
-import { WordField } from '@/ui/WordField';
 import { correct, settle } from '../actions';
+import { typedCorrectionSchema } from '../schema';
 import css from './entry.module.css';
 
 /** What members say is wrong with a sense, and the line to say it on. */
@@ -21,18 +20,24 @@ export function Corrections({
   list: readonly Correction[];
   maySettle: boolean;
 }) {
-  const [text, setText, , drop] = usePersistedState(`jiten.correction.${entryId}`, '');
   const [opened, setOpened] = useState(false);
   const { run, isBusy, errors } = useMutation();
   const [idOf, kept] = useIdempotentId();
-  const send = async () => {
-    const said = { entryId, text };
-    if ((await run(() => correct({ ...said, id: idOf(said) }))) === undefined) return;
-    kept(said);
-    setText('');
-    drop();
-    setOpened(false);
-  };
+  const form = useSavedForm({
+    schema: typedCorrectionSchema,
+    values: { text: '' },
+    draft: { key: `jiten.correction.${entryId}`, version: 2 },
+    save: async ({ text }) => {
+      const correction = { entryId, text };
+      const outcome = await correct({ ...correction, id: idOf(correction) });
+      if (outcome.ok) kept(correction);
+      return outcome;
+    },
+    onSaved: () => {
+      form.discard();
+      setOpened(false);
+    },
+  });
   return (
     <>
       {list.map((one) => (
@@ -49,20 +54,11 @@ export function Corrections({
           )}
         </p>
       ))}
-      {opened || text ? (
-        <form
-          className={css.noteForm}
-          onSubmit={(event) => {
-            event.preventDefault();
-            void send();
-          }}
-        >
-          <WordField label="What is wrong?" value={text} onChange={setText} multiline />
-          <FormErrors errors={errors} />
-          <Button type="submit" size="small" disabled={isBusy || !text.trim()}>
-            Send
-          </Button>
-        </form>
+      <FormErrors errors={errors} />
+      {opened || form.isRestored ? (
+        <Form of={form} label="Report a mistake" className={css.noteForm} button="Send" isSmall>
+          <TextInput control={form.control} name="text" label="What is wrong?" multiline />
+        </Form>
       ) : (
         <Button size="small" variant="text" onClick={() => setOpened(true)}>
           Report a mistake

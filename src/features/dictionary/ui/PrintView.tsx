@@ -4,9 +4,9 @@ import TextField from '@mui/material/TextField';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
+import { WordField } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { WordField } from '@/ui/WordField';
 import { DictionaryPrint } from './DictionaryPrint';
 import css from './print.module.css';
 

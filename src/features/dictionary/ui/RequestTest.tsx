@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { FormErrors } from '@/ui/FormErrors';
+import { FormErrors } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { requestTest } from '../actions';

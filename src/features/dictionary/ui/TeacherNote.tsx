@@ -1,12 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { FormErrors } from '@/ui/FormErrors';
-import { ConflictNotice } from '@/ui/ConflictNotice';
-import { useMutation } from '@/ui/useMutation';
-import { usePersistedState } from '@/ui/usePersistedState';
-import { WordField } from '@/ui/WordField';
+import { ConflictNotice, Form, TextInput, useSavedForm } from '@/ui/kit';
 import { saveNote } from '../actions';
+import { typedNoteSchema } from '../schema';
 import css from './entry.module.css';
 
 /** The teacher's note of a sense; teachers write it in place. */
@@ -21,16 +18,17 @@ export function TeacherNote({
   version: number;
   mayWrite: boolean;
 }) {
-  const [draft, setDraft, isKept, drop] = usePersistedState(`jiten.note.${entryId}.${version}`, text);
   const [opened, setOpened] = useState(false);
-  const { run, isBusy, errors, theirs } = useMutation<{ note: string; version: number }>();
-  const writes = opened || (isKept && draft !== text);
-  const save = async (over = version) => {
-    if ((await run(() => saveNote({ entryId, text: draft, version: over }))) === undefined) return;
-    drop();
-    setOpened(false);
-  };
-  if (!writes)
+  const form = useSavedForm<{ text: string }, { text: string }, null, { note: string; version: number }>({
+    schema: typedNoteSchema,
+    values: { text },
+    draft: { key: `jiten.note.${entryId}.${version}`, version: 2 },
+    version,
+    save: (typed, over) => saveNote({ ...typed, entryId, version: over ?? version }),
+    onSaved: () => setOpened(false),
+  });
+  const { theirs } = form;
+  if (!opened && !form.isRestored)
     return (
       <>
         {text && (
@@ -45,38 +43,31 @@ export function TeacherNote({
         )}
       </>
     );
+  const conflict = theirs && (
+    <ConflictNotice
+      rows={[{ name: 'Note', mine: form.form.getValues('text') || 'none', theirs: theirs.note || 'none' }]}
+      onKeepMine={() => void form.submit(theirs.version)}
+    />
+  );
+  const cancel = () => {
+    form.discard();
+    setOpened(false);
+  };
   return (
-    <form
+    <Form
+      of={form}
+      label="Teacher’s note"
       className={css.noteForm}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      {theirs && (
-        <ConflictNotice
-          rows={[{ name: 'Note', mine: draft || 'none', theirs: theirs.note || 'none' }]}
-          onKeepMine={() => void save(theirs.version)}
-        />
-      )}
-      <WordField label="Teacher’s note" value={draft} onChange={setDraft} multiline minRows={2} />
-      <FormErrors errors={errors} />
-      <span>
-        <Button type="submit" variant="contained" size="small" disabled={isBusy}>
-          Save note
-        </Button>{' '}
-        <Button
-          size="small"
-          variant="text"
-          onClick={() => {
-            setDraft(text);
-            drop();
-            setOpened(false);
-          }}
-        >
+      button="Save note"
+      isSmall
+      notice={conflict}
+      beside={
+        <Button size="small" variant="text" onClick={cancel}>
           Cancel
         </Button>
-      </span>
-    </form>
+      }
+    >
+      <TextInput control={form.control} name="text" label="Teacher’s note" multiline minRows={2} />
+    </Form>
   );
 }

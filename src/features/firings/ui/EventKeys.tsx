@@ -12,13 +12,11 @@ import {
 } from '@/core/vocabulary';
 import { toCelsius } from '@/core/firing';
 import type { StoredEvent } from '@/records/firings';
-import { FormErrors } from '@/ui/FormErrors';
-import { NumberField } from '@/ui/NumberField';
+import { FormErrors, NumberField, WordField } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
-import { WordField } from '@/ui/WordField';
 import { saveEvent, setEventEnded } from '../actions';
 import { degrees, hours, parseHours } from '@/features/shared/clock';
 import css from './log.module.css';

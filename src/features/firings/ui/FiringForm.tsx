@@ -1,23 +1,18 @@
 'use client';
-import { zodResolver } from '@hookform/resolvers/zod';
-import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
-import { useForm, type FieldPath } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-
 import { CONES, FIRING_KINDS, ATMOSPHERES } from '@/core/vocabulary';
 import { saySegments } from '@/core/firing';
 import type { Firing, Kiln, Programme } from '@/records/firings';
-import { FormErrors } from '@/ui/FormErrors';
-import { useMutation } from '@/ui/useMutation';
+import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveFiringPlan } from '../actions';
 import page from '@/ui/page.module.css';
 import { firingSchema } from '../schema';
 
 type Values = z.infer<typeof firingSchema>;
+
+const HOTTEST_FIRST = CONES.toReversed();
 
 interface Props {
   readonly kilns: readonly Kiln[];
@@ -46,97 +41,51 @@ export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
 
 /** Kiln, kind, cone, atmosphere, day and programme of a firing. */
 export function FiringForm({ kilns, programmes, values, version, onSaved }: Props) {
-  const { register, handleSubmit, formState, setValue } = useForm<Values>({
-    resolver: zodResolver(firingSchema),
-    defaultValues: values,
+  const form = useSavedForm<Values, Values, null>({
+    schema: firingSchema,
+    values,
+    draft: { key: `jiten.firing.${version === null ? `new.${values.kilnId}` : `${values.id}.${version}`}` },
+    under: 'firing',
+    version,
+    save: (firing, over) => saveFiringPlan({ firing, version: over }),
+    onSaved: ({ id }) => onSaved(id),
   });
-  const { run, isBusy, errors } = useMutation();
-  const save = handleSubmit(async (firing) => {
-    if ((await run(() => saveFiringPlan({ firing, version }))) === null) onSaved(firing.id);
-  });
-  const choice = (
-    name: Exclude<FieldPath<Values>, `segments${string}`>,
-    label: string,
-    options: readonly (readonly [string, string])[],
-  ) => (
-    <TextField
-      select
-      label={label}
-      defaultValue={values[name]}
-      slotProps={{ htmlInput: register(name) }}
-      onChange={(event) => setValue(name, event.target.value)}
-      error={Boolean(formState.errors[name])}
-      helperText={formState.errors[name]?.message}
-    >
-      {options.map(([value, text]) => (
-        <MenuItem key={value} value={value}>
-          {text}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-  const same = (list: readonly string[]) => list.map((one) => [one, one] as const);
+  const { control } = form;
+  const { setValue } = form.form;
+  const followProgramme = (programmeId: string) => {
+    const chosen = programmes.find(({ id }) => id === programmeId);
+    setValue('segments', chosen ? [...chosen.segments] : null);
+    if (chosen) setValue('programme', `${chosen.name}: ${saySegments(chosen.segments)}`);
+  };
+  const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
+    list.map(({ id, name }) => [id, name] as const);
   return (
-    <form onSubmit={(event) => void save(event)} className={page.form} aria-label="Firing">
-      {choice(
-        'kilnId',
-        'Kiln',
-        kilns.map((kiln) => [kiln.id, kiln.name] as const),
-      )}
-      {choice('kind', 'Kind', same(FIRING_KINDS))}
-      {choice(
-        'cone',
-        'Target cone',
-        [...CONES].reverse().map((cone) => [cone, cone] as const),
-      )}
-      {choice('atmosphere', 'Atmosphere', same(ATMOSPHERES))}
-      <TextField
-        label="Day"
-        type="date"
-        {...register('plannedOn')}
-        error={Boolean(formState.errors.plannedOn)}
-        helperText={formState.errors.plannedOn?.message}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <TextField
-        label="Starts at"
-        type="time"
-        {...register('startsAt')}
-        error={Boolean(formState.errors.startsAt)}
-        helperText={formState.errors.startsAt?.message}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <TextField
-        select
+    <Form
+      of={form}
+      label="Firing"
+      className={page.form}
+      button={version === null ? 'Plan this firing' : 'Save'}
+    >
+      <SelectInput control={control} name="kilnId" label="Kiln" options={named(kilns)} />
+      <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
+      <ChoiceInput control={control} name="cone" label="Target cone" options={HOTTEST_FIRST} />
+      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={ATMOSPHERES} />
+      <TextInput control={control} name="plannedOn" label="Day" type="date" />
+      <TextInput control={control} name="startsAt" label="Starts at" type="time" />
+      <SelectInput
+        control={control}
+        name="programmeId"
         label="Programme"
-        defaultValue={values.programmeId ?? ''}
-        onChange={(event) => {
-          const chosen = programmes.find(({ id }) => id === event.target.value);
-          setValue('programmeId', chosen?.id ?? null);
-          setValue('segments', chosen ? [...chosen.segments] : null);
-          if (chosen) setValue('programme', `${chosen.name}: ${saySegments(chosen.segments)}`);
-        }}
-      >
-        <MenuItem value="">by hand</MenuItem>
-        {programmes.map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        label="Programme or speed in words"
-        {...register('programme')}
-        className={page.wide}
-        slotProps={{ inputLabel: { shrink: true } }}
+        options={[['', 'by hand'], ...named(programmes)]}
+        onChosen={followProgramme}
       />
-      <TextField label="Remarks" {...register('remarks')} multiline className={page.wide} />
-      <div className={page.wide}>
-        <FormErrors errors={errors} />
-        <Button type="submit" variant="contained" disabled={isBusy}>
-          {isBusy ? 'Saving' : version === null ? 'Plan this firing' : 'Save'}
-        </Button>
-      </div>
-    </form>
+      <TextInput
+        control={control}
+        name="programme"
+        label="Programme or speed in words"
+        className={page.wide}
+      />
+      <TextInput control={control} name="remarks" label="Remarks" multiline className={page.wide} />
+    </Form>
   );
 }

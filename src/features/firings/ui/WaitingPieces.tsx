@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { ShelfPiece } from '@/records/firings';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/Silhouette';

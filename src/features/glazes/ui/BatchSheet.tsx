@@ -1,8 +1,7 @@
 'use client';
 import { cautionsOf, DUST_CAUTION, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseForBucket, baseFromWhatIsLeft, batchOf, drySpecificGravity, type Batch } from '@/core/recipe';
-import { Choice } from '@/ui/Choice';
-import { NumberField } from '@/ui/NumberField';
+import { Choice, NumberField } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
 import { usePersistedState } from '@/ui/usePersistedState';
 import css from './glaze.module.css';

@@ -6,7 +6,7 @@ import { analyse, materialBook, type Line } from '@/core/chemistry';
 import { mixRecipes, type TriaxialCell } from '@/core/recipe';
 import type { StudioMaterial } from '@/records/materials';
 import type { BlendWorker } from '@/workers/blend.worker';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useAddress } from '@/ui/useAddress';

@@ -14,8 +14,8 @@ import {
 } from '@/core/fit';
 import type { StudioTile } from '@/records/materials';
 import Link from 'next/link';
+import { NumberField } from '@/ui/kit';
 import { FitMark, FitMarkLegend } from '@/ui/FitMark';
-import { NumberField } from '@/ui/NumberField';
 import css from './glaze.module.css';
 
 /** A clay as the fit of a glaze on it needs it. */

@@ -1,14 +1,11 @@
 'use client';
-import { DataTable } from '@/ui/kit';
+import { Choice, DataTable, FormErrors, NumberField } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
 import { shortDay } from '@/ui/dates';
-import { Choice } from '@/ui/Choice';
-import { FormErrors } from '@/ui/FormErrors';
-import { NumberField } from '@/ui/NumberField';
 import { useMutation } from '@/ui/useMutation';
 import { saveMeasure } from '../actions';
 import css from './glaze.module.css';

@@ -1,5 +1,5 @@
 'use client';
-import { DataTable } from '@/ui/kit';
+import { Choice, DataTable, NumberField } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -16,8 +16,6 @@ import {
   type Moved,
   type Reworked,
 } from '@/core/recipe';
-import { Choice } from '@/ui/Choice';
-import { NumberField } from '@/ui/NumberField';
 import { PerKelvin } from '@/ui/Oxide';
 import { figureOf, FitVerdict, type ClayFit } from './FitRulers';
 import css from './glaze.module.css';

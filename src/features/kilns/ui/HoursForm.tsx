@@ -1,10 +1,9 @@
 'use client';
-import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import type { StudioHours } from '@/core/firing';
-import { FormErrors } from '@/ui/FormErrors';
-import { useMutation } from '@/ui/useMutation';
+import { Form, useSavedForm } from '@/ui/kit';
 import { saveHours } from '../actions';
+import { studioHoursSchema } from '../schema';
 import css from './queue.module.css';
 
 const NAMES = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
@@ -20,91 +19,90 @@ export function HoursForm({
   version: number;
   onSaved: () => void;
 }) {
-  const [draft, setDraft] = useState(hours);
-  const { run, isBusy, errors } = useMutation();
-  const setDay = (day: number, value: StudioHours['days'][number]) =>
-    setDraft({ ...draft, days: draft.days.map((one, i) => (i === day ? value : one)) });
-  const save = async () => {
-    if ((await run(() => saveHours({ hours: draft, version }))) === null) onSaved();
-  };
+  const form = useSavedForm<StudioHours, StudioHours, null>({
+    schema: studioHoursSchema,
+    values: hours,
+    draft: { key: `jiten.hours.${version}` },
+    under: 'hours',
+    version,
+    save: (typed, over) => saveHours({ hours: typed, version: over ?? version }),
+    onSaved,
+  });
+  const { control } = form;
+  const { setValue, register, formState } = form.form;
+  const { days, quiet } = useWatch({ control }) as StudioHours;
   return (
-    <form
-      aria-label="Studio hours"
-      className={css.hours}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      {WEEK.map((day) => {
-        const open = draft.days[day]!;
-        return (
-          <fieldset key={day} className={css.day}>
-            <label>
+    <Form of={form} label="Studio hours" className={css.hours} button="Save the hours">
+      {WEEK.map((day) => (
+        <fieldset key={day} className={css.day}>
+          <label>
+            <input
+              type="checkbox"
+              checked={days[day] !== null}
+              onChange={(event) =>
+                setValue(`days.${day}`, event.target.checked ? { opens: '09:00', closes: '21:00' } : null)
+              }
+            />{' '}
+            {NAMES[day]}
+          </label>
+          {days[day] ? (
+            <>
               <input
-                type="checkbox"
-                checked={open !== null}
-                onChange={(event) =>
-                  setDay(day, event.target.checked ? { opens: '09:00', closes: '21:00' } : null)
-                }
-              />{' '}
-              {NAMES[day]}
-            </label>
-            {open ? (
-              <>
-                <input
-                  type="time"
-                  aria-label={`${NAMES[day]} opens`}
-                  value={open.opens}
-                  onChange={(event) => setDay(day, { ...open, opens: event.target.value })}
-                />
-                <input
-                  type="time"
-                  aria-label={`${NAMES[day]} closes`}
-                  value={open.closes}
-                  onChange={(event) => setDay(day, { ...open, closes: event.target.value })}
-                />
-              </>
-            ) : (
-              <span className="quiet">closed</span>
-            )}
-          </fieldset>
-        );
-      })}
+                type="time"
+                aria-label={`${NAMES[day]} opens`}
+                aria-invalid={Boolean(formState.errors.days?.[day])}
+                {...register(`days.${day}.opens`)}
+              />
+              <input
+                type="time"
+                aria-label={`${NAMES[day]} closes`}
+                aria-invalid={Boolean(formState.errors.days?.[day])}
+                {...register(`days.${day}.closes`)}
+              />
+              <span role="alert" className="heat small">
+                {dayError(formState.errors.days?.[day])}
+              </span>
+            </>
+          ) : (
+            <span className="quiet">closed</span>
+          )}
+        </fieldset>
+      ))}
       <fieldset className={css.day}>
         <label>
           <input
             type="checkbox"
-            checked={draft.quiet !== null}
+            checked={quiet !== null}
             onChange={(event) =>
-              setDraft({ ...draft, quiet: event.target.checked ? { from: '22:00', to: '07:00' } : null })
+              setValue('quiet', event.target.checked ? { from: '22:00', to: '07:00' } : null)
             }
           />{' '}
           No flame in the quiet hours
         </label>
-        {draft.quiet && (
+        {quiet && (
           <>
-            <input
-              type="time"
-              aria-label="Quiet from"
-              value={draft.quiet.from}
-              onChange={(event) =>
-                setDraft({ ...draft, quiet: { ...draft.quiet!, from: event.target.value } })
-              }
-            />
-            <input
-              type="time"
-              aria-label="Quiet to"
-              value={draft.quiet.to}
-              onChange={(event) => setDraft({ ...draft, quiet: { ...draft.quiet!, to: event.target.value } })}
-            />
+            <input type="time" aria-label="Quiet from" {...register('quiet.from')} />
+            <input type="time" aria-label="Quiet to" {...register('quiet.to')} />
+            <span role="alert" className="heat small">
+              {formState.errors.quiet?.from?.message ?? formState.errors.quiet?.to?.message}
+            </span>
           </>
         )}
       </fieldset>
-      <FormErrors errors={errors} />
-      <Button type="submit" variant="contained" disabled={isBusy}>
-        Save the hours
-      </Button>
-    </form>
+    </Form>
   );
+}
+
+/** What is wrong with a day: with the whole, or with one of its hours. */
+function dayError(
+  error:
+    | {
+        readonly message?: string;
+        readonly root?: { readonly message?: string };
+        readonly opens?: { readonly message?: string };
+        readonly closes?: { readonly message?: string };
+      }
+    | undefined,
+): string | undefined {
+  return error?.opens?.message ?? error?.closes?.message ?? error?.root?.message ?? error?.message;
 }

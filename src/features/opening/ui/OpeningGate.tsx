@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import type { Firing, FiringLog } from '@/records/firings';
-import { FormErrors } from '@/ui/FormErrors';
+import { FormErrors } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
 import { openKiln, CoolingWords } from '@/features/firings';

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
 import { MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, ReadingDraft } from '@/records/openings';
-import { ColourField } from '@/ui/ColourField';
+import { ColourField } from '@/ui/kit';
 import { DefectPick } from './DefectPick';
 import {
   asExpected,

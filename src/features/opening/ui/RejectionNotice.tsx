@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { OpeningPiece } from '@/records/openings';
-import { BothValues } from '@/ui/ConflictNotice';
+import { BothValues } from '@/ui/kit';
 import type { OtherReading } from '../model/draft';
 import type { OutboxItem } from '../model/outbox/deviceStore';
 

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
+import { FormErrors } from '@/ui/kit';
 import { ageWords } from '@/ui/dates';
-import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
 import { endOwnSession } from '../actions';

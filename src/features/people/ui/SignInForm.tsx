@@ -12,6 +12,11 @@ interface Field {
   readonly autoComplete: string;
 }
 
+interface Answer {
+  readonly outcome: Outcome<null> | null;
+  readonly typed: FormData | null;
+}
+
 type Action = (before: unknown, form: FormData) => Promise<Outcome<null>>;
 
 /** The sheet somebody signs in on, or makes the first sign-in of a studio. */
@@ -30,7 +35,11 @@ export function SignInForm({
   action: Action;
   children?: ReactNode;
 }) {
-  const [outcome, submit, isBusy] = useActionState<Outcome<null> | null, FormData>(action, null);
+  // A form resets itself after its action: what was typed comes back as its first values, but for passwords.
+  const [{ outcome, typed }, submit, isBusy] = useActionState<Answer, FormData>(
+    async (_before, form) => ({ outcome: await action(null, form), typed: form }),
+    { outcome: null, typed: null },
+  );
   const errors = outcome && !outcome.ok ? outcome.errors : [];
   const of = (name: string) => errors.find((error) => error.field === name)?.message;
   return (
@@ -51,6 +60,7 @@ export function SignInForm({
             label={label}
             type={type ?? 'text'}
             autoComplete={autoComplete}
+            defaultValue={type ? '' : String(typed?.get(name) ?? '')}
             autoFocus={i === 0}
             error={Boolean(of(name))}
             helperText={of(name)}

@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField';
 import { CLAY_STATES, METHODS } from '@/core/vocabulary';
 import { timesWords } from '@/core/coats';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
-import { NumberField } from '@/ui/NumberField';
+import { NumberField } from '@/ui/kit';
 import { sidesFor, type GlazeChoice } from '../model/draft';
 import css from './pieces.module.css';
 

@@ -1,4 +1,5 @@
 'use client';
+import { ConflictNotice, NumberField } from '@/ui/kit';
 import { RadioCards } from '@/ui/kit/RadioCards';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
@@ -15,9 +16,7 @@ import { FORMS, formShape } from '@/core/vocabulary';
 import type { FieldError } from '@/auth';
 import type { PieceDraft, CorrectedPiece } from '@/records/pieces';
 import { GuideWords } from '@/ui/frame';
-import { NumberField } from '@/ui/NumberField';
 import { Silhouette } from '@/ui/Silhouette';
-import { ConflictNotice } from '@/ui/ConflictNotice';
 import { useUndo } from '@/ui/Undo';
 import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
 import { useMemberId } from '@/ui/MemberContext';

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { CellLayer, NamedRecipe } from '@/core/rounds';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/kit';
 import type { Setup } from '../model/setup';
 import css from './rounds.module.css';
 

@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
+import { NumberField } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { NumberField } from '@/ui/NumberField';
 import { usePersistedState } from '@/ui/usePersistedState';
 import type { Round, RoundCell } from '@/records/rounds';
 import css from './rounds.module.css';

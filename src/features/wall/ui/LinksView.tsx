@@ -1,22 +1,17 @@
 'use client';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import QRCode from 'qrcode';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Share } from '@/records/dictionary';
+import { Form, FormErrors, SelectInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
-import { FormErrors } from '@/ui/FormErrors';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { useUndo } from '@/ui/Undo';
-import { WordField } from '@/ui/WordField';
 import { setShareEnded, shareWall } from '../actions';
-import { SHARE_DAYS } from '../schema';
+import { newLinkSchema, SHARE_DAYS } from '../schema';
 import css from './wall.module.css';
 
 interface Props {
@@ -26,7 +21,7 @@ interface Props {
   readonly words: string;
 }
 
-const DAY_WORDS: Readonly<Record<number, string>> = {
+const DAY_WORDS: Readonly<Record<(typeof SHARE_DAYS)[number], string>> = {
   1: 'a day',
   7: 'a week',
   30: 'a month',
@@ -36,22 +31,30 @@ const DAY_WORDS: Readonly<Record<number, string>> = {
 
 /** Links for visitors: make one, see which work, end them. */
 export function LinksView({ links, search, words }: Props) {
-  const [name, setName] = useState('What our glazes do');
-  const [days, setDays] = useState<(typeof SHARE_DAYS)[number]>(30);
-  const [recipes, setRecipes] = useState(false);
-  const [names, setNames] = useState(false);
   const [made, setMade] = useState<string | null>(null);
   const { run, isBusy, errors } = useMutation();
   const { offer, bar } = useUndo();
   const [idOf, kept] = useIdempotentId();
-  const make = async () => {
-    const what = { name, search, recipes, names };
-    const token = newToken();
-    const share = { id: idOf(what), ...what };
-    if ((await run(() => shareWall({ share, token, days }))) === undefined) return;
-    kept(what);
-    setMade(`${window.location.origin}/share/${token}`);
-  };
+  const tokens = useRef(new Map<string, string>());
+  const form = useSavedForm({
+    schema: newLinkSchema,
+    values: { name: 'What our glazes do', days: 30, recipes: false, names: false },
+    under: 'share',
+    save: async ({ days, ...typed }) => {
+      const what = { ...typed, search };
+      const id = idOf([what, days]);
+      // A link that is asked for again, because its answer was lost, is the same link with the same key.
+      const token = tokens.current.get(id) ?? newToken();
+      tokens.current.set(id, token);
+      const outcome = await shareWall({ share: { id, ...what }, token, days });
+      if (outcome.ok) {
+        kept([what, days]);
+        setMade(`${window.location.origin}/share/${token}`);
+      }
+      return outcome;
+    },
+  });
+  const { control } = form;
   const end = async (link: Share) => {
     if ((await run(() => setShareEnded({ id: link.id, ended: true }))) !== undefined)
       offer(
@@ -64,52 +67,25 @@ export function LinksView({ links, search, words }: Props) {
       <GuideWords first="Share the wall" />
       <h1>Share the wall</h1>
       <div className={css.sharing}>
-        <form
-          className={css.linkForm}
-          aria-label="New link"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void make();
-          }}
-        >
+        <Form of={form} className={css.linkForm} label="New link" button="Make link" busy="Making link">
           <p>
             Whoever has the link sees <Link href={`/wall?${search}`}>{words}</Link> and its entries, and
             nothing else of the studio.
           </p>
-          <WordField
-            label="Title for visitors"
-            value={name}
-            onChange={setName}
-            error={errors.find(({ field }) => field === 'share.name')?.message}
-          />
-          <TextField
-            select
+          <TextInput control={control} name="name" label="Title for visitors" />
+          <SelectInput
+            control={control}
+            name="days"
             label="Works for"
-            value={days}
-            onChange={(event) => setDays(Number(event.target.value) as typeof days)}
-          >
-            {SHARE_DAYS.map((one) => (
-              <MenuItem key={one} value={one}>
-                {DAY_WORDS[one]}
-              </MenuItem>
-            ))}
-          </TextField>
-          <FormControlLabel
-            control={<Switch checked={recipes} onChange={(event) => setRecipes(event.target.checked)} />}
-            label="With recipes"
+            options={SHARE_DAYS.map((days) => [days, DAY_WORDS[days]] as const)}
           />
-          <FormControlLabel
-            control={<Switch checked={names} onChange={(event) => setNames(event.target.checked)} />}
-            label="With the names of who made the pieces"
-          />
-          <FormErrors errors={errors.filter(({ field }) => field !== 'share.name')} />
-          <Button type="submit" variant="contained" disabled={isBusy || !name.trim()}>
-            {isBusy ? 'Making link' : 'Make link'}
-          </Button>
-        </form>
+          <SwitchInput control={control} name="recipes" label="With recipes" />
+          <SwitchInput control={control} name="names" label="With the names of who made the pieces" />
+        </Form>
         {made && <MadeLink address={made} search={search} />}
       </div>
       <h2>Links</h2>
+      <FormErrors errors={errors} />
       {links.length === 0 && <p className="quiet">None yet.</p>}
       <ul className={css.links}>
         {links.map((link) => {

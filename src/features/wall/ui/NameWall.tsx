@@ -1,14 +1,12 @@
 'use client';
-import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { useState } from 'react';
 import type { NamedWall } from '@/records/dictionary';
-import { FormErrors } from '@/ui/FormErrors';
+import { Form, FormErrors, TextInput, useSavedForm } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { useUndo } from '@/ui/Undo';
-import { WordField } from '@/ui/WordField';
 import { setWallEnded, nameWall } from '../actions';
+import { newNameSchema } from '../schema';
 import css from './wall.module.css';
 
 /** The studio's named walls, and a name for the one in view. */
@@ -21,16 +19,20 @@ export function NameWall({
   search: string;
   mayName: boolean;
 }) {
-  const [name, setName] = useState('');
   const [idOf, kept] = useIdempotentId();
-  const { run, isBusy, errors } = useMutation();
+  const { run, errors } = useMutation();
   const { offer, bar } = useUndo();
-  const keep = async () => {
-    const wall = { name, search };
-    if ((await run(() => nameWall({ ...wall, id: idOf(wall) }))) === undefined) return;
-    kept(wall);
-    setName('');
-  };
+  const form = useSavedForm({
+    schema: newNameSchema,
+    values: { name: '' },
+    save: async ({ name }) => {
+      const wall = { name, search };
+      const outcome = await nameWall({ ...wall, id: idOf(wall) });
+      if (outcome.ok) kept(wall);
+      return outcome;
+    },
+    onSaved: () => form.form.reset(),
+  });
   const forget = async ({ id, name: gone }: NamedWall) => {
     if ((await run(() => setWallEnded({ id, ended: true }))) !== undefined)
       offer(`“${gone}” forgotten`, () => void run(() => setWallEnded({ id, ended: false })));
@@ -52,17 +54,9 @@ export function NameWall({
         </ul>
       )}
       {mayName && (
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            void keep();
-          }}
-        >
-          <WordField label="Name this wall" value={name} onChange={setName} />
-          <Button type="submit" disabled={isBusy || !name.trim()}>
-            Save
-          </Button>
-        </form>
+        <Form of={form} label="Name this wall" button="Save">
+          <TextInput control={form.control} name="name" label="Name this wall" />
+        </Form>
       )}
       <FormErrors errors={errors} />
       {bar}

@@ -1,4 +1,4 @@
-import { DataTable } from './kit';
+import { DataTable } from './DataTable';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 

@@ -12,10 +12,12 @@ type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'error'> & {
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
   readonly error?: string | undefined;
+  /** Called when what is typed is no number; without it the last number stays. */
+  readonly onNotANumber?: () => void;
 };
 
 /** A field for a number that keeps what was typed, comma decimals included, and says when it is none. */
-export function NumberField({ value, onChange, error, ...rest }: Props) {
+export function NumberField({ value, onChange, error, onNotANumber, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const shown =
     typed !== null && (parseNumber(typed) === value || Number.isNaN(parseNumber(typed)))
@@ -33,7 +35,8 @@ export function NumberField({ value, onChange, error, ...rest }: Props) {
       onChange={(event) => {
         setTyped(event.target.value);
         const number = parseNumber(event.target.value);
-        if (!Number.isNaN(number)) onChange(number);
+        if (Number.isNaN(number)) onNotANumber?.();
+        else onChange(number);
       }}
       slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figures' } }}
     />

@@ -1,0 +1,134 @@
+'use client';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField, { type TextFieldProps } from '@mui/material/TextField';
+import { useController, type Control, type FieldPathByValue, type FieldValues } from 'react-hook-form';
+import { Choice } from './Choice';
+import { ColourField } from './ColourField';
+import { NumberField } from './NumberField';
+import { WordField } from './WordField';
+
+/** A field of a form that holds a value of one kind; another kind does not compile. */
+interface Of<Values extends FieldValues, Kind> {
+  readonly control: Control<Values, unknown, never>;
+  readonly name: FieldPathByValue<Values, Kind>;
+  readonly label: string;
+}
+
+type Rest = Omit<
+  TextFieldProps,
+  'name' | 'label' | 'value' | 'onChange' | 'error' | 'helperText' | 'defaultValue'
+>;
+
+/** Words, a day or an hour (by `type`). */
+export function TextInput<V extends FieldValues>({
+  control,
+  name,
+  error,
+  ...rest
+}: Of<V, string> & Rest & { readonly hint?: string; readonly error?: string | undefined }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <WordField
+      {...rest}
+      inputRef={field.ref}
+      value={field.value}
+      onChange={field.onChange}
+      onBlur={field.onBlur}
+      error={error ?? fieldState.error?.message}
+      {...((rest.type === 'date' || rest.type === 'time') && { slotProps: { inputLabel: { shrink: true } } })}
+    />
+  );
+}
+
+/** A number; null while the field is blank. */
+export function NumberInput<V extends FieldValues>({
+  control,
+  name,
+  error,
+  ...rest
+}: Of<V, number | null> & Rest & { readonly error?: string | undefined }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <NumberField
+      {...rest}
+      inputRef={field.ref}
+      value={field.value}
+      onChange={field.onChange}
+      onNotANumber={() => field.onChange(Number.NaN)}
+      onBlur={field.onBlur}
+      error={error ?? fieldState.error?.message}
+    />
+  );
+}
+
+/** One of a few words; `none` offers "none of them", which is null. */
+export function ChoiceInput<V extends FieldValues, T extends string>({
+  control,
+  name,
+  ...rest
+}: Of<V, T | null> & { readonly options: readonly T[]; readonly none?: string }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Choice<T> {...rest} value={field.value} onChange={field.onChange} error={fieldState.error?.message} />
+  );
+}
+
+/** One of a few, whose words are not their values; null is the blank one. */
+export function SelectInput<V extends FieldValues>({
+  control,
+  name,
+  label,
+  options,
+  onChosen,
+}: Of<V, string | number | null> & {
+  readonly options: readonly (readonly [value: string | number, words: string])[];
+  /** Called with what was chosen, after the field has it. */
+  readonly onChosen?: (value: string) => void;
+}) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <TextField
+      select
+      label={label}
+      value={field.value ?? ''}
+      onChange={(event) => {
+        field.onChange((event.target.value as unknown) === '' ? null : event.target.value);
+        onChosen?.(event.target.value);
+      }}
+      error={Boolean(fieldState.error)}
+      helperText={fieldState.error?.message}
+    >
+      {options.map(([value, words]) => (
+        <MenuItem key={value} value={value}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Yes or no. */
+export function SwitchInput<V extends FieldValues>({ control, name, label }: Of<V, boolean>) {
+  const { field } = useController({ control, name });
+  return (
+    <FormControlLabel
+      control={<Switch checked={field.value} onChange={(event) => field.onChange(event.target.checked)} />}
+      label={label}
+    />
+  );
+}
+
+/** A fired colour, `#rrggbb`. */
+export function ColourInput<V extends FieldValues>({ control, name, label }: Of<V, string>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <ColourField
+      label={label}
+      value={field.value}
+      onChange={field.onChange}
+      error={fieldState.error?.message}
+    />
+  );
+}
