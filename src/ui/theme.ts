@@ -4,6 +4,9 @@ import { PALETTES, type Palette } from './palette';
 
 const SANS = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 
+/** What holds on a phone; `--phone` in the style sheets (breakpoints.css). */
+export const PHONE = createTheme().breakpoints.down('md');
+
 const scheme = (c: Palette) => ({
   palette: {
     primary: { main: c.accent, contrastText: c.onAccent },
@@ -37,7 +40,7 @@ export const theme = createTheme({
           minHeight: 36,
           lineHeight: 1.3,
           borderColor: 'var(--accent)',
-          '@media (max-width: 899px)': { minHeight: 48 },
+          [PHONE]: { minHeight: 48 },
         },
         sizeSmall: { minHeight: 28, padding: '2px 10px', fontSize: 14 },
       },
@@ -54,7 +57,7 @@ export const theme = createTheme({
           color: 'var(--ink)',
           borderColor: 'var(--ink)',
           '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--ink)', color: 'var(--paper)' },
-          '@media (max-width: 899px)': { minHeight: 48 },
+          [PHONE]: { minHeight: 48 },
         },
       },
     },
@@ -78,7 +81,7 @@ export const theme = createTheme({
         root: {
           background: 'var(--paper)',
           fontSize: 15,
-          '@media (max-width: 899px)': { minHeight: 48, fontSize: 16 },
+          [PHONE]: { minHeight: 48, fontSize: 16 },
         },
         notchedOutline: { borderColor: 'var(--quiet)' },
       },

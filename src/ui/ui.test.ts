@@ -1,7 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { FORMS, formShape } from '@/core/vocabulary';
-import { parseNumber } from './kit';
+import { parseNumber } from './kit/NumberField';
 import { bandPath, drawnWidth, halfOf } from './Silhouette';
 import { isOpen } from './frame/tabs';
+import { theme } from './theme';
 
 /** The points of a straight-lined path. */
 function points(path: string): [number, number][] {
@@ -53,4 +55,14 @@ test('an entry belongs to the wall’s tab, and Today only to itself', () => {
   expect(isOpen('/', '/')).toBe(true);
   expect(isOpen('/', '/wall')).toBe(false);
   expect(isOpen('/kilns', '/firings/1/opening')).toBe(true);
+});
+
+test('the style sheets break where the theme breaks', () => {
+  const media = [...readFileSync('src/ui/breakpoints.css', 'utf8').matchAll(/--(\w+) (\(.*\))/g)];
+  const [phone, narrow] = (['md', 'lg'] as const).map((key) => theme.breakpoints.down(key));
+  const plain = (query: string) => query.replace('@media ', '').replaceAll(' ', '');
+  expect(media.map(([, name, query]) => [name, plain(query!)])).toEqual([
+    ['phone', plain(phone!)],
+    ['narrow', plain(narrow!)],
+  ]);
 });
