@@ -205,7 +205,7 @@ export async function eventsOf(base: Db, firingId: string): Promise<StoredEvent[
 
 /** Sources of a firing, oldest first. */
 export async function sourcesOf(base: Db, firingId: string): Promise<LogSource[]> {
-  const rows = await base('log_source').where({ firing_id: firingId }).orderBy('id').select('*');
+  const rows = await base('log_source').where({ firing_id: firingId }).orderBy(['at', 'id']).select('*');
   return rows.map((row) => readRow(SOURCE, row));
 }
 

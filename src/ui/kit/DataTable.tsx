@@ -17,6 +17,10 @@ import { inOrderOf, rowsWith, type TableOrder, type TableValue } from './tableRo
 export interface TableColumn {
   /** Its heading; empty for one of pictures or buttons. */
   readonly name: string;
+  /** Stands small below the heading. */
+  readonly note?: ReactNode;
+  /** Whether its cells say what their rows are. */
+  readonly isHead?: boolean;
   readonly align?: 'right';
   /** Whether its heading puts the rows in its order. */
   readonly isSortable?: boolean;
@@ -29,6 +33,15 @@ export interface TableRowData {
   readonly values?: readonly TableValue[];
   /** The page of what the row is about. */
   readonly href?: string;
+  /** A box before the row that is ticked when it is done. */
+  readonly tick?: Tick;
+}
+
+/** A box that says that a line is done. */
+export interface Tick {
+  readonly label: string;
+  readonly isDone: boolean;
+  readonly onTick: () => void;
 }
 
 interface Props {
@@ -63,6 +76,7 @@ export function DataTable(props: Props) {
   const router = useRouter();
   const now = order ?? own;
   const found = filter ? rowsWith(rows, text) : rows;
+  const hasTicks = rows.some((row) => row.tick);
   const shown = own && !order ? inOrderOf(found, own) : found;
   const turn = (column: number) => {
     const isAgain = now?.column === column && now.direction === 'asc';
@@ -95,7 +109,8 @@ export function DataTable(props: Props) {
           {hasHeadings && (
             <TableHead>
               <TableRow>
-                {columns.map(({ name, align, isSortable }, column) => (
+                {hasTicks && <TableCell>Done</TableCell>}
+                {columns.map(({ name, note, align, isSortable }, column) => (
                   <TableCell
                     key={column}
                     align={align ?? 'left'}
@@ -112,6 +127,7 @@ export function DataTable(props: Props) {
                     ) : (
                       name
                     )}
+                    {note && <small>{note}</small>}
                   </TableCell>
                 ))}
               </TableRow>
@@ -119,10 +135,17 @@ export function DataTable(props: Props) {
           )}
           <TableBody onKeyDown={walk}>
             {shown.map((row) => (
-              <TableRow key={row.key} hover={Boolean(row.href)} onClick={(event) => open(event, row.href)}>
-                {columns.map(({ align }, column) => (
+              <TableRow
+                key={row.key}
+                hover={Boolean(row.href)}
+                data-done={row.tick?.isDone || undefined}
+                onClick={(event) => open(event, row.href)}
+              >
+                {hasTicks && <TickCell tick={row.tick} />}
+                {columns.map(({ align, isHead }, column) => (
                   <TableCell
                     key={column}
+                    {...(isHead && { component: 'th', scope: 'row' })}
                     align={align ?? 'left'}
                     className={align === 'right' ? 'figures' : undefined}
                   >
@@ -133,7 +156,9 @@ export function DataTable(props: Props) {
             ))}
             {shown.length === 0 && empty && (
               <TableRow>
-                <TableCell colSpan={columns.length}>{rows.length ? 'No row matches.' : empty}</TableCell>
+                <TableCell colSpan={columns.length + Number(hasTicks)}>
+                  {rows.length ? 'No row matches.' : empty}
+                </TableCell>
               </TableRow>
             )}
           </TableBody>
@@ -150,6 +175,18 @@ export function DataTable(props: Props) {
         />
       )}
     </>
+  );
+}
+
+function TickCell({ tick }: { tick: Tick | undefined }) {
+  return (
+    <TableCell className={css.tick}>
+      {tick && (
+        <label>
+          <input type="checkbox" checked={tick.isDone} onChange={tick.onTick} aria-label={tick.label} />
+        </label>
+      )}
+    </TableCell>
   );
 }
 

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { bodyFigure, VERDICTS, type Calibration, type Verdict } from '@/core/fit';
 import type { Body, StudioTile } from '@/records/materials';
+import { TitleRow } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { PerKelvin } from '@/ui/Oxide';
 import { BodyCard } from './BodyCard';
@@ -58,9 +59,9 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
       </header>
       <FitEvidence calibration={calibration} measured={body.expansion} tiles={tiles} />
       <section className={css.glazes} aria-labelledby="on-it">
-        <div className={css.titleRow}>
+        <TitleRow>
           <h2 id="on-it">Glazes on it</h2>
-          <nav aria-label="Thickness">
+          <nav aria-label="Thickness" className={css.thickness}>
             {[1, 2].map((n) => (
               <Link
                 key={n}
@@ -72,7 +73,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
               </Link>
             ))}
           </nav>
-        </div>
+        </TitleRow>
         {!figure ? (
           <p>Neither its sheet nor your tiles give its expansion yet, so no fit can be calculated here.</p>
         ) : (

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { Body } from '@/records/materials';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import css from '@/ui/cards.module.css';
 import { BodyCard } from './BodyCard';
@@ -17,15 +17,16 @@ export function ClaysView({
 }) {
   return (
     <>
-      <GuideWords first={bodies[0]?.name ?? 'Clays'} last={bodies.at(-1)?.name} />
-      <div className={css.titleRow}>
+      <PageHeader first={bodies[0]?.name ?? 'Clays'} last={bodies.at(-1)?.name}>
         <h1>Clays</h1>
         {mayChange && (
-          <LinkButton variant="contained" href="/clays?add=1" sx={{ ml: 'auto' }}>
-            Add a clay
-          </LinkButton>
+          <Acts>
+            <LinkButton variant="contained" href="/clays?add=1">
+              Add a clay
+            </LinkButton>
+          </Acts>
         )}
-      </div>
+      </PageHeader>
       <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
         <ul className={css.list}>
           {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}

@@ -4,10 +4,9 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { FiringState } from '@/core/vocabulary';
 import type { Firing, Kiln, FiringLog, LoadShelf, ShelfPiece, Programme, ShelfCone } from '@/records/firings';
-import { FormErrors } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
-import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
@@ -62,8 +61,7 @@ export function FiringView({
     void run(() => startFiring({ firingId: firing.id, sourceId, by }));
   return (
     <>
-      <GuideWords first={`${firing.kilnName} ${firing.number}`} />
-      <div className={page.titleRow}>
+      <PageHeader first={`${firing.kilnName} ${firing.number}`}>
         <h1>
           {firing.kilnName} <span className="figures">{firing.number}</span>
         </h1>
@@ -75,11 +73,11 @@ export function FiringView({
           </b>
         </p>
         {mayPlan && (
-          <Button onClick={() => setEditing(!editing)} sx={{ ml: 'auto' }}>
-            {editing ? 'Cancel' : 'Edit plan'}
-          </Button>
+          <Acts>
+            <Button onClick={() => setEditing(!editing)}>{editing ? 'Cancel' : 'Edit plan'}</Button>
+          </Acts>
         )}
-      </div>
+      </PageHeader>
       {editing && (
         <FiringForm
           kilns={kilns}

@@ -7,9 +7,8 @@ import { defectName } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
 import type { FiringSummary } from '@/records/openings';
-import { FormErrors } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader } from '@/ui/kit';
 import { DefectGlyph } from '@/ui/DefectGlyph';
-import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import page from '@/ui/page.module.css';
 import { PrintButton } from '@/ui/PrintButton';
@@ -42,19 +41,18 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
   };
   return (
     <>
-      <GuideWords first={`${firing.kilnName} ${firing.number}`} last="what came out" />
-      <div className={page.titleRow}>
+      <PageHeader first={`${firing.kilnName} ${firing.number}`} last="what came out">
         <h1>
           {firing.kilnName} <span className="figures">{firing.number}</span>: what came out
         </h1>
-        <div className={page.acts}>
+        <Acts>
           <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
             Download PDF
           </Button>
           <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy link'}</Button>
           <PrintButton quiet>Print</PrintButton>
-        </div>
-      </div>
+        </Acts>
+      </PageHeader>
       {link.startsWith('http') && (
         <TextField
           label="Link to copy"

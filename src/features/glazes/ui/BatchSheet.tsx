@@ -1,7 +1,7 @@
 'use client';
 import { cautionsOf, DUST_CAUTION, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseForBucket, baseFromWhatIsLeft, batchOf, drySpecificGravity, type Batch } from '@/core/recipe';
-import { Choice, NumberField } from '@/ui/kit';
+import { Choice, DataTable, NumberField, TitleRow } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
 import { usePersistedState } from '@/ui/usePersistedState';
 import css from './glaze.module.css';
@@ -40,10 +40,10 @@ export function BatchSheet({ glazeId, title, lines, book }: Props) {
   const batch = attempt(wanted, lines, dry);
   return (
     <section className={css.batch} id="batch" aria-labelledby="batch-title">
-      <div className={`${css.titleRow} no-print`}>
+      <TitleRow className="no-print">
         <h2 id="batch-title">Batch</h2>
         <PrintButton>Print the batch sheet</PrintButton>
-      </div>
+      </TitleRow>
       <h1 className={css.printOnly}>{title}</h1>
       <div className={`${css.fields} no-print`}>
         <Choice
@@ -133,46 +133,31 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
   return (
     <>
       <p className="heat">{DUST_CAUTION}</p>
-      <table className={css.sheet} aria-label="Batch sheet">
-        <thead>
-          <tr>
-            <th scope="col">In</th>
-            <th scope="col">Material</th>
-            <th scope="col">%</th>
-            <th scope="col">grams</th>
-            <th scope="col">running total on the scale</th>
-          </tr>
-        </thead>
-        <tbody>
-          {keyed.map((line) => {
-            const known = book.find(line.material);
-            const cautions = known ? cautionsOf(known) : [];
-            const done = ticked.includes(line.key);
-            return (
-              <tr key={line.key} data-done={done || undefined}>
-                <td>
-                  <label>
-                    <input
-                      type="checkbox"
-                      checked={done}
-                      onChange={() => onTick(line.key)}
-                      aria-label={`${line.material}, ${grams(line.grams)} g is in`}
-                    />
-                  </label>
-                </td>
-                <th scope="row">
-                  {line.addition && <i className="quiet">addition: </i>}
-                  {line.material}
-                  {cautions.length > 0 && <small>{cautions.join(' ')}</small>}
-                </th>
-                <td className="figures">{line.percent.toFixed(2)}</td>
-                <td className={`figures ${css.grams}`}>{grams(line.grams)}</td>
-                <td className="figures">{grams(line.onScale)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        label="Batch sheet"
+        columns={[
+          { name: 'Material', isHead: true },
+          { name: '%', align: 'right' },
+          { name: 'grams', align: 'right' },
+          { name: 'running total on the scale', align: 'right' },
+        ]}
+        rows={keyed.map((line) => ({
+          key: line.key,
+          tick: {
+            label: `${line.material}, ${grams(line.grams)} g is in`,
+            isDone: ticked.includes(line.key),
+            onTick: () => onTick(line.key),
+          },
+          cells: [
+            <MaterialName key="material" line={line} book={book} />,
+            line.percent.toFixed(2),
+            <b key="grams" className={css.grams}>
+              {grams(line.grams)}
+            </b>,
+            grams(line.onScale),
+          ],
+        }))}
+      />
       <p className={css.unityFoot}>
         <span>
           Dry total <b className="figures">{grams(batch.totalGrams)} g</b>
@@ -194,5 +179,18 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
         {ticked.length > 0 && left < 0.005 && <span className="good">All weighed: sieve, then stir.</span>}
       </p>
     </>
+  );
+}
+
+/** A material as it is weighed, with what to mind about it. */
+function MaterialName({ line, book }: { line: Batch['lines'][number]; book: MaterialBook }) {
+  const known = book.find(line.material);
+  const cautions = known ? cautionsOf(known) : [];
+  return (
+    <span className={css.material}>
+      {line.addition && <i className="quiet">addition: </i>}
+      {line.material}
+      {cautions.length > 0 && <small className="heat">{cautions.join(' ')}</small>}
+    </span>
   );
 }

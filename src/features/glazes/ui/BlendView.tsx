@@ -6,8 +6,7 @@ import { analyse, materialBook, type Line } from '@/core/chemistry';
 import { mixRecipes, type TriaxialCell } from '@/core/recipe';
 import type { StudioMaterial } from '@/records/materials';
 import type { BlendWorker } from '@/workers/blend.worker';
-import { Choice } from '@/ui/kit';
-import { GuideWords } from '@/ui/frame';
+import { Choice, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useAddress } from '@/ui/useAddress';
 import { ExpansionBand } from './ExpansionBand';
@@ -56,11 +55,10 @@ export function BlendView({ recipes, materials }: Props) {
   const scale = useMemo(() => shadeOf(cells ?? [], shown), [cells, shown]);
   return (
     <>
-      <GuideWords first="Triaxial blend" />
-      <div className={css.titleRow}>
+      <PageHeader first="Triaxial blend">
         <h1>Triaxial blend</h1>
         <LinkButton href="/glazes">Glazes</LinkButton>
-      </div>
+      </PageHeader>
       {names.length < 3 ? (
         <p>Three glazes with recipes are needed. Add a recipe on a glaze’s page first.</p>
       ) : (

@@ -14,7 +14,7 @@ import {
 } from '@/core/fit';
 import type { StudioTile } from '@/records/materials';
 import Link from 'next/link';
-import { NumberField } from '@/ui/kit';
+import { NumberField, TitleRow } from '@/ui/kit';
 import { FitMark, FitMarkLegend } from '@/ui/FitMark';
 import css from './glaze.module.css';
 
@@ -51,7 +51,7 @@ interface Props {
 export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness }: Props) {
   return (
     <section className={css.fit} id="fit" aria-labelledby="fit-title">
-      <div className={css.titleRow}>
+      <TitleRow>
         <h2 id="fit-title">Fit</h2>
         <NumberField
           label="Fired thickness, mm"
@@ -63,7 +63,7 @@ export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness 
           One dip is about {COAT_THICKNESS.dipped.fired} mm, a brushed coat {COAT_THICKNESS.brushed.fired} mm
           (estimates).
         </p>
-      </div>
+      </TitleRow>
       {expansion === null ? (
         <p>Add a recipe with a flux to see its fit on every clay.</p>
       ) : (

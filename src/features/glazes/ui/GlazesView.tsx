@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Glaze } from '@/records/materials';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Swatch } from '@/ui/Swatch';
 import css from '@/ui/cards.module.css';
@@ -23,8 +23,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
   const shown = glazes.filter((glaze) => matches(glaze, wanted));
   return (
     <>
-      <GuideWords first={shown[0]?.name ?? 'Glazes'} last={shown.at(-1)?.name} />
-      <div className={css.titleRow}>
+      <PageHeader first={shown[0]?.name ?? 'Glazes'} last={shown.at(-1)?.name}>
         <h1>Glazes</h1>
         <TextField
           label="Name, kind, surface or advice"
@@ -32,7 +31,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
           onChange={(event) => setWanted(event.target.value)}
           sx={{ maxWidth: 300 }}
         />
-        <span style={{ display: 'flex', gap: 10, marginLeft: 'auto', flexWrap: 'wrap' }}>
+        <Acts>
           <LinkButton href="/glazes/materials">Materials</LinkButton>
           <LinkButton href="/glazes/blend">Triaxial blend</LinkButton>
           {mayChange && (
@@ -40,8 +39,8 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
               Add a glaze
             </LinkButton>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
         <ul className={css.list}>
           {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { cautionsOf, materialBook, type Material } from '@/core/chemistry';
 import type { StudioMaterial } from '@/records/materials';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { OxideName } from '@/ui/Oxide';
 import css from '@/ui/cards.module.css';
@@ -31,8 +31,7 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
   const open = mayChange && changing !== null;
   return (
     <>
-      <GuideWords first={shown[0]?.name ?? 'Materials'} last={shown.at(-1)?.name} />
-      <div className={css.titleRow}>
+      <PageHeader first={shown[0]?.name ?? 'Materials'} last={shown.at(-1)?.name}>
         <h1>Materials</h1>
         <TextField
           label="Name"
@@ -40,15 +39,15 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
           onChange={(event) => setWanted(event.target.value)}
           sx={{ maxWidth: 260 }}
         />
-        <span style={{ display: 'flex', gap: 10, marginLeft: 'auto' }}>
+        <Acts>
           <LinkButton href="/glazes">Glazes</LinkButton>
           {mayChange && (
             <LinkButton variant="contained" href="/glazes/materials?change=new">
               Add a material
             </LinkButton>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <p className="small quiet" style={{ marginBottom: 12 }}>
         Plain names are theoretical formulas; “typical” ones are analyses from memory. Put your supplier’s
         analysis in their place: everything is calculated again with it.

@@ -11,7 +11,7 @@ import { analyse, materialBook, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { differenceOf, drySpecificGravity } from '@/core/recipe';
 import type { BatchHistory, StudioMaterial, RecipeVersion, OtherRecipe } from '@/records/materials';
-import { ConflictNotice, FormErrors } from '@/ui/kit';
+import { ConflictNotice, FormErrors, TitleRow } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { saveRecipeText } from '../actions';
@@ -133,14 +133,14 @@ export function RecipeDesk({ glaze, versions, materials, clays, others, batches,
     <div className={css.desk}>
       <div className={`${css.columns} no-print`} id="recipe">
         <div>
-          <div className={css.titleRow}>
+          <TitleRow>
             <h2>Recipe</h2>
             {mayChange && pasted === null && (
               <Button size="small" onClick={() => setPasted('')}>
                 Paste a recipe
               </Button>
             )}
-          </div>
+          </TitleRow>
           {pasted !== null && (
             <PastePanel
               pasted={pasted}

@@ -4,6 +4,7 @@ import type { Line } from '@/core/chemistry';
 import { baseTotal, normalise } from '@/core/recipe';
 import type { RecipeVersion } from '@/records/materials';
 import { shortDay } from '@/ui/dates';
+import { DataTable } from '@/ui/kit';
 import { Swatch } from '@/ui/Swatch';
 import css from './glaze.module.css';
 
@@ -20,104 +21,77 @@ export function Versions({ versions, colour, onTake }: Props) {
   const materials = [...new Set(tables.flatMap((table) => [...table.keys()]))].sort(
     (a, b) => Number(a.startsWith('+')) - Number(b.startsWith('+')),
   );
+  const amount = (material: string, i: number) => {
+    const now = tables[i]!.get(material);
+    const isChanged = i > 0 && Math.abs((now ?? 0) - (tables[i - 1]!.get(material) ?? 0)) > 0.005;
+    const Figure = isChanged ? 'b' : 'span';
+    return (
+      <Figure key={i} className="figures">
+        {now?.toFixed(2) ?? (isChanged ? 'out' : '')}
+      </Figure>
+    );
+  };
   return (
     <section className={`${css.versions} no-print`} id="versions" aria-labelledby="versions-title">
       <h2 id="versions-title">Versions and their results</h2>
-      <div className={css.scroll}>
-        <table aria-label="Versions side by side">
-          <thead>
-            <tr>
-              <td />
-              {written.map((version) => (
-                <th key={version.id} scope="col">
-                  {version.number}
-                  <small>
-                    {shortDay(version.at)}
-                    {version.by && `, ${version.by}`}
-                  </small>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {materials.map((material) => (
-              <tr key={material}>
-                <th scope="row">{material.replace(/^\+/, '+ ')}</th>
-                {tables.map((table, i) => {
-                  const now = table.get(material);
-                  const changed = i > 0 && Math.abs((now ?? 0) - (tables[i - 1]!.get(material) ?? 0)) > 0.005;
-                  return (
-                    <td key={written[i]!.id} className="figures">
-                      {changed ? <b>{now?.toFixed(2) ?? 'out'}</b> : now?.toFixed(2)}
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
-            <tr>
-              <th scope="row">Alone, fired</th>
-              {written.map((version) => (
-                <td key={version.id}>
-                  {version.swatchHash ? (
-                    <Swatch
-                      hash={version.swatchHash}
-                      colour={colour}
-                      width={84}
-                      height={56}
-                      alt={`Version ${version.number}, fired`}
-                    />
-                  ) : (
-                    <span className="small quiet">no photo yet</span>
-                  )}
-                </td>
-              ))}
-            </tr>
-            <tr>
-              <th scope="row">Results</th>
-              {written.map((version) => (
-                <td key={version.id} className="small">
-                  {version.proofs === 0 ? (
-                    <span className="quiet">none yet</span>
-                  ) : (
-                    <>
-                      {version.proofs} zones read
-                      {version.defects.map(({ defect, count }) => (
-                        <span key={defect}>
-                          <br />
-                          {defect} {count}
-                        </span>
-                      ))}
-                    </>
-                  )}
-                </td>
-              ))}
-            </tr>
-            <tr>
-              <th scope="row">Note</th>
-              {written.map((version) => (
-                <td key={version.id} className="small">
-                  {version.note}
-                </td>
-              ))}
-            </tr>
-            <tr>
-              <td />
-              {written.map((version) => (
-                <td key={version.id}>
-                  {version.lines && (
+      <DataTable
+        label="Versions side by side"
+        columns={[
+          { name: '', isHead: true },
+          ...written.map((version) => ({
+            name: String(version.number),
+            note: [shortDay(version.at), version.by].filter(Boolean).join(', '),
+          })),
+        ]}
+        rows={[
+          ...materials.map((material) => ({
+            key: material,
+            cells: [material.replace(/^\+/, '+ '), ...tables.map((_, i) => amount(material, i))],
+          })),
+          {
+            key: 'fired',
+            cells: [
+              'Alone, fired',
+              ...written.map((version) =>
+                version.swatchHash ? (
+                  <Swatch
+                    key={version.id}
+                    hash={version.swatchHash}
+                    colour={colour}
+                    width={84}
+                    height={56}
+                    alt={`Version ${version.number}, fired`}
+                  />
+                ) : (
+                  <span key={version.id} className="small quiet">
+                    no photo yet
+                  </span>
+                ),
+              ),
+            ],
+          },
+          { key: 'results', cells: ['Results', ...written.map(results)] },
+          { key: 'note', cells: ['Note', ...written.map((version) => version.note)] },
+          {
+            key: 'open',
+            cells: [
+              '',
+              ...written.map(
+                (version) =>
+                  version.lines && (
                     <Button
+                      key={version.id}
                       size="small"
                       onClick={() => onTake(version.lines!, `From version ${version.number}`)}
                     >
                       Open in editor
                     </Button>
-                  )}
-                </td>
-              ))}
-            </tr>
-          </tbody>
-        </table>
-      </div>
+                  ),
+              ),
+            ],
+          },
+        ]}
+      />
     </section>
   );
 }
@@ -131,4 +105,25 @@ function percentsOf(lines: readonly Line[]): Map<string, number> {
     percents.set(key, (percents.get(key) ?? 0) + amount);
   }
   return percents;
+}
+
+/** What the tiles of a version gave. */
+function results({ id, proofs, defects }: RecipeVersion) {
+  if (proofs === 0)
+    return (
+      <span key={id} className="quiet">
+        none yet
+      </span>
+    );
+  return (
+    <span key={id}>
+      {proofs} zones read
+      {defects.map(({ defect, count }) => (
+        <span key={defect}>
+          <br />
+          {defect} {count}
+        </span>
+      ))}
+    </span>
+  );
 }

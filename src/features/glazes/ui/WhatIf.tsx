@@ -1,5 +1,5 @@
 'use client';
-import { Choice, DataTable, NumberField } from '@/ui/kit';
+import { Choice, DataTable, NumberField, TitleRow } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -13,7 +13,6 @@ import {
   swapMaterial,
   type Against,
   type AlkaliMove,
-  type Moved,
   type Reworked,
 } from '@/core/recipe';
 import { PerKelvin } from '@/ui/Oxide';
@@ -47,7 +46,7 @@ export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
   };
   return (
     <section className={css.whatIf} id="what-if" aria-labelledby="what-if-title">
-      <div className={css.titleRow}>
+      <TitleRow>
         <h2 id="what-if-title">What if</h2>
         <ToggleButtonGroup
           exclusive
@@ -61,7 +60,7 @@ export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-      </div>
+      </TitleRow>
       {lines.length === 0 ? (
         <p>Type a recipe first.</p>
       ) : kind === 'Crazing ladder' ? (
@@ -100,53 +99,39 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
           </b>
         )}
       </p>
-      <div className={css.scroll}>
-        <table className={css.ladder} aria-label="Crazing ladder">
-          <thead>
-            <tr>
-              <th scope="col">Step</th>
-              <th scope="col">+ silica</th>
-              <th scope="col">+ kaolin</th>
-              <th scope="col">silica : alumina</th>
-              <th scope="col">map</th>
-              <th scope="col">expansion</th>
-              {names.map((name) => (
-                <th key={name} scope="col">
-                  {name}
-                </th>
-              ))}
-              <td />
-            </tr>
-          </thead>
-          <tbody>
-            {ladder.rungs.map((rung, i) => (
-              <tr key={i}>
-                <th scope="row">{i === 0 ? 'unchanged' : i}</th>
-                <td className="figures">{rung.silica ? `${rung.silica.toFixed(2)} %` : ''}</td>
-                <td className="figures">{rung.kaolin ? `${rung.kaolin.toFixed(2)} %` : ''}</td>
-                <td className="figures">{rung.analysis.silicaAlumina?.toFixed(2)}</td>
-                <td>{rung.analysis.mapField}</td>
-                <td className="figures">{rung.analysis.expansion.appen?.toFixed(2)}</td>
-                <Fits moved={rung} />
-                <td>
-                  {i > 0 && (
-                    <Button size="small" onClick={() => onTake(rung.lines, `Crazing ladder, step ${i}`)}>
-                      Use step {i}
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        label="Crazing ladder"
+        columns={[
+          { name: 'Step', isHead: true },
+          { name: '+ silica', align: 'right' },
+          { name: '+ kaolin', align: 'right' },
+          { name: 'silica : alumina', align: 'right' },
+          { name: 'map' },
+          { name: 'expansion', align: 'right' },
+          ...names.map((name) => ({ name })),
+          { name: '' },
+        ]}
+        rows={ladder.rungs.map((rung, i) => ({
+          key: String(i),
+          cells: [
+            i === 0 ? 'unchanged' : i,
+            rung.silica ? `${rung.silica.toFixed(2)} %` : '',
+            rung.kaolin ? `${rung.kaolin.toFixed(2)} %` : '',
+            rung.analysis.silicaAlumina?.toFixed(2),
+            rung.analysis.mapField,
+            rung.analysis.expansion.appen?.toFixed(2),
+            ...rung.fits.map((fit, k) => (fit ? <FitVerdict key={k} band={fit} /> : '–')),
+            i > 0 && (
+              <Button key="use" size="small" onClick={() => onTake(rung.lines, `Crazing ladder, step ${i}`)}>
+                Use step {i}
+              </Button>
+            ),
+          ],
+        }))}
+      />
       <p className="small quiet">{LADDER_COSTS.join(' ')} A thinner coat only hides a poor fit.</p>
     </>
   );
-}
-
-function Fits({ moved }: { moved: Moved }) {
-  return moved.fits.map((fit, i) => <td key={i}>{fit ? <FitVerdict band={fit} /> : '–'}</td>);
 }
 
 function Swap(shared: Shared) {

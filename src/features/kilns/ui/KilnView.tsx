@@ -5,9 +5,9 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { sayCone } from '@/core/firing';
 import type { KilnPage, Programme } from '@/records/firings';
+import { Acts, PageHeader } from '@/ui/kit';
 import { ConeDrawing } from '@/ui/ConeDrawing';
 import { shortDay } from '@/ui/dates';
-import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
@@ -47,22 +47,21 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
   const [answer, ...more] = driftWords(drift);
   return (
     <>
-      <GuideWords first={kiln.name} />
-      <div className={page.titleRow}>
+      <PageHeader first={kiln.name}>
         <h1>{kiln.name}</h1>
         <p className="quiet">
           {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below {kiln.openBelow} °C,{' '}
           {kiln.controller ? 'read by its controller' : 'read by hand'}
         </p>
-        <span className={page.acts}>
+        <Acts>
           {mayMend && <Button onClick={() => toggle('kiln')}>Edit kiln</Button>}
           {mayPlan && (
             <Button variant="contained" onClick={() => toggle('plan')}>
               Plan a firing
             </Button>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {open === 'kiln' && <KilnForm kiln={kiln} onSaved={() => setOpen(null)} />}
       {open === 'plan' && (
         <FiringForm

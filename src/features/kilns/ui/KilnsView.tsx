@@ -4,9 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Firing, Kiln, Programme } from '@/records/firings';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import page from '@/ui/page.module.css';
 import css from './kilns.module.css';
 import { FiringForm, firstPlan, FiringTable } from '@/features/firings';
 import { KilnForm } from './KilnForm';
@@ -30,15 +29,14 @@ export function KilnsView({
   const [newKiln, setNewKiln] = useState(adding);
   return (
     <>
-      <GuideWords first={kilns[0]?.name ?? 'Kilns'} last={kilns.at(-1)?.name} />
-      <div className={page.titleRow}>
+      <PageHeader first={kilns[0]?.name ?? 'Kilns'} last={kilns.at(-1)?.name}>
         <h1>Kilns</h1>
-        <span className={page.acts}>
+        <Acts>
           <LinkButton href="/kilns/queue">Queue and calendar</LinkButton>
           <LinkButton href="/kilns/programmes">Programmes</LinkButton>
           {mayPlan && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {newKiln && <KilnForm kiln={null} onSaved={() => setNewKiln(false)} />}
       {kilns.length === 0 && !newKiln && <p>No kiln yet. Add the first one to plan a firing.</p>}
       {kilns.map((kiln) => {

@@ -4,12 +4,11 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { predict, sayCone, saySegments } from '@/core/firing';
 import type { KilnHabits, Reached, Kiln, Programme } from '@/records/firings';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { hours } from '@/features/shared/clock';
 import { ProgrammeEditor, type ProgrammeFields } from './ProgrammeEditor';
 import { programmeConeWords } from '../model/programmeConeWords';
-import page from '@/ui/page.module.css';
 import css from './programmes.module.css';
 
 interface Props {
@@ -31,10 +30,9 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
   const [open, setOpen] = useState<ProgrammeFields | null>(null);
   return (
     <>
-      <GuideWords first={programmes[0]?.name ?? 'Programmes'} last={programmes.at(-1)?.name} />
-      <div className={page.titleRow}>
+      <PageHeader first={programmes[0]?.name ?? 'Programmes'} last={programmes.at(-1)?.name}>
         <h1>Programmes</h1>
-        <span className={page.acts}>
+        <Acts>
           <LinkButton href="/kilns">Kilns</LinkButton>
           {mayWrite && (
             <Button
@@ -44,8 +42,8 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
               New programme
             </Button>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {open && (
         <ProgrammeEditor
           key={open.id}

@@ -5,10 +5,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { WORTH_FIRING } from '@/core/firing';
 import type { Booked, Proposal, Queue } from '@/records/firings';
-import { FormErrors } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
-import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
@@ -17,7 +16,6 @@ import { moveFiring, renewCalendarFeed } from '../actions';
 import { Calendar } from './Calendar';
 import { HoursForm } from './HoursForm';
 import { aboutTime } from '../model/aboutTime';
-import page from '@/ui/page.module.css';
 import css from './queue.module.css';
 
 interface Props extends Queue {
@@ -63,14 +61,13 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
   };
   return (
     <>
-      <GuideWords first="Queue" />
-      <div className={page.titleRow}>
+      <PageHeader first="Queue">
         <h1>Queue and calendar</h1>
-        <span className={page.acts}>
+        <Acts>
           <LinkButton href="/kilns">Kilns</LinkButton>
           {mayPlan && <Button onClick={() => setSetting(!setting)}>Studio hours</Button>}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {setting && <HoursForm hours={hours} version={hoursVersion} onSaved={() => setSetting(false)} />}
       <FormErrors errors={errors} />
       <Calendar {...{ kilns, booked, hours, now }} mayMove={mayPlan && !isBusy} onMove={move} />

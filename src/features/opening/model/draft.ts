@@ -9,13 +9,22 @@ export interface Answers {
   readonly zones: Readonly<Record<string, ReadingDraft>>;
 }
 
+/** State and fate of a piece. */
+export interface Standing {
+  readonly state: OpeningPiece['state'];
+  readonly fate: Fate | null;
+}
+
 /** A piece's taps with what is needed to take them back. */
 export interface PieceDraft {
   readonly answers: Answers;
   /** The write that carries these taps, once the piece was finished; null while it is being read. */
   readonly sentAs: string | null;
-  /** How the piece stood before it was finished. */
-  readonly before: { readonly state: OpeningPiece['state']; readonly fate: Fate | null } | null;
+  /**
+   * How the piece stands on the server before this draft is sent, once the writes that wait before it have arrived;
+   * null for as the server last said.
+   */
+  readonly before: Standing | null;
   /** Earlier taps, the newest last. */
   readonly past: readonly Answers[];
 }
@@ -32,7 +41,7 @@ export function blankDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): PieceDr
 export type DraftEvent =
   | { readonly type: 'answer'; readonly change: (answers: Answers) => Answers }
   | { readonly type: 'undo' }
-  | { readonly type: 'finish'; readonly sentAs: string; readonly before: PieceDraft['before'] }
+  | { readonly type: 'finish'; readonly sentAs: string; readonly before: Standing }
   | { readonly type: 'unfinish' };
 
 /** The draft after an event. An answer to a finished piece edits it: its readings follow those that were sent. */
@@ -41,17 +50,24 @@ export function reduceDraft(draft: PieceDraft, event: DraftEvent): PieceDraft {
     case 'answer': {
       const answers = draft.sentAs ? editedAnswers(draft.answers) : draft.answers;
       const past = [...draft.past, draft.answers].slice(-MOST_PAST);
-      return { answers: event.change(answers), sentAs: null, before: null, past };
+      return { answers: event.change(answers), sentAs: null, before: standingAfter(draft), past };
     }
     case 'undo': {
       const answers = draft.past.at(-1);
-      return answers ? { answers, sentAs: null, before: null, past: draft.past.slice(0, -1) } : draft;
+      return answers
+        ? { answers, sentAs: null, before: standingAfter(draft), past: draft.past.slice(0, -1) }
+        : draft;
     }
     case 'finish':
       return { answers: draft.answers, sentAs: event.sentAs, before: event.before, past: [] };
     case 'unfinish':
-      return { answers: resentAnswers(draft.answers), sentAs: null, before: null, past: [] };
+      return { answers: resentAnswers(draft.answers), sentAs: null, before: draft.before, past: [] };
   }
+}
+
+/** How a piece stands once its draft is sent, where it was finished; a fate that was not tapped leaves the one before. */
+function standingAfter({ answers, sentAs, before }: PieceDraft): Standing | null {
+  return sentAs ? { state: answers.state, fate: answers.fate ?? before?.fate ?? null } : before;
 }
 
 /** Starts from the live readings of a piece: only zones that are touched are written again. */
@@ -176,7 +192,12 @@ export function pressedAt(height: number, zone: Pick<OpeningZone, 'stack'>): Pla
 }
 
 /** Everything tapped for a piece, ready to be sent; zones that were not touched are left as they were. */
-export function readingToSend(piece: OpeningPiece, firingId: string, answers: Answers): PieceReading {
+export function readingToSend(
+  piece: OpeningPiece,
+  firingId: string,
+  answers: Answers,
+  { fate }: Standing = piece,
+): PieceReading {
   const readings =
     answers.state === 'missing'
       ? []
@@ -186,7 +207,7 @@ export function readingToSend(piece: OpeningPiece, firingId: string, answers: An
     firingId,
     state: answers.state,
     fate: answers.fate,
-    fateBefore: piece.fate,
+    fateBefore: fate,
     readings,
   };
 }

@@ -12,6 +12,8 @@ import {
   tapDefect,
   tapDefectOn,
   readingToSend,
+  blankDraft,
+  type Answers,
   wholeOf,
   withReadings,
   type PieceDraft,
@@ -139,6 +141,28 @@ test('every tap can be taken back, and a finished piece is taken up again under 
   const [before, after] = [sent.answers.zones[blank.id]!, again.answers.zones[blank.id]!];
   expect(after).toMatchObject({ follows: before.id, surface: 'matte', defects: before.defects });
   expect(again.sentAs).toBeNull();
+});
+
+test('a change of mind is judged against what waits to be sent before it, not against the server', () => {
+  const fate = (to: Answers['fate']) => ({
+    type: 'answer' as const,
+    change: (answers: Answers) => ({ ...answers, fate: to }),
+  });
+  const finish = (draft: PieceDraft) =>
+    reduceDraft(draft, {
+      type: 'finish',
+      sentAs: id('W'),
+      before: draft.before ?? { state: 'loaded', fate: null },
+    });
+  const first = finish(reduceDraft(blankDraft(piece), fate('first')));
+  const changed = reduceDraft(reduceDraft(first, fate('keep')), fate('second'));
+  expect(readingToSend(piece, id('F'), changed.answers, changed.before!)).toMatchObject({
+    fate: 'second',
+    fateBefore: 'first',
+  });
+  const takenBack = reduceDraft(reduceDraft(first, { type: 'unfinish' }), fate('second'));
+  expect(takenBack.before).toEqual({ state: 'loaded', fate: null });
+  expect(finish(takenBack).before).toEqual({ state: 'loaded', fate: null });
 });
 
 test('a tap on the whole piece is about its glazed zones, and cycles where the defect is', () => {

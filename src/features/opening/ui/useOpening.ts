@@ -156,9 +156,9 @@ export function useOpening(first: Opening, memberId: string) {
     const finish = async (piece: OpeningPiece, change: (answers: Answers) => Answers = (same) => same) => {
       const sentAs = ulid();
       reduce(piece, { type: 'answer', change });
-      const before = { state: piece.state, fate: piece.fate };
+      const before = draftOf(piece).before ?? { state: piece.state, fate: piece.fate };
       const draft = reduce(piece, { type: 'finish', sentAs, before });
-      const reading = readingToSend(piece, firingId, draft.answers);
+      const reading = readingToSend(piece, firingId, draft.answers, before);
       await enqueue({ kind: 'piece', reading }, piece.id, sentAs);
       return draft;
     };

@@ -1,5 +1,6 @@
 import type { PiecePage } from '@/records/pieces';
 import { GuideWords } from '@/ui/frame';
+import { DataTable } from '@/ui/kit';
 import css from './compare.module.css';
 import { Panes, type Pane } from './Panes';
 import { colourOf, explained, rowsOf, zonesToCompare, zoneWords, type Compared } from '../model/zones';
@@ -32,26 +33,23 @@ export function CompareView({ asked }: { asked: readonly Asked[] }) {
         <>
           <p className={css.explained}>{explained(rows)}</p>
           <Panes panes={all.map((one, i) => paneOf(one, asked[i]!.place))} />
-          <div className={css.scroll}>
-            <table className={css.table}>
-              <tbody>
-                {differing.map((row) => (
-                  <tr key={row.name}>
-                    <th scope="row">
-                      {row.name}
-                      <br />
-                      <span className="small">{row.done ? 'done' : 'came out'}</span>
-                    </th>
-                    {row.values.map((value, i) => (
-                      <td key={i}>
-                        {row.name === 'Recipe versions' ? versionWords(row.values, value) : value}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <DataTable
+            label="What differs"
+            hasHeadings={false}
+            columns={[{ name: 'What', isHead: true }, ...all.map(({ piece }) => ({ name: piece.label }))]}
+            rows={differing.map((row) => ({
+              key: row.name,
+              cells: [
+                <span key="name" className="quiet">
+                  {row.name}
+                  <small>{row.done ? 'done' : 'came out'}</small>
+                </span>,
+                ...row.values.map((value) =>
+                  row.name === 'Recipe versions' ? versionWords(row.values, value) : value,
+                ),
+              ],
+            }))}
+          />
           {pieces.length > 1 && (
             <p className="quiet">
               The same on all: {alike.map((row) => row.name.toLowerCase()).join(', ') || 'nothing'}.

@@ -7,9 +7,9 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { FORMS, formShape, type Form } from '@/core/vocabulary';
 import { timesWords, wayOf } from '@/core/coats';
-import { makeAgain } from '@/core/rounds';
+import { makeAgain, type MakeLine } from '@/core/rounds';
 import type { PiecePage } from '@/records/pieces';
-import { Choice, FormErrors, NumberField } from '@/ui/kit';
+import { Choice, DataTable, FormErrors, NumberField } from '@/ui/kit';
 import { drawnPiece } from '@/ui/drawn';
 import { GuideWords } from '@/ui/frame';
 import { PrintButton } from '@/ui/PrintButton';
@@ -168,43 +168,35 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
           <Silhouette {...drawnPiece({ ...model, ...next, split: draft.split })} size={240} strip />
         </div>
         <div>
-          <table className={css.sheet}>
-            <thead>
-              <tr>
-                <th>Coat</th>
-                <th>{form === 'plate' ? 'From the centre, mm' : 'Above the foot, mm'}</th>
-                <th>Area, cm²</th>
-                <th>Dry, g</th>
-              </tr>
-            </thead>
-            <tbody>
-              {sheet.lines.map((line, i) => (
-                <tr key={i}>
-                  <td>
-                    <b>{names.get(line.glaze)}</b>,{' '}
-                    {line.way === 'brushed' ? `${line.times} brushed` : timesWords(line.times)}
-                    {line.seconds !== null && `, ${line.seconds} s`}
-                    {line.side !== 'outside' && `, ${line.side}`}
-                  </td>
-                  <td>
-                    {line.fromMm.toFixed(0)} to {line.toMm.toFixed(0)}
-                  </td>
-                  <td>{line.areaCm2.toFixed(0)}</td>
-                  <td>{line.dryGrams.toFixed(1)}</td>
-                </tr>
-              ))}
-            </tbody>
-            <tfoot>
-              {Object.entries(sheet.grams).map(([glaze, grams]) => (
-                <tr key={glaze}>
-                  <td colSpan={3}>
-                    {names.get(glaze)}, on {count} {count === 1 ? 'piece' : 'pieces'}
-                  </td>
-                  <td>{grams.toFixed(1)}</td>
-                </tr>
-              ))}
-            </tfoot>
-          </table>
+          <DataTable
+            label="Coats to apply"
+            columns={[
+              { name: 'Coat', isHead: true },
+              { name: form === 'plate' ? 'From the centre, mm' : 'Above the foot, mm', align: 'right' },
+              { name: 'Area, cm²', align: 'right' },
+              { name: 'Dry, g', align: 'right' },
+            ]}
+            rows={[
+              ...sheet.lines.map((line, i) => ({
+                key: String(i),
+                cells: [
+                  <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
+                  `${line.fromMm.toFixed(0)} to ${line.toMm.toFixed(0)}`,
+                  line.areaCm2.toFixed(0),
+                  line.dryGrams.toFixed(1),
+                ],
+              })),
+              ...Object.entries(sheet.grams).map(([glaze, grams]) => ({
+                key: glaze,
+                cells: [
+                  `${names.get(glaze)}, on ${count} ${count === 1 ? 'piece' : 'pieces'}`,
+                  '',
+                  '',
+                  <b key="grams">{grams.toFixed(1)}</b>,
+                ],
+              })),
+            ]}
+          />
           <p className="small quiet">
             What stays on the ware: area × raw thickness (0.6 mm for a dip, 0.2 mm for a brushed coat) × 1.45
             g/cm³. These are estimates; your own measurements count more. The bucket needs more than this to
@@ -234,4 +226,14 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
 
 function isRound(form: Form): boolean {
   return form === 'cup' || form === 'bowl' || form === 'other';
+}
+
+function CoatWords({ line, name }: { line: MakeLine; name: string }) {
+  return (
+    <>
+      <b>{name}</b>, {line.way === 'brushed' ? `${line.times} brushed` : timesWords(line.times)}
+      {line.seconds !== null && `, ${line.seconds} s`}
+      {line.side !== 'outside' && `, ${line.side}`}
+    </>
+  );
 }

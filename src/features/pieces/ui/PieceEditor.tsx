@@ -1,5 +1,5 @@
 'use client';
-import { ConflictNotice, NumberField } from '@/ui/kit';
+import { ConflictNotice, NumberField, PageHeader } from '@/ui/kit';
 import { RadioCards } from '@/ui/kit/RadioCards';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
@@ -15,7 +15,6 @@ import { ulid } from 'ulid';
 import { FORMS, formShape } from '@/core/vocabulary';
 import type { FieldError } from '@/auth';
 import type { PieceDraft, CorrectedPiece } from '@/records/pieces';
-import { GuideWords } from '@/ui/frame';
 import { Silhouette } from '@/ui/Silhouette';
 import { useUndo } from '@/ui/Undo';
 import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
@@ -126,8 +125,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
 
   return (
     <>
-      <GuideWords first={editing ? editing.label : 'New piece'} />
-      <div className={css.titleRow}>
+      <PageHeader first={editing ? editing.label : 'New piece'}>
         <h1>{editing ? `Correct ${editing.label}` : 'New piece'}</h1>
         {!editing && (
           <Button size="small" onClick={repeat} title="Start from the bands of the piece you saved last">
@@ -150,7 +148,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             </button>
           </span>
         )}
-      </div>
+      </PageHeader>
       {saved && (
         <Alert severity="success" variant="outlined" sx={{ mb: 2 }}>
           Saved{' '}

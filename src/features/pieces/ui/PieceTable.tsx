@@ -8,8 +8,7 @@ import { headwordOf } from '@/core/coats';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
-import { GuideWords } from '@/ui/frame';
-import { DataTable, type TableRowData } from '@/ui/kit';
+import { Acts, DataTable, PageHeader, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Silhouette } from '@/ui/Silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
@@ -103,21 +102,20 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
   const byId = (list: Props['bodies']) => list.map(({ id, name }) => ({ value: id, name }));
   return (
     <>
-      <GuideWords first={rows[0]?.label ?? 'Pieces'} last={rows.at(-1)?.label} />
-      <div className={css.titleRow}>
+      <PageHeader first={rows[0]?.label ?? 'Pieces'} last={rows.at(-1)?.label}>
         <h1>Pieces</h1>
         <span className="quiet">
           <span className="figures">{total}</span> {total === 1 ? 'piece' : 'pieces'}
         </span>
-        <span style={{ marginLeft: 'auto', display: 'flex', gap: 10 }}>
+        <Acts>
           <Button component="a" href={`/api/v1/pieces.csv?${params}`} download>
             Download as spreadsheet
           </Button>
           <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
             New piece
           </LinkButton>
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <div className={css.filters}>
         {filter('stage', 'Stage', plain(PIECE_STAGES))}
         {filter('fate', 'Fate', plain(FATES))}

@@ -5,8 +5,7 @@ import { batchOf } from '@/core/recipe';
 import { SMALLEST_POUR } from '@/core/rounds';
 import type { StudioMaterial, NewestRecipe } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
-import { Choice, NumberField } from '@/ui/kit';
-import { GuideWords } from '@/ui/frame';
+import { Acts, Choice, DataTable, NumberField, PageHeader, type Tick } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { PrintButton } from '@/ui/PrintButton';
 import { usePersistedState } from '@/ui/usePersistedState';
@@ -39,9 +38,10 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
   const [kept, setKept] = usePersistedState<Kept>(`jiten.bench.${round.id}`, START);
   const change = (part: Partial<Kept>) => setKept((before) => ({ ...before, ...part }));
   const book = useMemo(() => materialBook(materials), [materials]);
-  const tick = (key: string) => ({
-    checked: kept.ticked.includes(key),
-    onChange: () =>
+  const tick: TickOf = (key, label) => ({
+    label,
+    isDone: kept.ticked.includes(key),
+    onTick: () =>
       change({
         ticked: kept.ticked.includes(key) ? kept.ticked.filter((one) => one !== key) : [...kept.ticked, key],
       }),
@@ -51,15 +51,14 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
   const way = pourable ? kept.way : 'by weight';
   return (
     <>
-      <GuideWords first={`Round ${round.number}`} />
-      <div className={css.titleRow}>
+      <PageHeader first={`Round ${round.number}`}>
         <h1>{round.name}: bench sheet</h1>
-        <span className="no-print">
+        <Acts>
           <LinkButton href={`/rounds/${round.id}`}>The round</LinkButton>
           <LinkButton href={pdfAddress(round.id, way, kept)}>PDF</LinkButton>
           <PrintButton>Print</PrintButton>
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {blended && (
         <div className={`${css.pair} no-print`} style={{ maxWidth: 460, marginBottom: 14 }}>
           {pourable && (
@@ -103,50 +102,28 @@ function pdfAddress(roundId: string, way: Kept['way'], { grams, ml, gravity }: K
   return `/api/v1/rounds/${roundId}/bench?${asked}`;
 }
 
-interface TickState {
-  readonly checked: boolean;
-  readonly onChange: () => void;
-}
-type Tick = (key: string) => TickState;
+type TickOf = (key: string, label: string) => Tick;
 
-function TickCell({ checked, onChange, label }: TickState & { readonly label: string }) {
+function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: TickOf }) {
   return (
-    <td>
-      <input type="checkbox" checked={checked} onChange={onChange} aria-label={label} />
-    </td>
-  );
-}
-
-function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: Tick }) {
-  return (
-    <table className={css.sheet} aria-label="Glazing, test by test">
-      <thead>
-        <tr>
-          <th scope="col">Done</th>
-          <th scope="col">Test</th>
-          <th scope="col">Pieces</th>
-          <th scope="col">Apply, bottom coat first</th>
-        </tr>
-      </thead>
-      <tbody>
-        {cells.map((cell) => {
-          const state = tick(cell.label);
-          return (
-            <tr key={cell.id} data-done={state.checked || undefined}>
-              <TickCell {...state} label={`Mark ${cell.label} as glazed`} />
-              <th scope="row">
-                <b>{cell.label}</b>
-              </th>
-              <td className="figures">{cell.pieces.map((piece) => piece.label).join(' ')}</td>
-              <td>
-                {cell.stack.map((layer) => `${layer.name} ${timesWords(layer.times)}`).join(', then ')}
-                <small className="quiet"> on {cell.body}</small>
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <DataTable
+      label="Glazing, test by test"
+      columns={[{ name: 'Test', isHead: true }, { name: 'Pieces' }, { name: 'Apply, bottom coat first' }]}
+      rows={cells.map((cell) => ({
+        key: cell.id,
+        tick: tick(cell.label, `Mark ${cell.label} as glazed`),
+        cells: [
+          <b key="label">{cell.label}</b>,
+          <span key="pieces" className="figures">
+            {cell.pieces.map((piece) => piece.label).join(' ')}
+          </span>,
+          <span key="stack">
+            {cell.stack.map((layer) => `${layer.name} ${timesWords(layer.times)}`).join(', then ')}
+            <small className="quiet"> on {cell.body}</small>
+          </span>,
+        ],
+      }))}
+    />
   );
 }
 
@@ -159,7 +136,7 @@ function Weighing({
   cells: readonly RoundCell[];
   book: MaterialBook;
   grams: number;
-  tick: Tick;
+  tick: TickOf;
 }) {
   const names = cells.flatMap((cell) => cell.recipe?.map((line) => line.material) ?? []);
   const cautions = cautionsIn(names, book);
@@ -185,31 +162,34 @@ function Weighing({
                 </span>
               </h2>
               <p>{cell.words}</p>
-              <table className={css.sheet}>
-                <tbody>
-                  {lines.map((line) => {
+              <DataTable
+                label={`What goes into ${cell.label}`}
+                hasHeadings={false}
+                columns={[
+                  { name: 'Material', isHead: true },
+                  { name: 'Grams', align: 'right' },
+                ]}
+                rows={[
+                  ...lines.map((line) => {
                     const key = `${cell.label} ${line.material}${line.addition} ${line.grams.toFixed(2)}`;
-                    const state = tick(key);
-                    return (
-                      <tr key={key} data-done={state.checked || undefined}>
-                        <TickCell {...state} label={`${line.material} is in ${cell.label}`} />
-                        <th scope="row">
+                    return {
+                      key,
+                      tick: tick(key, `${line.material} is in ${cell.label}`),
+                      cells: [
+                        <span key="material">
                           {line.addition && <i className="quiet">addition: </i>}
                           {line.material}
-                        </th>
-                        <td className="figures">
-                          <b>{line.grams.toFixed(2)} g</b>
-                        </td>
-                      </tr>
-                    );
-                  })}
-                  <tr>
-                    <td />
-                    <th scope="row">all together, to check</th>
-                    <td className="figures">{batch.totalGrams.toFixed(2)} g</td>
-                  </tr>
-                </tbody>
-              </table>
+                        </span>,
+                        <b key="grams">{line.grams.toFixed(2)} g</b>,
+                      ],
+                    };
+                  }),
+                  {
+                    key: 'total',
+                    cells: ['all together, to check', `${batch.totalGrams.toFixed(2)} g`],
+                  },
+                ]}
+              />
             </section>
           );
         })}
@@ -223,7 +203,7 @@ interface PouringProps {
   readonly book: MaterialBook;
   readonly kept: Kept;
   readonly change: (part: Partial<Kept>) => void;
-  readonly tick: Tick;
+  readonly tick: TickOf;
 }
 
 function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
@@ -261,25 +241,24 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
           {plan.order.map((id) => (
             <section key={id} className={css.cup} aria-label={`Pour ${nameOf(id)}`}>
               <h2>{nameOf(id)}</h2>
-              <table className={css.sheet}>
-                <tbody>
-                  {plan.cells
-                    .filter((cell) => (cell.ml[id] ?? 0) > 0)
-                    .map((cell) => {
-                      const key = `${cell.label} ${id} ${cell.ml[id]!.toFixed(1)}`;
-                      const state = tick(key);
-                      return (
-                        <tr key={key} data-done={state.checked || undefined}>
-                          <TickCell {...state} label={`${nameOf(id)} is in ${cell.label}`} />
-                          <th scope="row">{cell.label}</th>
-                          <td className="figures">
-                            <b>{cell.ml[id]!.toFixed(1)} ml</b>
-                          </td>
-                        </tr>
-                      );
-                    })}
-                </tbody>
-              </table>
+              <DataTable
+                label={`Cups of ${nameOf(id)}`}
+                hasHeadings={false}
+                columns={[
+                  { name: 'Cup', isHead: true },
+                  { name: 'Millilitres', align: 'right' },
+                ]}
+                rows={plan.cells
+                  .filter((cell) => (cell.ml[id] ?? 0) > 0)
+                  .map((cell) => {
+                    const key = `${cell.label} ${id} ${cell.ml[id]!.toFixed(1)}`;
+                    return {
+                      key,
+                      tick: tick(key, `${nameOf(id)} is in ${cell.label}`),
+                      cells: [cell.label, <b key="ml">{cell.ml[id]!.toFixed(1)} ml</b>],
+                    };
+                  })}
+              />
             </section>
           ))}
         </>

@@ -1,7 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { NumberField } from '@/ui/kit';
-import { GuideWords } from '@/ui/frame';
+import { Acts, NumberField, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { usePersistedState } from '@/ui/usePersistedState';
 import type { Round, RoundCell } from '@/records/rounds';
@@ -28,10 +27,9 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
   const fits = width >= 25 && height >= 14;
   return (
     <>
-      <GuideWords first={`Round ${round.number}`} />
-      <div className={css.titleRow}>
+      <PageHeader first={`Round ${round.number}`}>
         <h1>Labels</h1>
-        <span>
+        <Acts>
           <LinkButton href={`/rounds/${round.id}`}>The round</LinkButton>
           <Button
             variant="contained"
@@ -42,8 +40,8 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
           >
             PDF of {count} labels
           </Button>
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <div className={css.page}>
         <div className={css.stays} style={{ maxWidth: 300 }}>
           {FIELDS.map(([key, label]) => (

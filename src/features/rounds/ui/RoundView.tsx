@@ -4,10 +4,9 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
-import { FormErrors } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { DefectGlyph } from '@/ui/DefectGlyph';
-import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Photo } from '@/ui/Photo';
 import { useMutation } from '@/ui/useMutation';
@@ -38,8 +37,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
   const glaze = (some: readonly RoundCell[]) => run(() => noteGlazed({ cells: some.map((cell) => cell.id) }));
   return (
     <>
-      <GuideWords first={`Round ${round.number}`} />
-      <div className={css.titleRow}>
+      <PageHeader first={`Round ${round.number}`}>
         <div>
           <h1>{round.name}</h1>
           <p className="quiet">
@@ -52,7 +50,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
             )}
           </p>
         </div>
-        <span>
+        <Acts>
           <LinkButton href={`/rounds/${round.id}/bench`}>Bench sheet</LinkButton>
           <LinkButton href={`/rounds/${round.id}/labels`}>Labels</LinkButton>
           {mayGlaze && toGlaze.length > 0 && (
@@ -60,8 +58,8 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
               Mark all as glazed
             </Button>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <FormErrors errors={errors} />
       <dl className={css.steps} aria-label="How far the pieces are">
         {ROUND_STEPS.map((step) => (

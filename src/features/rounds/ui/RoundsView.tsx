@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { RoundSummary } from '@/records/rounds';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { shortDay } from '@/ui/dates';
 import { isLate } from '../model/progress';
@@ -19,18 +19,17 @@ export function RoundsView({
 }) {
   return (
     <>
-      <GuideWords first="Rounds" />
-      <div className={css.titleRow}>
+      <PageHeader first="Rounds">
         <h1>Rounds</h1>
-        <span>
+        <Acts>
           {mayChange && <LinkButton href="/rounds/suggest">Suggest one</LinkButton>}
           {mayChange && (
             <LinkButton variant="contained" href="/rounds/new">
               Plan a round
             </LinkButton>
           )}
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       {rounds.length === 0 ? (
         <p>
           No round yet. Say what you want to know, and Jiten lays out the tests, numbers the pieces and prints

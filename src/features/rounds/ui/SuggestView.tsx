@@ -7,8 +7,7 @@ import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { formShape, CONES, ATMOSPHERES } from '@/core/vocabulary';
 import { freeRound } from '@/core/rounds';
-import { Choice, FormErrors, NumberField, WordField } from '@/ui/kit';
-import { GuideWords } from '@/ui/frame';
+import { Acts, Choice, FormErrors, NumberField, PageHeader, WordField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Bands } from './TrayCell';
 import { Swatch } from '@/ui/Swatch';
@@ -80,13 +79,12 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
   };
   return (
     <>
-      <GuideWords first="Suggest a round" />
-      <div className={css.titleRow}>
+      <PageHeader first="Suggest a round">
         <h1>Tests worth making next</h1>
-        <span>
+        <Acts>
           <LinkButton href="/rounds">Rounds</LinkButton>
-        </span>
-      </div>
+        </Acts>
+      </PageHeader>
       <div className={css.ask}>
         <NumberField
           label="Room for how many tiles?"

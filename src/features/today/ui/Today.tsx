@@ -7,7 +7,7 @@ import type { Firing, Kiln } from '@/records/firings';
 import type { ListedPiece } from '@/records/pieces';
 import type { todayIn } from '@/records/rounds';
 import { Flame } from '@/ui/Flame';
-import { GuideWords } from '@/ui/frame';
+import { Acts, PageHeader } from '@/ui/kit';
 import { PieceThumb } from '@/ui/PieceThumb';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
@@ -46,14 +46,15 @@ export function Today({
   const { kilns, heat, firings, glazed, refires, unread, rounds, cases, weak, job, lastClosed } = data;
   return (
     <>
-      <GuideWords first="Today" />
-      <div className={css.top}>
+      <PageHeader first="Today">
         <h1>{dayWords(now)}</h1>
         <p className="quiet">Good day, {name.split(' ')[0]}.</p>
-        <LinkButton variant="contained" href="/pieces/new" title="New piece (n)" sx={{ ml: 'auto' }}>
-          New piece
-        </LinkButton>
-      </div>
+        <Acts>
+          <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
+            New piece
+          </LinkButton>
+        </Acts>
+      </PageHeader>
       {job && (
         <p className={css.job} role="status">
           {job.name}: <span className="figures">{job.done}</span> of{' '}
