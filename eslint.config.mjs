@@ -50,6 +50,11 @@ const config = [
       '@typescript-eslint/only-throw-error': 'error',
       '@typescript-eslint/prefer-promise-reject-errors': 'error',
       '@typescript-eslint/restrict-plus-operands': 'error',
+      // A message or a record within a template would read "[object Object]".
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        { allowNumber: true, allowBoolean: true, allowNullish: true, allowAny: true, allowArray: false },
+      ],
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
     },
   },

@@ -1,3 +1,4 @@
+import { sayMessage } from '../src/core/units';
 import { groundOf } from '../src/core/coats';
 import { saySegments } from '@/core/firing';
 import type { Fate } from '@/core/vocabulary';
@@ -37,7 +38,7 @@ export async function fire(
       startsAt: plan.kiln === 'two' ? '07:00' : '08:00',
       programmeId: saved ? studio.programmes.get(saved)! : null,
       segments: saved ? segments : null,
-      programme: saved ? `${saved}: ${saySegments(segments)}` : plan.programme,
+      programme: saved ? `${saved}: ${sayMessage(saySegments(segments))}` : plan.programme,
       remarks,
     },
     null,

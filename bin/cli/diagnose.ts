@@ -1,3 +1,4 @@
+import { sayMessage } from '../../src/core/units';
 import { z } from 'zod';
 import { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, rank, WORDS } from '../../src/core/clinic';
 import { DEFECTS, type DefectId, type Cone } from '../../src/core/vocabulary';
@@ -57,8 +58,8 @@ export const diagnose: Command = (input) => {
         score,
         because: because.map(({ words }) => words),
         against: against.map(({ words }) => words),
-        remedies: cause.remedies.map(({ act }) => act),
-        test: cause.test,
+        remedies: cause.remedies.map(({ act }) => sayMessage(act)),
+        test: sayMessage(cause.test),
         ...(partner && { with: partner }),
       })),
       other,

@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import { newId } from '@/records/platform';
 import { piecePage, type PiecePage, savePieces } from '@/records/pieces';
 import { recordPiece } from '@/records/openings';
@@ -34,7 +35,10 @@ test('pieces are compared by the stack they share, and one thing done differentl
     (n) => (n === 0 ? { colour: '#553322' } : { colour: '#775544', defects: pits, surface: 'satin' }),
   );
   const compared = zonesToCompare([once!, twice!], []);
-  expect(compared.map(({ zone }) => zoneWords(zone!))).toEqual(['Sleeper, all over', 'Sleeper, all over']);
+  expect(compared.map(({ zone, piece }) => sayMessage(zoneWords(zone!, piece)))).toEqual([
+    'Sleeper, all over',
+    'Sleeper, all over',
+  ]);
   const rows = rowsOf(compared);
   const valuesOf = (name: string) => rows.find((row) => row.name.startsWith(name))!.values;
   expect(valuesOf('Seconds')).toEqual(['3 s', '9 s']);

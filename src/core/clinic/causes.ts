@@ -1,9 +1,10 @@
+import { celsius, grams, kelvins, millimetres, text, type Message } from '@/core/units';
 /** What a remedy costs in work and material. */
 export type Cost = 'none' | 'little' | 'much';
 
 /** One thing to do about a cause. */
 export interface Remedy {
-  readonly act: string;
+  readonly act: Message;
   readonly cost: Cost;
   /** What it may spoil instead; empty when nothing known. */
   readonly risk: string;
@@ -17,7 +18,7 @@ export interface Cause {
   /** Remedies in the order a technician tries them: the cheap and safe first. */
   readonly remedies: readonly Remedy[];
   /** What would show it: a test with its control. */
-  readonly test: string;
+  readonly test: Message;
   /** Another school's view, where practitioners differ. */
   readonly school?: string;
 }
@@ -29,8 +30,8 @@ const OPENING = 'Leave the kiln shut until it is cool: thermal shock cracks ware
 type Row = readonly [
   id: string,
   name: string,
-  test: string,
-  ...remedies: readonly (readonly [act: string, cost: Cost, risk?: string, caution?: string])[],
+  test: Message,
+  ...remedies: readonly (readonly [act: Message, cost: Cost, risk?: string, caution?: string])[],
 ];
 
 const ROWS = [
@@ -107,8 +108,12 @@ const ROWS = [
     'gas from the body',
     'Bisque half of the tiles a cone hotter and slower; glaze both alike, in one firing.',
     ['Bisque hotter and slower, with air', 'little', 'takes up less glaze', FUMES],
-    ['Soak at the top, or drop 50 to 100 °C and hold', 'little', 'runny glazes move more'],
-    ['Climb more slowly past 900 °C', 'little'],
+    [
+      text`Soak at the top, or drop ${kelvins(50)} to ${kelvins(100)} and hold`,
+      'little',
+      'runny glazes move more',
+    ],
+    [text`Climb more slowly past ${celsius(900)}`, 'little'],
     ['Use a finer, cleaner body under this glaze', 'much'],
   ],
   [
@@ -116,7 +121,11 @@ const ROWS = [
     'gas from something in the glaze',
     'The same glaze without the suspect, beside it as it is, once and twice dipped.',
     ['One thin coat only', 'none'],
-    ['Drop 50 to 100 °C and hold so that it heals', 'little', 'runny glazes move more'],
+    [
+      text`Drop ${kelvins(50)} to ${kelvins(100)} and hold so that it heals`,
+      'little',
+      'runny glazes move more',
+    ],
     [
       'Take the gassing material out or down (carbide, carbonates, sulphates, manganese)',
       'much',
@@ -137,15 +146,15 @@ const ROWS = [
     'too-fast-firing',
     'fired too fast',
     'One tile in a slow firing, its twin in the usual one.',
-    ['Slow the climb, above all past 900 °C and the last 100 °C', 'little'],
-    ['Dry the ware well and hold at 100 to 120 °C', 'none'],
+    [text`Slow the climb, above all past ${celsius(900)} and the last ${kelvins(100)}`, 'little'],
+    [text`Dry the ware well and hold at ${celsius(100)} to ${celsius(120)}`, 'none'],
   ],
   [
     'no-soak',
     'no time at the top to heal',
     'The same tiles with 20 minutes of hold, or a drop and hold, and without.',
     ['Hold 10 to 30 minutes at the top', 'little', 'runny glazes move more'],
-    ['Drop 50 to 100 °C and hold half an hour', 'little'],
+    [text`Drop ${kelvins(50)} to ${kelvins(100)} and hold half an hour`, 'little'],
     ['Fire it again', 'little', 'may bubble again'],
   ],
   [
@@ -182,8 +191,8 @@ const ROWS = [
   [
     'too-near-foot',
     'glaze went too near the foot',
-    'The same coats ending 5, 10 and 20 mm above the foot.',
-    ['Leave 10 mm free above the foot, more for runny glazes', 'none'],
+    text`The same coats ending ${millimetres(5)}, ${millimetres(10)} and ${millimetres(20)} above the foot.`,
+    [text`Leave ${millimetres(10)} free above the foot, more for runny glazes`, 'none'],
     ['Wax the foot, wipe it clean, wash the shelf', 'none', '', 'Hot wax burns; ventilate.'],
     ['Fire on a cookie', 'none'],
   ],
@@ -325,23 +334,23 @@ const ROWS = [
   [
     'fast-cooling',
     'cooled too fast',
-    'The same pieces with the kiln left shut past 573 and 225 °C.',
+    text`The same pieces with the kiln left shut past ${celsius(573)} and ${celsius(225)}.`,
     ['Leave the kiln shut until it is cool', 'none', '', OPENING],
-    ['A controlled fall past 600 °C', 'little'],
+    [text`A controlled fall past ${celsius(600)}`, 'little'],
     ['Even walls; no thick base under a thin wall', 'none'],
   ],
   [
     'slow-cooling',
     'cooled so slowly that crystals grew',
-    'A twin in a small kiln, or with a faster fall from the top to 900 °C.',
-    ['A faster fall from the top to about 900 °C', 'none', 'pinholes may not heal', OPENING],
+    text`A twin in a small kiln, or with a faster fall from the top to ${celsius(900)}.`,
+    [text`A faster fall from the top to about ${celsius(900)}`, 'none', 'pinholes may not heal', OPENING],
     ['A little more alumina (2 to 4 % kaolin)', 'little', 'stiffer', DUST],
   ],
   [
     'body-silica',
     'free silica in the body turns over as it cools',
-    'Bars cooled slowly through 573 and 225 °C beside bars cooled as usual.',
-    ['Slow through 573 and 225 °C', 'little', '', OPENING],
+    text`Bars cooled slowly through ${celsius(573)} and ${celsius(225)} beside bars cooled as usual.`,
+    [text`Slow through ${celsius(573)} and ${celsius(225)}`, 'little', '', OPENING],
     ['Take a body with more feldspar and less free silica', 'much'],
   ],
   [
@@ -357,7 +366,7 @@ const ROWS = [
     'the ware was damp when it was fired',
     'Weigh a piece daily until it stays the same; fire its twin at once on a hold.',
     ['Dry until a piece is not cool to the cheek', 'none'],
-    ['Hold at 80 to 95 °C for hours', 'none'],
+    [text`Hold at ${celsius(80)} to ${celsius(95)} for hours`, 'none'],
     ['Hollow or vent thick forms', 'none'],
   ],
   [
@@ -385,7 +394,7 @@ const ROWS = [
   [
     'wrong-batch',
     'this batch was mixed wrongly',
-    'A tile of this batch beside one of an earlier batch and one weighed fresh in 100 g.',
+    text`A tile of this batch beside one of an earlier batch and one weighed fresh in ${grams(100)}.`,
     ['Tile it beside the batch before; mark the bucket', 'none'],
     ['Check the weights on the batch sheet; correct or throw away', 'little', '', DUST],
   ],

@@ -1,4 +1,7 @@
+import { sayMessage } from '@/core/units';
 import { coolingBelowTop, spoken, spokenEvidence, type SpokenFacts } from './spoken';
+
+const said = (facts: Parameters<typeof spoken>[0]) => spoken(facts).map((one) => sayMessage(one));
 
 const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
   defect: 'crazing',
@@ -15,13 +18,13 @@ const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
 });
 
 test('a crazed zone hears its mismatch, the learned limit, the thickness at which it crazes, and its own', () => {
-  const [fit, thickness, heat] = spoken(facts());
+  const [fit, thickness, heat] = said(facts());
   expect(fit).toContain('Lamp Clear 7.0, Viaduct Porcelain 6.5 (learned from 24 zones of yours)');
   // fitOf({ glazeExpansion: 7, bodyExpansion: 6.5, thicknessMm: 0.3 }).criticalMm is 0.492
   expect(thickness).toContain('at once above 0.49 mm');
   expect(thickness).toContain('this zone is about 0.30 mm');
   expect(heat).toBe('The witness cones say cone 6, as meant.');
-  const pits = spoken(facts({ defect: 'pitting' })).join(' ');
+  const pits = said(facts({ defect: 'pitting' })).join(' ');
   expect(pits).not.toContain('1e-6/K');
 });
 
@@ -30,7 +33,7 @@ test('names the material that has a part in the defect with its amount, and no o
     { material: 'Silicon carbide', amount: 0.6, addition: true },
     { material: 'Tin oxide', amount: 5, addition: true },
   ];
-  const words = spoken(facts({ defect: 'pitting', layers: [{ name: 'Plum Siding', lines, bucket: null }] }));
+  const words = said(facts({ defect: 'pitting', layers: [{ name: 'Plum Siding', lines, bucket: null }] }));
   expect(words).toContain('Plum Siding holds 0.6 % Silicon carbide.');
   expect(words.join(' ')).not.toContain('Tin oxide');
 });
@@ -42,10 +45,10 @@ test('a bucket off its usual gravity and an unusual cooling are said and become 
     firing: { cone: '6', achievedCone: 7.2, cooling: 40 },
   });
   expect(spokenEvidence(off)).toEqual({ specificGravityOff: 'thick', cooling: 'slow' });
-  const words = spoken(off).join(' ');
+  const words = said(off).join(' ');
   expect(words).toContain('thicker than usual');
   expect(words).toContain('1.2 cones above the cone 6');
-  expect(words).toContain('40 °C an hour');
+  expect(words).toContain('40 °C/h');
   expect(spokenEvidence(facts())).toEqual({ cooling: 'normal' });
   expect(spokenEvidence(facts({ firing: { cone: '6', achievedCone: null, cooling: null } }))).toEqual({});
 });

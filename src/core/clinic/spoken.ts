@@ -1,3 +1,4 @@
+import { millimetres, perHour, text, type Message } from '@/core/units';
 import type { Line } from '../chemistry';
 import type { DefectId } from '../vocabulary';
 import { coneIndex, type CurvePoint } from '../firing';
@@ -95,11 +96,11 @@ function coolingWord(perHour: number): 'fast' | 'normal' | 'slow' {
  * What chemistry and firing say of a zone, a sentence each with its figures; what is not known is not said.
  * A calculated fit says how sure it is and what it rests on.
  */
-export function spoken(facts: SpokenFacts): string[] {
+export function spoken(facts: SpokenFacts): Message[] {
   return [...fitWords(facts), ...recipeWords(facts), ...bucketWords(facts), ...heatWords(facts)];
 }
 
-function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenFacts): string[] {
+function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenFacts): Message[] {
   if (!OF_FIT.has(defect) || glazeExpansion === null || !body.figure || thicknessMm <= 0) return [];
   const { expansion, miss, tiles } = body.figure;
   const band = bandOf({ glazeExpansion, bodyExpansion: expansion, thicknessMm }, miss);
@@ -112,17 +113,17 @@ function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenF
     `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K: ${verdictWords(band, { tiles })}.`,
     ...(band.criticalMm !== null && band.delayedMm !== null
       ? [
-          `At this mismatch it crazes at once above ${millimetres(band.criticalMm)} and in time above ${millimetres(band.delayedMm)}; this zone is about ${millimetres(thicknessMm)}.`,
+          text`At this mismatch it crazes at once above ${thickness(band.criticalMm)} and in time above ${thickness(band.delayedMm)}; this zone is about ${thickness(thicknessMm)}.`,
         ]
       : []),
   ];
 }
 
-function millimetres(mm: number): string {
-  return mm > 5 ? 'any thickness that is used' : `${mm.toFixed(2)} mm`;
+function thickness(mm: number): Message {
+  return mm > 5 ? 'any thickness that is used' : text`${millimetres(mm, 2)}`;
 }
 
-function recipeWords({ defect, layers }: SpokenFacts): string[] {
+function recipeWords({ defect, layers }: SpokenFacts): Message[] {
   return layers.flatMap(({ name, lines }) =>
     materialsOf(lines)
       .filter(({ ingredient }) => PART_IN[ingredient]?.includes(defect))
@@ -132,7 +133,7 @@ function recipeWords({ defect, layers }: SpokenFacts): string[] {
   );
 }
 
-function bucketWords({ layers }: SpokenFacts): string[] {
+function bucketWords({ layers }: SpokenFacts): Message[] {
   return layers.flatMap(({ bucket }) => {
     if (!bucket) return [];
     const off = bucket.gravity - bucket.usual;
@@ -143,7 +144,7 @@ function bucketWords({ layers }: SpokenFacts): string[] {
   });
 }
 
-function heatWords({ body, firing }: SpokenFacts): string[] {
+function heatWords({ body, firing }: SpokenFacts): Message[] {
   const { cone, achievedCone, cooling } = firing;
   const meant = coneIndex(cone);
   const off = achievedCone === null || meant === null ? null : achievedCone - meant;
@@ -160,7 +161,7 @@ function heatWords({ body, firing }: SpokenFacts): string[] {
     ...(past > AS_MEANT ? [`${body.name} is made for no more than cone ${body.coneTo}.`] : []),
     ...(cooling === null
       ? []
-      : [`It fell ${Math.round(cooling)} °C an hour from the top: ${COOLED[coolingWord(cooling)]}.`]),
+      : [text`It fell ${perHour(cooling)} from the top: ${COOLED[coolingWord(cooling)]}.`]),
   ];
 }
 

@@ -1,3 +1,5 @@
+import { lengthOf, text, type Message, type Quantity } from '@/core/units';
+import { formShape, reachMm, type Measures } from '@/core/vocabulary';
 import type { Layer, Stack, Zone } from './model';
 
 const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times'];
@@ -64,18 +66,21 @@ const THIRDS: readonly (readonly [number, number, string])[] = [
  * Where a zone lies, in words a person at the bench would use.
  *
  * Bands within 4 % of a half or a third are named so; a narrow one at an end is the foot or the rim; a band
- * between others is the middle when it covers the centre; anything else is said in percent from the foot.
+ * between others is the middle when it covers the centre; anything else is measured from the foot.
  *
- * @example placeWords({ from: 0, to: 0.34 }) // 'lower third'
+ * @param piece whose band it is; on a plate bands are measured from the centre
+ * @example placeWords({ from: 0, to: 0.34 }, tile) // 'lower third'
+ * @example placeWords({ from: 0.05, to: 1 }, tile) // 'from 0.5 cm above the foot to the rim'
  */
-export function placeWords({ from, to }: Pick<Zone, 'from' | 'to'>): string {
+export function placeWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measures): Message {
+  if (from === 0 && to === 1) return 'all over';
+  const { isFlat, foot, beyond } = formShape(piece.form).plan
+    ? { isFlat: true, foot: 'centre', beyond: 'from the centre' }
+    : { isFlat: false, foot: 'foot', beyond: 'above the foot' };
   const near = THIRDS.find(([a, b]) => Math.abs(a - from) <= 0.04 && Math.abs(b - to) <= 0.04);
-  if (near) return near[2];
-  if (from === 0) return to < 0.2 ? 'foot' : `foot to ${percent(to)}`;
-  if (to === 1) return from > 0.8 ? 'rim' : `${percent(from)} to rim`;
-  return from < 0.5 && to > 0.5 ? 'middle' : `${percent(from)} to ${percent(to)}`;
-}
-
-function percent(fraction: number): string {
-  return `${Math.round(fraction * 100)} %`;
+  if (near && !isFlat) return near[2];
+  const [low, high] = [from, to].map((at) => lengthOf(at * reachMm(piece))) as [Quantity, Quantity];
+  if (from === 0) return to < 0.2 ? foot : text`from the ${foot} to ${high} ${isFlat ? 'out' : 'above it'}`;
+  if (to === 1) return from > 0.8 ? 'rim' : text`from ${low} ${beyond} to the rim`;
+  return from < 0.5 && to > 0.5 && !isFlat ? 'middle' : text`from ${low} to ${high} ${beyond}`;
 }

@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import fc from 'fast-check';
 import { entryKey, groundOf, headwordOf, placeWords, sameStack, zonesOf, type Coat } from '.';
 
@@ -134,5 +135,23 @@ test('zones are named as people say them', () => {
       (id) => id,
     ),
   ).toBe('Limewash over Sleeper');
-  expect(placeWords({ from: 0, to: 0.34 })).toBe('lower third');
+  const [tile, plate] = [
+    { form: 'tile', heightMm: 100, widthMm: 60 },
+    { form: 'plate', heightMm: 320, widthMm: 320 },
+  ] as const;
+  const at = (from: number, to: number, piece: typeof tile | typeof plate = tile) =>
+    sayMessage(placeWords({ from, to }, piece));
+  expect([at(0, 0.34), at(0.05, 1), at(0, 0.45), at(0.1, 0.4), at(0.9, 1), at(0.3, 0.6)]).toEqual([
+    'lower third',
+    'from 0.5 cm above the foot to the rim',
+    'from the foot to 4.5 cm above it',
+    'from 1 cm to 4 cm above the foot',
+    'rim',
+    'middle',
+  ]);
+  expect([at(0, 1, plate), at(0.25, 1, plate), at(0, 0.5, plate)]).toEqual([
+    'all over',
+    'from 4 cm from the centre to the rim',
+    'from the centre to 8 cm out',
+  ]);
 });

@@ -1,3 +1,4 @@
+import { millimetres, text, type Message } from '@/core/units';
 import { labOf } from '../colour';
 import type { Agreement } from './agreement';
 import { defectName } from '../vocabulary';
@@ -6,7 +7,7 @@ import { defectName } from '../vocabulary';
 export interface Description {
   /** For example "Satin, pale warm grey." */
   readonly look: string;
-  readonly moves: string;
+  readonly moves: Message;
   /** For example "pitting 3 of 4". */
   readonly defects: string;
   readonly proved: string;
@@ -34,9 +35,9 @@ export function describe(agreement: Agreement, colour: string | null): Descripti
 }
 
 /** What a movement means at the bench, with the distance to keep. */
-export function movementWords(movement: string | null): string {
+export function movementWords(movement: string | null): Message {
   if (movement === 'stable') return 'stays where it is put';
-  if (movement === 'moves') return 'moves: leave 10 mm bare at the foot';
+  if (movement === 'moves') return text`moves: leave ${millimetres(10)} bare at the foot`;
   if (movement === 'runs') return 'runs: keep off the lower third, use a cookie';
   return 'not noted';
 }

@@ -1,3 +1,4 @@
+import { kelvins, text, type Message } from '@/core/units';
 import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { linearRegression, mean, sampleVariance } from 'simple-statistics';
 import { climbAt, sayCone } from './endPoints';
@@ -157,12 +158,12 @@ const AGREE = 5;
  * @param shown cone index of the witness cones
  * @example sayOffset(6, 5.5) // "… the thermocouple reads about 19 °C hot: the kiln is cooler than it says."
  */
-export function sayOffset(logged: number, shown: number): string {
+export function sayOffset(logged: number, shown: number): Message {
   const off = offsetOf(logged, shown);
   const both = `The log comes to cone ${sayCone(logged)}, the cones show ${sayCone(shown)}`;
-  if (Math.abs(off) < AGREE) return `${both}: they agree within ${AGREE} °C.`;
-  const degrees = Math.round(Math.abs(off));
+  if (Math.abs(off) < AGREE) return text`${both}: they agree within ${kelvins(AGREE)}.`;
+  const by = kelvins(Math.abs(off));
   return off > 0
-    ? `${both}: the thermocouple reads about ${degrees} °C hot, so the kiln is cooler than it says.`
-    : `${both}: the thermocouple reads about ${degrees} °C cold, so the kiln is hotter than it says.`;
+    ? text`${both}: the thermocouple reads about ${by} hot, so the kiln is cooler than it says.`
+    : text`${both}: the thermocouple reads about ${by} cold, so the kiln is hotter than it says.`;
 }

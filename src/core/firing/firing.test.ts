@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import {
   coolingPoint,
   coolingTime,
@@ -212,7 +213,8 @@ test('a load says what is doubtful in it', () => {
     ...more,
   });
   const posts = new Map([[1, 120]]);
-  const said = (...pieces: LoadPiece[]) => warningsOf(pieces, SHELF, posts).map(({ text }) => text);
+  const said = (...pieces: LoadPiece[]) =>
+    warningsOf(pieces, SHELF, posts).map(({ words }) => sayMessage(words));
   expect(said(piece('a', 60), piece('b', 160))).toEqual([]);
   expect(said(piece('a', 60), piece('b', 130))[0]).toBe('a and b touch.');
   expect(said(piece('a', 60, { chrome: true }), piece('b', 160, { tin: true }))[0]).toMatch(

@@ -1,3 +1,5 @@
+import { celsius as degrees, text as message, type Message } from '@/core/units';
+
 /** How a log file writes its times. */
 export const TIME_FORMATS = [
   'minutes',
@@ -23,7 +25,7 @@ export interface LogColumns {
 /** A line of a file that could not be read, counted as the file counts, header included. */
 export interface LineError {
   readonly line: number;
-  readonly message: string;
+  readonly message: Message;
 }
 
 /** A reading of a file: minutes from its first line, °C. */
@@ -57,21 +59,24 @@ export function readLogRows(
     }
     for (const [sensor, column] of columns.temperatures.entries()) {
       const celsius = readTemperature(row[column] ?? '', columns.unit);
-      if (typeof celsius === 'string') errors.push({ line, message: celsius });
-      else sensors[sensor]!.push({ seq: line, minutes, celsius });
+      if (typeof celsius === 'number' || celsius === null)
+        sensors[sensor]!.push({ seq: line, minutes, celsius });
+      else errors.push({ line, message: celsius });
     }
   }
   return { sensors, errors };
 }
 
 /** A blank cell or a word for "no reading" is null; what is neither that nor a temperature is said. */
-function readTemperature(cell: string, unit: 'C' | 'F'): number | null | string {
+function readTemperature(cell: string, unit: 'C' | 'F'): number | null | Message {
   const text = cell.trim();
   if (text === '' || /^(n\/?a|nan|null|-+|open|err(or)?)$/i.test(text)) return null;
   const value = Number(text.replace(/\s*°?\s*[CF]$/i, '').replace(',', '.'));
   if (Number.isNaN(value)) return `“${text}” is no temperature`;
   const celsius = unit === 'F' ? (value - 32) / 1.8 : value;
-  return celsius < -50 || celsius > 1500 ? `${text} is outside −50 to 1500 °C` : celsius;
+  return celsius < -50 || celsius > 1500
+    ? message`${text} is outside ${degrees(-50)} to ${degrees(1500)}`
+    : celsius;
 }
 
 /**

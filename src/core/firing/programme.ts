@@ -1,3 +1,4 @@
+import { celsius, joined, perHour, text, type Message } from '@/core/units';
 import { coneEquivalents, peakOf, untilPeak } from './heatWork';
 import type { CurvePoint } from './work';
 
@@ -18,7 +19,7 @@ export const ROOM = 20;
 export interface SegmentError {
   readonly segment: number;
   readonly field: keyof Segment;
-  readonly message: string;
+  readonly message: Message;
 }
 
 /** The most a ceramic kiln is ever sent to, °C, and the fastest rate a controller takes, °C/h. */
@@ -33,9 +34,13 @@ export function faultsIn(segments: readonly Segment[], most: number = LIMITS.tar
   return segments.flatMap(({ rate, target, hold }, segment): SegmentError[] => {
     const wrong: SegmentError[] = [];
     if (!(rate > 0 && rate <= LIMITS.rate))
-      wrong.push({ segment, field: 'rate', message: `1 to ${LIMITS.rate} °C/h.` });
+      wrong.push({ segment, field: 'rate', message: text`1 to ${perHour(LIMITS.rate)}.` });
     if (!(target >= ROOM && target <= most))
-      wrong.push({ segment, field: 'target', message: `${ROOM} to ${most} °C for this kiln.` });
+      wrong.push({
+        segment,
+        field: 'target',
+        message: text`${celsius(ROOM)} to ${celsius(most)} for this kiln.`,
+      });
     if (!(hold >= 0 && hold <= LIMITS.hold))
       wrong.push({ segment, field: 'hold', message: 'At most 48 hours.' });
     return wrong;
@@ -196,15 +201,16 @@ export function plannedAt(curve: readonly CurvePoint[], minute: number): number 
   return from.celsius + (to.celsius - from.celsius) * share;
 }
 
-/** Steps in words, as they are written on a kiln's card. @example "150 °C/h to 1100, 60 °C/h to 1205, hold 15 min" */
-export function saySegments(segments: readonly Segment[]): string {
+/** Steps in words, as they are written on a kiln's card. @example "150 °C/h to 1100 °C, 60 °C/h to 1205 °C, hold 15 min" */
+export function saySegments(segments: readonly Segment[]): Message {
   const hold = (minutes: number) =>
     minutes >= 120 && minutes % 60 === 0
       ? `, hold ${minutes / 60} h`
       : minutes > 0
         ? `, hold ${minutes} min`
         : '';
-  return segments
-    .map(({ rate, target, hold: minutes }) => `${rate} °C/h to ${target}${hold(minutes)}`)
-    .join(', ');
+  const steps = segments.map(
+    ({ rate, target, hold: minutes }) => text`${perHour(rate)} to ${celsius(target)}${hold(minutes)}`,
+  );
+  return joined(steps, ', ');
 }

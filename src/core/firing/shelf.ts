@@ -1,3 +1,4 @@
+import { millimetres, text, type Message } from '@/core/units';
 import { formShape, type Form } from '../vocabulary';
 
 /** A shelf as seen from above, mm. */
@@ -109,7 +110,7 @@ export interface LoadPiece extends Standing {
 /** Something about a load worth a second look, and the pieces it is about. */
 export interface LoadWarning {
   readonly pieces: readonly string[];
-  readonly text: string;
+  readonly words: Message;
 }
 
 /** Below this a running glaze reaches the shelf (common practice: stop 1 to 2 cm short of the foot), mm. */
@@ -130,17 +131,17 @@ export function warningsOf(
   posts: ReadonlyMap<number, number | null>,
 ): LoadWarning[] {
   const alone = pieces.flatMap((piece): LoadWarning[] => {
-    const warn = (text: string) => ({ pieces: [piece.id], text: `${piece.label} ${text}` });
+    const warn = (words: Message) => ({ pieces: [piece.id], words: text`${piece.label} ${words}` });
     const post = posts.get(piece.shelf);
     return [
       ...(isOnShelf(piece, shelf) ? [] : [warn('stands over the edge of its shelf.')]),
       ...(typeof post === 'number' && piece.heightMm + 5 > post
-        ? [warn(`is ${Math.round(piece.heightMm)} mm high, its posts ${post} mm.`)]
+        ? [warn(text`is ${millimetres(piece.heightMm)} high, its posts ${millimetres(post)}.`)]
         : []),
       ...(piece.runsFrom !== null && piece.runsFrom < RUN_ROOM && !piece.cookie
         ? [
             warn(
-              `carries a runny glaze to ${Math.round(piece.runsFrom)} mm from the foot: put a cookie under it.`,
+              text`carries a runny glaze to ${millimetres(piece.runsFrom)} from the foot: put a cookie under it.`,
             ),
           ]
         : []),
@@ -150,10 +151,10 @@ export function warningsOf(
     pieces.slice(i + 1).flatMap((b): LoadWarning[] => {
       if (a.shelf !== b.shelf) return [];
       const room = roomBetween(a, b);
-      if (room < 0) return [{ pieces: [a.id, b.id], text: `${a.label} and ${b.label} touch.` }];
+      if (room < 0) return [{ pieces: [a.id, b.id], words: `${a.label} and ${b.label} touch.` }];
       const fumes = (a.chrome && b.tin) || (b.chrome && a.tin);
       return fumes && room < FUMES
-        ? [{ pieces: [a.id, b.id], text: `Chrome beside tin: ${a.label} and ${b.label} may blush pink.` }]
+        ? [{ pieces: [a.id, b.id], words: `Chrome beside tin: ${a.label} and ${b.label} may blush pink.` }]
         : [];
     }),
   );

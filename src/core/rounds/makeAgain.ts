@@ -1,5 +1,5 @@
 import { areaOfBand, type SizedForm, type Way } from '../coats';
-import { formShape, type Side } from '../vocabulary';
+import { formShape, reachMm, type Side } from '../vocabulary';
 import { COAT_THICKNESS } from '../fit';
 import { POROUS_DENSITY } from './needs';
 
@@ -49,7 +49,7 @@ export function makeAgain(
 ): WorkSheet {
   const lines = coats.map((coat): MakeLine => {
     const side = sideOn(next, coat.side);
-    const length = next.form === 'plate' ? next.widthMm / 2 : next.heightMm;
+    const length = reachMm(next);
     const areaCm2 = areaOfBand(next, side, coat.from, coat.to);
     return {
       ...coat,

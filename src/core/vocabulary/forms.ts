@@ -108,6 +108,18 @@ export function formShape(form: Form): FormShape {
   return SHAPES[form];
 }
 
+/** What a piece measures, as far as its bands are concerned. */
+export interface Measures {
+  readonly form: Form;
+  readonly heightMm: number;
+  readonly widthMm: number;
+}
+
+/** How far bands reach, mm: from foot to rim, on a plate from its centre to its rim. */
+export function reachMm({ form, heightMm, widthMm }: Measures): number {
+  return SHAPES[form].plan ? widthMm / 2 : heightMm;
+}
+
 /** The forms that rounds lay out tests on. */
 export const ROUND_FORMS = ['tile', 'ring strip'] as const satisfies readonly Form[];
 export type RoundForm = (typeof ROUND_FORMS)[number];

@@ -1,5 +1,4 @@
 import dayjs from 'dayjs';
-import { toFahrenheit } from '@/core/firing';
 import type { ClockTime } from '@/records/firings';
 
 /** Minutes as hours and minutes: "7:05". */
@@ -14,11 +13,6 @@ export function parseHours(text: string): number | null {
   if (plain === '') return null;
   const clock = /^(\d{1,3}):([0-5]\d)$/.exec(plain);
   return clock ? Number(clock[1]) * 60 + Number(clock[2]) : Number(plain) * 60;
-}
-
-/** A temperature as the reader wants it, whole: "1043 °C". */
-export function degrees(celsius: number, fahrenheit: boolean): string {
-  return fahrenheit ? `${Math.round(toFahrenheit(celsius))} °F` : `${Math.round(celsius)} °C`;
 }
 
 /** To ten minutes: a forecast knows no better. */

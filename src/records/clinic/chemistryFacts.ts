@@ -1,3 +1,4 @@
+import type { Message } from '@/core/units';
 import { coolingBelowTop, spoken, spokenEvidence, type Evidence, type SpokenFacts } from '@/core/clinic';
 import type { Stack } from '@/core/coats';
 import type { DefectId } from '@/core/vocabulary';
@@ -10,7 +11,7 @@ import type { NewestRecipe } from '@/records/materials/recipes';
 
 /** What chemistry and firing say of the worst zone of a piece. */
 export interface ChemistryFacts {
-  readonly sentences: readonly string[];
+  readonly sentences: readonly Message[];
   /** What the bucket and the cooling add to the evidence. */
   readonly evidence: Evidence;
   /** The figure that its clay is judged by; null when none is known. */

@@ -5,6 +5,7 @@ import { GuideWordsProvider } from './GuideWords';
 import { RegisterServiceWorker } from './RegisterServiceWorker';
 import { Keys } from './Keys';
 import { MemberProvider } from '../MemberContext';
+import { UnitsProvider } from '../units';
 import { StorageNotice } from './StorageNotice';
 import { RunningHead } from './RunningHead';
 import { ThumbIndex } from './ThumbIndex';
@@ -21,21 +22,23 @@ interface FrameProps {
 export function AppFrame({ member, kilns, signOut, children }: FrameProps) {
   return (
     <MemberProvider memberId={member.id}>
-      <BenchProvider>
-        <GuideWordsProvider>
-          <div className={css.frame}>
-            <RunningHead member={member} kilns={kilns} signOut={signOut} />
-            <main className={css.page}>
-              <StorageNotice />
-              {children}
-            </main>
-            <ThumbIndex />
-            <Bench />
-            <Keys />
-            <RegisterServiceWorker />
-          </div>
-        </GuideWordsProvider>
-      </BenchProvider>
+      <UnitsProvider>
+        <BenchProvider>
+          <GuideWordsProvider>
+            <div className={css.frame}>
+              <RunningHead member={member} kilns={kilns} signOut={signOut} />
+              <main className={css.page}>
+                <StorageNotice />
+                {children}
+              </main>
+              <ThumbIndex />
+              <Bench />
+              <Keys />
+              <RegisterServiceWorker />
+            </div>
+          </GuideWordsProvider>
+        </BenchProvider>
+      </UnitsProvider>
     </MemberProvider>
   );
 }

@@ -5,8 +5,17 @@ export { BothValues, ConflictNotice } from './ConflictNotice';
 export { DataTable, type TableColumn, type TableRowData, type Tick } from './DataTable';
 export { Form } from './Form';
 export { FormErrors } from './FormErrors';
-export { ChoiceInput, ColourInput, NumberInput, SelectInput, SwitchInput, TextInput } from './inputs';
+export {
+  ChoiceInput,
+  ColourInput,
+  NumberInput,
+  QuantityInput,
+  SelectInput,
+  SwitchInput,
+  TextInput,
+} from './inputs';
 export { NumberField, parseNumber } from './NumberField';
+export { QuantityField } from './QuantityField';
 export { Acts, PageHeader, TitleRow } from './PageHeader';
 export { RadioCards } from './RadioCards';
 export type { TableOrder, TableValue } from './tableRows';

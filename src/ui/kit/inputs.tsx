@@ -7,6 +7,7 @@ import { useController, type Control, type FieldPathByValue, type FieldValues } 
 import { Choice } from './Choice';
 import { ColourField } from './ColourField';
 import { NumberField } from './NumberField';
+import { QuantityField, type QuantityFieldProps } from './QuantityField';
 import { WordField } from './WordField';
 
 /** A field of a form that holds a value of one kind; another kind does not compile. */
@@ -52,6 +53,28 @@ export function NumberInput<V extends FieldValues>({
   const { field, fieldState } = useController({ control, name });
   return (
     <NumberField
+      {...rest}
+      inputRef={field.ref}
+      value={field.value}
+      onChange={field.onChange}
+      onNotANumber={() => field.onChange(Number.NaN)}
+      onBlur={field.onBlur}
+      error={error ?? fieldState.error?.message}
+    />
+  );
+}
+
+/** A quantity in the reader's units; null while the field is blank. */
+export function QuantityInput<V extends FieldValues>({
+  control,
+  name,
+  error,
+  ...rest
+}: Of<V, number | null> &
+  Pick<QuantityFieldProps, 'dimension' | 'digits' | 'className'> & { readonly error?: string | undefined }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <QuantityField
       {...rest}
       inputRef={field.ref}
       value={field.value}

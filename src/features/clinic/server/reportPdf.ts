@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import 'server-only';
 import { causeOf, foundWords, type Ranking } from '@/core/clinic';
 import { defectName } from '@/core/vocabulary';
@@ -49,7 +50,7 @@ export async function reportPdf(
   );
   part(
     `What chemistry and firing say of ${diagnosis.found?.piece.label}`,
-    diagnosis.found?.voice.sentences ?? [],
+    diagnosis.found?.voice.sentences.map((one) => sayMessage(one)) ?? [],
   );
   part(ranking.enough ? 'Causes' : 'Causes, not enough to tell yet', causesOf(ranking));
   part(
@@ -77,7 +78,7 @@ function causesOf({ causes }: Ranking): string[] {
         `${percentWords(score)}: ${cause.name}.`,
         because.length ? `For it: ${because.map(({ words }) => words).join('; ')}.` : '',
         against.length ? `Against it: ${against.map(({ words }) => words).join('; ')}.` : '',
-        `The test: ${cause.test}`,
+        `The test: ${sayMessage(cause.test)}`,
       ]
         .filter(Boolean)
         .join(' '),

@@ -1,3 +1,5 @@
+import { Said } from '@/ui/units';
+import { sayMessage } from '@/core/units';
 import { causeOf, type RankedCause, type Ranking } from '@/core/clinic';
 import css from './clinic.module.css';
 import { percentWords } from '../model/words';
@@ -45,8 +47,8 @@ function Cause({ ranked, open }: { ranked: RankedCause; open: boolean }) {
           <h3>What to do, in order</h3>
           <ol>
             {cause.remedies.map(({ act, cost, risk, caution }) => (
-              <li key={act}>
-                {act}
+              <li key={sayMessage(act)}>
+                <Said of={act} />
                 <span className="quiet">
                   {cost !== 'none' && ` (${cost === 'much' ? 'much work' : 'some work'})`}
                   {risk && `; may: ${risk}`}
@@ -56,7 +58,7 @@ function Cause({ ranked, open }: { ranked: RankedCause; open: boolean }) {
             ))}
           </ol>
           <p>
-            <b>The test:</b> {cause.test}
+            <b>The test:</b> <Said of={cause.test} />
           </p>
           {cause.school && <p className="small">{cause.school}</p>}
         </div>

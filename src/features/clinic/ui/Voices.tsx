@@ -1,3 +1,5 @@
+import { sayMessage } from '@/core/units';
+import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { askNext, foundWords, type Evidence } from '@/core/clinic';
 import { defectName, type Defect } from '@/core/vocabulary';
@@ -30,7 +32,9 @@ export function ToldVoice({
       {told.length > 0 && (
         <ul className={css.told}>
           {foundWords(defect.id, evidenceFromAnswers(told)).map((words) => (
-            <li key={words}>{words}</li>
+            <li key={sayMessage(words)}>
+              <Said of={words} />
+            </li>
           ))}
         </ul>
       )}
@@ -142,7 +146,9 @@ export function RecordVoice({
           </p>
           <ul className={css.tiles}>
             {found.voice.sentences.map((words) => (
-              <li key={words}>{words}</li>
+              <li key={sayMessage(words)}>
+                <Said of={words} />
+              </li>
             ))}
           </ul>
           {counted.length > 0 && (
@@ -152,7 +158,9 @@ export function RecordVoice({
           )}
           <ul className={css.told}>
             {counted.map((words) => (
-              <li key={words}>{words}</li>
+              <li key={sayMessage(words)}>
+                <Said of={words} />
+              </li>
             ))}
           </ul>
         </>

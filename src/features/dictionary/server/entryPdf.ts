@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import 'server-only';
 import { stackWords } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
@@ -49,7 +50,7 @@ function linesOf(sense: Sense, number: string, nameOf: (id: string) => string, l
     [`${number}${sense.ground}, cone ${sense.cone} ${sense.atmosphere}${refired}`, { font: 'bold' }],
     [words?.look ?? 'Not described yet.'],
     [stackWords(sense.stack, nameOf), { size: 9, colour: 'quiet' }],
-    [words ? `${words.moves}.` : ''],
+    [words ? `${sayMessage(words.moves)}.` : ''],
     [bad?.length ? `Defects: ${bad.join(', ')}` : '', { font: 'bold' }],
     [`${words?.proved ?? ''}${label ? `; shown: ${label}` : ''}`, { size: 9, colour: 'quiet' }],
   ].filter(([text]) => text) as [string, { size?: number }?][];

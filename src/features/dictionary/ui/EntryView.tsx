@@ -1,3 +1,4 @@
+import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
@@ -167,7 +168,7 @@ function SenseRow({
           <dt>Applied</dt>
           <dd>{stackWords(sense.stack, nameOf)}</dd>
           <dt>Moves</dt>
-          <dd>{words?.moves}</dd>
+          <dd>{words && <Said of={words.moves} />}</dd>
           <dt>Defects</dt>
           <dd>
             {sense.summary?.defects.length ? (

@@ -1,3 +1,4 @@
+import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { SURFACES, defectName } from '@/core/vocabulary';
 import { colourWords, movementWords } from '@/core/evidence';
@@ -80,7 +81,12 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
                     )}
                     <span className="small">
                       {[entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ')}
-                      {entry.movement && `; ${movementWords(entry.movement)}`}
+                      {entry.movement && (
+                        <>
+                          {'; '}
+                          <Said of={movementWords(entry.movement)} />
+                        </>
+                      )}
                     </span>
                     <span className="small quiet">
                       {entry.ground}, cone {entry.cone}, {entry.atmosphere}

@@ -1,15 +1,11 @@
 import { ulid } from 'ulid';
-import { clockWords, degrees, hours, parseHours } from '@/features/shared/clock';
+import { clockWords, hours, parseHours } from '@/features/shared/clock';
 import { conesSchema, eventSchema, importSchema } from '../schema';
 
 test('hours are written and read as people write them', () => {
   expect([0, 65, 425.4, 6000].map(hours)).toEqual(['0:00', '1:05', '7:05', '100:00']);
   expect(['7:05', ' 7.5', '7,5', '', '0:00'].map(parseHours)).toEqual([425, 450, 450, null, 0]);
   expect(['7:65', 'noon', '7h'].map((text) => Number.isNaN(parseHours(text)))).toEqual([true, true, true]);
-});
-
-test('degrees go by the reader’s scale', () => {
-  expect([degrees(1222.4, false), degrees(1222, true)]).toEqual(['1222 °C', '2232 °F']);
 });
 
 test('a time to come is told to ten minutes, and by day', () => {

@@ -1,24 +1,24 @@
 'use client';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
-  REDUCTIONS,
   type EventKind,
   type Reduction,
   type FiringEvent,
   FIRING_EVENTS,
   eventAsks,
 } from '@/core/vocabulary';
-import { toCelsius } from '@/core/firing';
+import { celsius } from '@/core/units';
 import type { StoredEvent } from '@/records/firings';
-import { FormErrors, NumberField, WordField } from '@/ui/kit';
+import { FormErrors } from '@/ui/kit';
+import { QuantityText } from '@/ui/units';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveEvent, setEventEnded } from '../actions';
-import { degrees, hours, parseHours } from '@/features/shared/clock';
+import { hours, parseHours } from '@/features/shared/clock';
+import { AskEvent } from './AskEvent';
 import css from './log.module.css';
 
 interface Props {
@@ -28,7 +28,6 @@ interface Props {
   readonly events: readonly StoredEvent[];
   readonly gas: boolean;
   readonly byHand: boolean;
-  readonly fahrenheit: boolean;
   readonly onDone: () => void;
 }
 
@@ -36,7 +35,7 @@ interface Props {
 const EVERY = 60;
 
 /** Everything that is written down while a kiln fires, a tap each, and what was written so far. */
-export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDone }: Props) {
+export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props) {
   const { run, isBusy, errors } = useMutation();
   const [idOf, kept] = useIdempotentId();
   const { offer, bar } = useUndo();
@@ -50,11 +49,10 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
   const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
   const put = async (kind: EventKind, heaviness?: Reduction) => {
-    const celsius = kind === 'hand reading' && fahrenheit && value !== null ? toCelsius(value) : value;
     const wants = eventAsks(kind);
     const said = {
       kind,
-      value: wants === 'degrees' || wants === 'percent' ? celsius : null,
+      value: wants === 'degrees' || wants === 'percent' ? value : null,
       note: heaviness ?? (wants === 'words' ? note : ''),
     };
     // The same tap ten minutes later is another event.
@@ -107,81 +105,52 @@ export function EventKeys({ firingId, now, events, gas, byHand, fahrenheit, onDo
       </div>
       {due && <p className={css.due}>Hourly reading due.</p>}
       {asking && asks && (
-        <form
-          className={css.ask}
-          onSubmit={(event) => {
-            event.preventDefault();
-            void put(asking);
-          }}
-        >
-          {asks === 'heaviness' ? (
-            <div className={css.keys}>
-              {REDUCTIONS.map((heaviness) => (
-                <button
-                  key={heaviness}
-                  type="button"
-                  disabled={isBusy}
-                  onClick={() => void put(asking, heaviness)}
-                >
-                  {heaviness}
-                </button>
-              ))}
-            </div>
-          ) : asks === 'words' ? (
-            <WordField label="Note" value={note} onChange={setNote} autoFocus />
-          ) : (
-            <NumberField
-              label={asks === 'degrees' ? `Temperature, ${fahrenheit ? '°F' : '°C'}` : `${asking}, % open`}
-              value={value}
-              onChange={setValue}
-              autoFocus={!byHand}
-            />
-          )}
-          <WordField
-            label="At, hours from the start"
-            value={when}
-            onChange={setWhen}
-            hint="Leave empty for now."
-            error={Number.isNaN(parseHours(when)) ? 'Such as 7:30 or 7.5.' : undefined}
-          />
-          {asks !== 'heaviness' && (
-            <Button
-              type="submit"
-              variant="contained"
-              disabled={
-                isBusy || Number.isNaN(parseHours(when)) || (asks === 'words' ? !note.trim() : value === null)
-              }
-            >
-              Log
-            </Button>
-          )}
-        </form>
+        <AskEvent
+          {...{ asks, asking, byHand, isBusy, value, setValue, when, setWhen, note, setNote }}
+          onLog={(heaviness) => void put(asking, heaviness)}
+        />
       )}
       <FormErrors errors={errors} />
-      {events.length > 0 && (
-        <ol className={css.events} reversed>
-          {[...events].reverse().map((event) => (
-            <li key={event.id}>
-              <b className="figures">{hours(event.minutes)}</b>
-              <span>
-                {event.kind === 'note' ? event.note : event.kind}
-                {event.kind === 'reduction starts' && event.note && `, ${event.note}`}
-                {event.value !== null && (
-                  <b className="figures">
-                    {' '}
-                    {event.kind === 'hand reading' ? degrees(event.value, fahrenheit) : `${event.value} %`}
-                  </b>
-                )}
-              </span>
-              <span className="quiet">{event.by}</span>
-              <button type="button" className={css.strike} onClick={() => void strike(event)}>
-                delete
-              </button>
-            </li>
-          ))}
-        </ol>
-      )}
+      <EventList events={events} onStrike={(event) => void strike(event)} />
       {bar}
     </section>
+  );
+}
+
+/** What was logged so far, the newest first. */
+function EventList({
+  events,
+  onStrike,
+}: {
+  events: readonly StoredEvent[];
+  onStrike: (event: StoredEvent) => void;
+}) {
+  if (events.length === 0) return null;
+  return (
+    <ol className={css.events} reversed>
+      {[...events].reverse().map((event) => (
+        <li key={event.id}>
+          <b className="figures">{hours(event.minutes)}</b>
+          <span>
+            {event.kind === 'note' ? event.note : event.kind}
+            {event.kind === 'reduction starts' && event.note && `, ${event.note}`}
+            {event.value !== null && (
+              <b>
+                {' '}
+                {event.kind === 'hand reading' ? (
+                  <QuantityText of={celsius(event.value)} />
+                ) : (
+                  <span className="figures">{event.value} %</span>
+                )}
+              </b>
+            )}
+          </span>
+          <span className="quiet">{event.by}</span>
+          <button type="button" className={css.strike} onClick={() => onStrike(event)}>
+            delete
+          </button>
+        </li>
+      ))}
+    </ol>
   );
 }

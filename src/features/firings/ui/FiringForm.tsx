@@ -1,4 +1,6 @@
 'use client';
+import { useUnits } from '@/ui/units';
+import { sayMessage } from '@/core/units';
 import dayjs from 'dayjs';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
@@ -51,11 +53,12 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     onSaved: ({ id }) => onSaved(id),
   });
   const { control } = form;
+  const units = useUnits();
   const { setValue } = form.form;
   const followProgramme = (programmeId: string) => {
     const chosen = programmes.find(({ id }) => id === programmeId);
     setValue('segments', chosen ? [...chosen.segments] : null);
-    if (chosen) setValue('programme', `${chosen.name}: ${saySegments(chosen.segments)}`);
+    if (chosen) setValue('programme', `${chosen.name}: ${sayMessage(saySegments(chosen.segments), units)}`);
   };
   const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
     list.map(({ id, name }) => [id, name] as const);

@@ -1,11 +1,12 @@
 'use client';
+import { celsius } from '@/core/units';
+import { QuantityText, Said, useChooseUnits, useUnits } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { plannedAt, sayOffset } from '@/core/firing';
 import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
-import { usePersistedState } from '@/ui/usePersistedState';
-import { degrees, hours } from '@/features/shared/clock';
+import { hours } from '@/features/shared/clock';
 import { CoolingWords } from './CoolingWords';
 import { EventKeys } from './EventKeys';
 import { ImportLog } from './ImportLog';
@@ -27,7 +28,9 @@ const EVERY = 2000;
 /** What happens and happened in the kiln: where it stands, the curve, events, witness cones. */
 export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite }: Props) {
   const { log, silent, ask } = useLiveLog(firing, first);
-  const [fahrenheit, setFahrenheit] = usePersistedState('jiten.fahrenheit', false);
+  const { temperature } = useUnits();
+  const chooseUnits = useChooseUnits();
+  const other = temperature === '°C' ? '°F' : '°C';
   const live = log.sources.some((source) => source.live);
   const now = useCallback(() => {
     if (live || !firing.startedAt || firing.endedAt) return log.minutes;
@@ -37,17 +40,17 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
   const over = firing.state !== 'firing';
   return (
     <div className={css.log}>
-      <Standing {...{ firing, log, silent, fahrenheit }} />
+      <Standing {...{ firing, log, silent }} />
       <Button
         size="small"
         variant="text"
-        onClick={() => setFahrenheit(!fahrenheit)}
+        onClick={() => chooseUnits({ temperature: other })}
         sx={{ justifySelf: 'end' }}
       >
-        {fahrenheit ? 'Show °C' : 'Show °F'}
+        Show {other}
       </Button>
       {log.last || log.planned ? (
-        <LogChart log={log} fahrenheit={fahrenheit} name={`${firing.kilnName} ${firing.number}`} />
+        <LogChart log={log} name={`${firing.kilnName} ${firing.number}`} />
       ) : (
         <p className="quiet">No curve yet. It starts with the first reading.</p>
       )}
@@ -58,7 +61,7 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
           events={log.events}
           gas={kiln.heat !== 'electric'}
           byHand={!live && log.sensors.length === 0}
-          fahrenheit={fahrenheit}
+
           onDone={ask}
         />
       )}
@@ -114,24 +117,14 @@ function useLiveLog(firing: Firing, first: FiringLog) {
 }
 
 /** The answer first: how hot it is, how far along the cones, and what is wrong. */
-function Standing({
-  firing,
-  log,
-  silent,
-  fahrenheit,
-}: {
-  firing: Firing;
-  log: FiringLog;
-  silent: boolean;
-  fahrenheit: boolean;
-}) {
+function Standing({ firing, log, silent }: { firing: Firing; log: FiringLog; silent: boolean }) {
   const lastLine = log.sensors[0]?.at(-1);
   const error = log.sources.find((source) => source.live && source.error)?.error;
   return (
     <div className={css.standing}>
       {firing.state === 'firing' || firing.state === 'cooling' ? (
         <p className={css.figure} role="status" aria-live="off">
-          <b className="heat">{log.last ? degrees(log.last.celsius, fahrenheit) : 'no reading'}</b>
+          <b className="heat">{log.last ? <QuantityText of={celsius(log.last.celsius)} /> : 'no reading'}</b>
           {log.cone && (
             <span>
               cone <b>{log.cone}</b>
@@ -141,13 +134,12 @@ function Standing({
             <span className="figures">{hours(log.minutes)}</span> h from the start
             {firing.state === 'firing' && typeof lastLine?.target === 'number' && (
               <>
-                , programme asks <span className="figures">{degrees(lastLine.target, fahrenheit)}</span>
+                , programme asks <QuantityText of={celsius(lastLine.target)} />
               </>
             )}
             {firing.state === 'firing' && lastLine === undefined && log.planned && (
               <>
-                , programme asks{' '}
-                <span className="figures">{degrees(plannedAt(log.planned, log.minutes), fahrenheit)}</span>
+                , programme asks <QuantityText of={celsius(plannedAt(log.planned, log.minutes))} />
               </>
             )}
             {typeof lastLine?.oxygen === 'number' && (
@@ -161,7 +153,7 @@ function Standing({
         <Result firing={firing} log={log} />
       )}
       {firing.state === 'cooling' && <Result firing={firing} log={log} />}
-      <CoolingWords log={log} fahrenheit={fahrenheit} />
+      <CoolingWords log={log} />
       {log.alarms.map((alarm) => (
         <p key={alarm} role="alert" className={css.alarm}>
           {ALARMS[alarm]}
@@ -203,7 +195,11 @@ function Result({ firing, log }: { firing: Firing; log: FiringLog }) {
     );
   return (
     <p className={css.result} data-testid="result">
-      {logged === null ? `The cones show ${sayReached(firing)}.` : sayOffset(logged, firing.achievedCone)}
+      {logged === null ? (
+        `The cones show ${sayReached(firing)}.`
+      ) : (
+        <Said of={sayOffset(logged, firing.achievedCone)} />
+      )}
     </p>
   );
 }

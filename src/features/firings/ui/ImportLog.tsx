@@ -1,4 +1,5 @@
 'use client';
+import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { parse } from 'papaparse';
 import { useMemo, useState } from 'react';
@@ -119,7 +120,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
             <ul className="small">
               {read.errors.slice(0, SHOWN_ERRORS).map(({ line, message }) => (
                 <li key={line}>
-                  line <span className="figures">{line}</span>: {message}
+                  line <span className="figures">{line}</span>: <Said of={message} />
                 </li>
               ))}
               {read.errors.length > SHOWN_ERRORS && <li>and {read.errors.length - SHOWN_ERRORS} more</li>}

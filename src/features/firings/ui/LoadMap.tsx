@@ -1,4 +1,6 @@
 'use client';
+import { Said } from '@/ui/units';
+import { sayMessage } from '@/core/units';
 import {
   DndContext,
   KeyboardSensor,
@@ -130,8 +132,10 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
           </p>
           {warnings.length > 0 && (
             <ul className={css.warnings} aria-label="Check these">
-              {warnings.map(({ text }) => (
-                <li key={text}>{text}</li>
+              {warnings.map(({ words }) => (
+                <li key={sayMessage(words)}>
+                  <Said of={words} />
+                </li>
               ))}
             </ul>
           )}

@@ -14,7 +14,9 @@ import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { CONES } from '@/core/vocabulary';
-import { coneIndex, sayCone, toFahrenheit } from '@/core/firing';
+import { coneIndex, sayCone } from '@/core/firing';
+import { shownValue, type Units } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import type { FiringLog } from '@/records/firings';
 import { CHART_FONT as font, useInks } from '@/ui/inks';
 import type { Palette } from '@/ui/palette';
@@ -42,9 +44,10 @@ export type ChartLog = Pick<
 >;
 
 /** The measured curve against its programme, the cone equivalent climbing beside it, events across. */
-export function LogChart({ log, fahrenheit, name }: { log: ChartLog; fahrenheit: boolean; name: string }) {
+export function LogChart({ log, name }: { log: ChartLog; name: string }) {
   const inks = useInks();
-  const { data, options } = useMemo(() => drawn(log, fahrenheit, inks), [log, fahrenheit, inks]);
+  const units = useUnits();
+  const { data, options } = useMemo(() => drawn(log, units, inks), [log, units, inks]);
   return (
     <figure className={css.chart}>
       <Line data={data} options={options} role="img" aria-label={`${name}: ${inWords(log)}`} />
@@ -85,8 +88,8 @@ function inWords({ last, cone, minutes }: ChartLog): string {
   return `${Math.round(last.celsius)} °C after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
 }
 
-function drawn(log: ChartLog, fahrenheit: boolean, inks: Palette) {
-  const shown = (celsius: number) => (fahrenheit ? toFahrenheit(celsius) : celsius);
+function drawn(log: ChartLog, units: Units, inks: Palette) {
+  const shown = (celsius: number) => shownValue('temperature', celsius, units);
   const hand = log.events.filter(({ kind }) => kind === 'hand reading');
   const sensors = log.sensors.map((lines) =>
     withGaps(
@@ -129,10 +132,10 @@ function drawn(log: ChartLog, fahrenheit: boolean, inks: Palette) {
       },
     ],
   };
-  return { data, options: optionsOf(log, fahrenheit, inks) };
+  return { data, options: optionsOf(log, units, inks) };
 }
 
-function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Palette): ChartOptions<'line'> {
+function optionsOf(log: ChartLog, units: Units, inks: Palette): ChartOptions<'line'> {
   const top = Math.max(...log.equivalents.map(({ index }) => index), 1) + 0.6;
   const known = Math.max(log.minutes, log.planned?.at(-1)?.minutes ?? 0, 60);
   const step = [60, 120, 240, 480, 1440, 2880].find((minutes) => known / minutes <= 12) ?? 10_080;
@@ -161,11 +164,11 @@ function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Palette): ChartOpti
       },
       y: {
         min: 0,
-        suggestedMax: fahrenheit ? 2400 : 1300,
+        suggestedMax: Math.ceil(shownValue('temperature', 1300, units) / 100) * 100,
         grid: { color: inks.hairline },
         border: { color: inks.quiet },
         ticks: { color: inks.quiet, font, callback: (value) => String(value) },
-        title: { display: true, text: fahrenheit ? '°F' : '°C', color: inks.quiet, font },
+        title: { display: true, text: units.temperature, color: inks.quiet, font },
       },
       cone: {
         position: 'right',
@@ -193,7 +196,7 @@ function optionsOf(log: ChartLog, fahrenheit: boolean, inks: Palette): ChartOpti
           label: ({ dataset, parsed }) =>
             dataset.label === 'cone'
               ? `cone equivalent ${sayCone(parsed.y ?? 0)}`
-              : `${dataset.label}: ${Math.round(parsed.y ?? 0)} ${fahrenheit ? '°F' : '°C'}`,
+              : `${dataset.label}: ${Math.round(parsed.y ?? 0)} ${units.temperature}`,
         },
       },
       annotation: { annotations: marksOf(log, inks) },

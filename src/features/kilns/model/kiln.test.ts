@@ -1,6 +1,9 @@
 import { climbAt, coneAt, driftOf, type FiringWitness } from '@/core/firing';
 import { programmeConeWords } from './programmeConeWords';
+import { sayMessage } from '@/core/units';
 import { driftWords } from './kilnWords';
+
+const said = (...facts: Parameters<typeof driftWords>) => driftWords(...facts).map((one) => sayMessage(one));
 
 /** Firings a week apart whose log says cone 6 and whose cones say so many degrees less. */
 function firings(...offsets: readonly number[]): FiringWitness[] {
@@ -12,29 +15,29 @@ function firings(...offsets: readonly number[]): FiringWitness[] {
 }
 
 test('a thermocouple that agrees is said to', () => {
-  expect(driftWords(driftOf(firings(1, -1, 0.5), []))[0]).toMatch(
+  expect(said(driftOf(firings(1, -1, 0.5), []))[0]).toMatch(
     /^The thermocouple agrees with the cones \(.*3 firings/,
   );
 });
 
 test('one that reads hot says by how much, and what to aim for', () => {
-  const [answer] = driftWords(driftOf(firings(12, 11, 13, 12.5), []));
+  const [answer] = said(driftOf(firings(12, 11, 13, 12.5), []));
   expect(answer).toMatch(/reads about 12 °C hot/);
   expect(answer).toMatch(/Aim 12 °C higher for the same cone/);
-  expect(driftWords(driftOf(firings(-9, -8.5, -9.5), []))[0]).toMatch(/9 °C cold.*Aim 9 °C lower/);
+  expect(said(driftOf(firings(-9, -8.5, -9.5), []))[0]).toMatch(/9 °C cold.*Aim 9 °C lower/);
 });
 
 test('a drift and a step are told apart', () => {
-  expect(driftWords(driftOf(firings(2, 4.2, 6, 8.1, 10, 12.2), [])).join(' ')).toMatch(
+  expect(said(driftOf(firings(2, 4.2, 6, 8.1, 10, 12.2), [])).join(' ')).toMatch(
     /drifts by \+\d+ °C in 30 days/,
   );
-  const steps = driftWords(driftOf(firings(12, 11, 12.4, 1, 2, 1.4), [{ day: 20_415, part: 'elements' }]));
+  const steps = said(driftOf(firings(12, 11, 12.4, 1, 2, 1.4), [{ day: 20_415, part: 'elements' }]));
   expect(steps.join(' ')).toMatch(/A step of −1\d °C \(.*\) with the new elements/);
   expect(steps[0]).toMatch(/3 firings since/);
 });
 
 test('without cones there is nothing to say yet', () => {
-  expect(driftWords(driftOf([], []))).toEqual([expect.stringMatching(/^No firing has both/)]);
+  expect(said(driftOf([], []))).toEqual([expect.stringMatching(/^No firing has both/)]);
 });
 
 test('two kilns on one programme are compared with their scatter', () => {

@@ -1,12 +1,14 @@
 'use client';
 import { ulid } from 'ulid';
 import { KILN_HEATS } from '@/core/vocabulary';
+import type { Dimension } from '@/core/units';
 import type { Kiln, KilnDraft } from '@/records/firings';
 import {
   ChoiceInput,
   ConflictNotice,
   Form,
   NumberInput,
+  QuantityInput,
   SwitchInput,
   TextInput,
   useSavedForm,
@@ -32,22 +34,33 @@ const FIRST: Omit<Values, 'id'> = {
   roundShelves: true,
 };
 
-const NUMBERS = {
-  litres: 'Litres',
-  shelves: 'Shelves',
-  shelfWidthMm: 'Shelf width, mm',
-  shelfDepthMm: 'Shelf depth, mm',
-  mostCelsius: 'Never over, °C',
-  openBelow: 'Opened below, °C',
-} as const;
+/** Counts and measures of a kiln; a measure is typed in the reader's units. */
+const NUMBERS: readonly {
+  readonly name: 'litres' | 'shelves' | 'shelfWidthMm' | 'shelfDepthMm' | 'mostCelsius' | 'openBelow';
+  readonly label: string;
+  readonly dimension?: Dimension;
+}[] = [
+  { name: 'litres', label: 'Litres' },
+  { name: 'shelves', label: 'Shelves' },
+  { name: 'shelfWidthMm', label: 'Shelf width', dimension: 'thickness' },
+  { name: 'shelfDepthMm', label: 'Shelf depth', dimension: 'thickness' },
+  { name: 'mostCelsius', label: 'Never over', dimension: 'temperature' },
+  { name: 'openBelow', label: 'Opened below', dimension: 'temperature' },
+];
 
 /** The fields that are shown when two people changed a kiln. */
-const LABELS = { name: 'Name', controller: 'Controller', ...NUMBERS } as const;
+const COMPARED = [
+  { name: 'name', label: 'Name' },
+  { name: 'controller', label: 'Controller' },
+  ...NUMBERS,
+] as const;
 
 function differing(mine: Values, theirs: OverTheWire<Kiln>) {
-  return (Object.keys(LABELS) as (keyof typeof LABELS)[])
-    .map((field) => ({ name: LABELS[field], mine: String(mine[field]), theirs: String(theirs[field]) }))
-    .filter((row) => row.mine !== row.theirs);
+  return COMPARED.map(({ name, label }) => ({
+    name: label,
+    mine: String(mine[name]),
+    theirs: String(theirs[name]),
+  })).filter((row) => row.mine !== row.theirs);
 }
 
 /** What a kiln is: for a new one, or to correct one. */
@@ -79,9 +92,13 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
     >
       <TextInput control={control} name="name" label="Name" autoFocus />
       <ChoiceInput control={control} name="heat" label="Heat" options={KILN_HEATS} />
-      {(Object.keys(NUMBERS) as (keyof typeof NUMBERS)[]).map((field) => (
-        <NumberInput key={field} control={control} name={field} label={NUMBERS[field]} />
-      ))}
+      {NUMBERS.map(({ name, label, dimension }) =>
+        dimension ? (
+          <QuantityInput key={name} {...{ control, name, label, dimension }} />
+        ) : (
+          <NumberInput key={name} {...{ control, name, label }} />
+        ),
+      )}
       <SwitchInput control={control} name="roundShelves" label="Round shelves" />
       <TextInput
         control={control}

@@ -16,6 +16,8 @@ import { KilnForm } from './KilnForm';
 import { setPartEnded } from '../actions';
 import { DriftChart } from './DriftChart';
 import { PartForm } from './PartForm';
+import { celsius, sayMessage } from '@/core/units';
+import { QuantityText, Said } from '@/ui/units';
 import { driftWords } from '../model/kilnWords';
 import page from '@/ui/page.module.css';
 import css from './kiln.module.css';
@@ -50,7 +52,8 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
       <PageHeader first={kiln.name}>
         <h1>{kiln.name}</h1>
         <p className="quiet">
-          {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below {kiln.openBelow} °C,{' '}
+          {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below{' '}
+          <QuantityText of={celsius(kiln.openBelow)} />,{' '}
           {kiln.controller ? 'read by its controller' : 'read by hand'}
         </p>
         <Acts>
@@ -126,9 +129,13 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           </section>
           <section aria-label="Thermocouple" className={css.section}>
             <h2>Thermocouple against cones</h2>
-            <p className={css.answer}>{answer}</p>
-            {more.map((text) => (
-              <p key={text}>{text}</p>
+            <p className={css.answer}>
+              <Said of={answer!} />
+            </p>
+            {more.map((words) => (
+              <p key={sayMessage(words)}>
+                <Said of={words} />
+              </p>
             ))}
             {drift.offsets.length > 0 && <DriftChart drift={drift} parts={marks} />}
           </section>

@@ -5,7 +5,17 @@ import { useMemo, useState } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { faultsIn, predict, type Segment } from '@/core/firing';
 import type { KilnHabits, Kiln, Programme, ProgrammeDraft } from '@/records/firings';
-import { ConflictNotice, Form, NumberInput, TextInput, useSavedForm, type FormValues } from '@/ui/kit';
+import {
+  ConflictNotice,
+  Form,
+  NumberInput,
+  QuantityInput,
+  TextInput,
+  useSavedForm,
+  type FormValues,
+} from '@/ui/kit';
+import { sayMessage } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import { saveProgrammeForm } from '../actions';
 import { programmeFieldsSchema } from '../schema';
 import { ProgrammeForecast } from './ProgrammeForecast';
@@ -29,8 +39,7 @@ interface Props {
   readonly onDone: () => void;
 }
 
-const COLUMNS = { rate: 'Rate, °C/h', target: 'To, °C', hold: 'Hold, min' } as const;
-const FIELDS = Object.keys(COLUMNS) as (keyof Segment)[];
+const FIELDS = ['rate', 'target', 'hold'] as const;
 
 /** The steps of a programme beside the curve they draw, the cone it comes to, and when the kiln can be opened. */
 export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: Props) {
@@ -61,6 +70,11 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
       onKeepMine={() => void form.submit(theirs.version)}
     />
   );
+  const units = useUnits();
+  const errorOf = (segment: number, field: keyof Segment) => {
+    const error = wrong.find((one) => one.segment === segment && one.field === field);
+    return error && sayMessage(error.message, units);
+  };
   const cancel = () => {
     form.discard();
     onDone();
@@ -85,15 +99,18 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
         {steps.fields.map((step, i) => (
           <fieldset key={step.id} className={css.step} aria-label={`Step ${i + 1}`}>
             <b className="figures">{i + 1}</b>
-            {FIELDS.map((field) => (
-              <NumberInput
-                key={field}
-                control={control}
-                name={`segments.${i}.${field}`}
-                label={COLUMNS[field]}
-                error={wrong.find((error) => error.segment === i && error.field === field)?.message}
-              />
-            ))}
+            <QuantityInput
+              {...{ control, dimension: 'rate', label: 'Rate', error: errorOf(i, 'rate') }}
+              name={`segments.${i}.rate`}
+            />
+            <QuantityInput
+              {...{ control, dimension: 'temperature', label: 'To', error: errorOf(i, 'target') }}
+              name={`segments.${i}.target`}
+            />
+            <NumberInput
+              {...{ control, label: 'Hold, min', error: errorOf(i, 'hold') }}
+              name={`segments.${i}.hold`}
+            />
             <Button variant="text" aria-label={`Remove step ${i + 1}`} onClick={() => steps.remove(i)}>
               Remove
             </Button>

@@ -6,6 +6,8 @@ import { LogChart, type ChartLog } from '@/features/firings';
 import { hours } from '@/features/shared/clock';
 import type { Kiln } from '@/records/firings';
 import { Choice } from '@/ui/kit';
+import { celsius, perHour, text, type Message } from '@/core/units';
+import { QuantityText, Said } from '@/ui/units';
 import css from './programmes.module.css';
 
 type Forecast = ReturnType<typeof predict>;
@@ -43,19 +45,26 @@ export function ProgrammeForecast(props: Props) {
       {forecast && kiln ? (
         <>
           <p className={css.answer} role="status">
-            {forecast.coneIndex === null
-              ? `${forecast.peakCelsius} °C, outside the cones`
-              : `Reaches cone ${sayCone(forecast.coneIndex)}`}
+            {forecast.coneIndex === null ? (
+              <>
+                <QuantityText of={celsius(forecast.peakCelsius)} />, outside the cones
+              </>
+            ) : (
+              `Reaches cone ${sayCone(forecast.coneIndex)}`
+            )}
             , {hours(forecast.minutes)} h.
           </p>
-          <p>{whenWords(forecast.minutes, coolHours, start, kiln)}</p>
-          {forecast.behind.map(({ segment, celsius, asked, can }) => (
+          <p>
+            <Said of={whenWords(forecast.minutes, coolHours, start, kiln)} />
+          </p>
+          {forecast.behind.map(({ segment, celsius: above, asked, can }) => (
             <p key={segment} className="heat">
-              Step {segment + 1} asks {Math.round(asked)} °C/h; above {Math.round(celsius)} °C {kiln.name} has
-              not done more than {Math.round(can)}. It will fall behind.
+              Step {segment + 1} asks <QuantityText of={perHour(asked)} />; above{' '}
+              <QuantityText of={celsius(above)} /> {kiln.name} has not done more than{' '}
+              <QuantityText of={perHour(can)} />. It will fall behind.
             </p>
           ))}
-          <LogChart log={drawnOf(forecast)} fahrenheit={false} name={name} />
+          <LogChart log={drawnOf(forecast)} name={name} />
           <p className="small quiet">
             About {Math.round(energyOf(forecast.curve, kiln.litres) / 5) * 5} kWh of heat, an estimate to a
             third either way. The cone is calculated from heat work along the curve; the kiln’s own offset is
@@ -99,11 +108,11 @@ function whenWords(
   coolHours: number | null,
   start: string,
   { name, openBelow }: Kiln,
-): string {
+): Message {
   const begin = dayjs(start);
   if (!begin.isValid()) return '';
   const end = begin.add(minutes, 'minute');
   const ends = `Ends ${end.format('dddd HH:mm')}`;
   if (coolHours === null) return `${ends}. How ${name} cools is not known yet.`;
-  return `${ends}; ready to open (below ${openBelow} °C) ${end.add(coolHours, 'hour').format('dddd')} about ${end.add(coolHours, 'hour').format('H')}.`;
+  return text`${ends}; ready to open (below ${celsius(openBelow)}) ${end.add(coolHours, 'hour').format('dddd')} about ${end.add(coolHours, 'hour').format('H')}.`;
 }

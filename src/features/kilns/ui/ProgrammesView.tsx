@@ -1,4 +1,5 @@
 'use client';
+import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -64,7 +65,9 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
             <li key={programme.id} data-open={open?.id === programme.id || undefined}>
               <button type="button" onClick={() => setOpen(open?.id === programme.id ? null : programme)}>
                 <b className={css.name}>{programme.name}</b>
-                <span>{saySegments(programme.segments)}</span>
+                <span>
+                  <Said of={saySegments(programme.segments)} />
+                </span>
                 <span className="quiet">
                   {coneIndex === null ? `${peakCelsius} °C` : `cone ${sayCone(coneIndex)}`}, {hours(minutes)}{' '}
                   h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}

@@ -1,4 +1,5 @@
 'use client';
+import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
@@ -101,7 +102,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
                 ))}
               </span>
               <span>
-                <b>{zone.headword}</b> {placeWords(zone)}
+                <b>{zone.headword}</b> <Said of={placeWords(zone, piece)} />
                 <small className="figures">
                   {colours
                     .get(zone.id)

@@ -1,4 +1,5 @@
 'use client';
+import { Said } from '@/ui/units';
 import { placeWords } from '@/core/coats';
 import { colourWords } from '@/core/evidence';
 import { defectName } from '@/core/vocabulary';
@@ -35,7 +36,7 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
             <b>{zone.headword}</b>
             <span>
               {zone.side !== 'outside' && `${zone.side}, `}
-              {placeWords(zone)}
+              <Said of={placeWords(zone, piece)} />
               {zone.stack.length > 0 && `: ${expectedWords(zone)}`}
             </span>
             {zone.counts.map((count) => (

@@ -1,6 +1,7 @@
 import { placeWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
-import { defectName } from '@/core/vocabulary';
+import { text, type Message } from '@/core/units';
+import { defectName, type Measures } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 
 /** One zone that is compared, with the piece and the firing it is of. */
@@ -148,6 +149,6 @@ export function explained(rows: readonly ComparedRow[]): string {
 }
 
 /** The choice of zones of a piece, in words. */
-export function zoneWords(zone: FiredZone): string {
-  return `${zone.headword}, ${zone.side === 'outside' ? '' : `${zone.side}, `}${placeWords(zone)}`;
+export function zoneWords(zone: FiredZone, piece: Measures): Message {
+  return text`${zone.headword}, ${zone.side === 'outside' ? '' : `${zone.side}, `}${placeWords(zone, piece)}`;
 }

@@ -79,6 +79,6 @@ function paneOf({ piece, firing, zone }: Compared, place: number): Pane {
     colour: colourOf(zone),
     zoneId: zone?.id ?? null,
     middle: zone ? (zone.from + zone.to) / 2 : 0.5,
-    zones: firing?.zones.map((one) => ({ id: one.id, words: zoneWords(one) })) ?? [],
+    zones: firing?.zones.map((one) => ({ id: one.id, words: zoneWords(one, piece) })) ?? [],
   };
 }

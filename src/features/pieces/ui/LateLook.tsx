@@ -1,9 +1,10 @@
 'use client';
+import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { placeWords } from '@/core/coats';
-import { defectOf, type DefectId, LATE_DEFECTS } from '@/core/vocabulary';
+import { defectOf, type DefectId, LATE_DEFECTS, type Measures } from '@/core/vocabulary';
 import type { PieceFiring } from '@/records/pieces';
 import { FormErrors, NumberField } from '@/ui/kit';
 import { DefectGlyph } from '@/ui/DefectGlyph';
@@ -15,14 +16,14 @@ import css from './piece.module.css';
 
 /** What comes after the opening, on the shelf or in use. */
 interface Props {
-  readonly pieceId: string;
+  readonly piece: Measures & { readonly id: string };
   readonly firing: PieceFiring;
   /** Days since the piece came out. */
   readonly days: number;
 }
 
 /** A defect that showed later: which, where and after how long; the reading of the opening stays. */
-export function LateLook({ pieceId, firing, days }: Props) {
+export function LateLook({ piece, firing, days }: Props) {
   const glazed = firing.zones.filter((zone) => zone.stack.length > 0);
   const { run, isBusy, errors } = useMutation();
   const [idOf, kept] = useIdempotentId();
@@ -33,7 +34,7 @@ export function LateLook({ pieceId, firing, days }: Props) {
   const save = async () => {
     const zones = glazed.filter((zone) => chosen.includes(zone.id));
     const readings = lateReadings(zones, { defect, ageDays, note }, (zoneId) => idOf([zoneId, defect]));
-    const said = { pieceId, firingId: firing.firingId, state: 'read', fate: null, readings };
+    const said = { pieceId: piece.id, firingId: firing.firingId, state: 'read', fate: null, readings };
     if ((await run(() => saveLateLook(said))) === undefined) return;
     for (const zone of zones) kept([zone.id, defect]);
   };
@@ -64,7 +65,7 @@ export function LateLook({ pieceId, firing, days }: Props) {
             {zone.headword}
             <small>
               {zone.side !== 'outside' && `${zone.side}, `}
-              {placeWords(zone)}
+              <Said of={placeWords(zone, piece)} />
             </small>
           </button>
         ))}

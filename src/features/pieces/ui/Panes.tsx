@@ -2,6 +2,8 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { Frame } from '@/core/photo';
+import { sayMessage, type Message } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import { useAddress } from '@/ui/useAddress';
 import css from './compare.module.css';
 
@@ -20,7 +22,7 @@ export interface Pane {
   readonly zoneId: string | null;
   /** Where the zone lies, 0 = foot, 1 = rim. */
   readonly middle: number;
-  readonly zones: readonly { readonly id: string; readonly words: string }[];
+  readonly zones: readonly { readonly id: string; readonly words: Message }[];
 }
 
 interface View {
@@ -38,6 +40,7 @@ const MOST = 14;
 /** Pieces side by side on neutral grey at one scale; zooming or moving one moves all of them. */
 export function Panes({ panes }: { panes: readonly Pane[] }) {
   const { change } = useAddress();
+  const units = useUnits();
   const [view, setView] = useState<View>(WHOLE);
   const row = useRef<HTMLDivElement>(null);
   const tallest = Math.max(1, ...panes.map(({ heightMm }) => heightMm));
@@ -123,7 +126,7 @@ export function Panes({ panes }: { panes: readonly Pane[] }) {
                 >
                   {pane.zones.map((zone) => (
                     <option key={zone.id} value={zone.id}>
-                      {zone.words}
+                      {sayMessage(zone.words, units)}
                     </option>
                   ))}
                 </select>

@@ -291,7 +291,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
             )}
           />
           <h3>What this piece tests</h3>
-          <ZoneList coats={coats} body={draft.bodyId} nameOf={nameOf} />
+          <ZoneList piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
           <div className={css.saveRow}>
             {!editing && (
               <NumberField

@@ -1,3 +1,4 @@
+import { Said } from '@/ui/units';
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
@@ -88,14 +89,7 @@ export function PieceView({
         <div>
           {model && <AgainstModel piece={piece} model={model} />}
           {[...piece.firings].reverse().map((firing) => (
-            <FiringResult
-              key={firing.firingId}
-              firing={firing}
-              nameOf={nameOf}
-              pieceId={piece.id}
-              label={piece.label}
-              now={now}
-            />
+            <FiringResult key={firing.firingId} firing={firing} nameOf={nameOf} piece={piece} now={now} />
           ))}
           {(piece.firings.length === 0 || piece.coats.some((coat) => coat.firingId === null)) && (
             <section className={css.firing}>
@@ -105,7 +99,7 @@ export function PieceView({
                   <li key={`${zone.side}${zone.from}`} className={css.planned}>
                     <span className="quiet small">
                       {zone.side !== 'outside' && `${zone.side}, `}
-                      {placeWords(zone)}
+                      <Said of={placeWords(zone, piece)} />
                     </span>
                     <span>{stackWords(zone.stack, nameOf)}</span>
                   </li>
@@ -152,14 +146,12 @@ export function PieceView({
 function FiringResult({
   firing,
   nameOf,
-  pieceId,
-  label,
+  piece,
   now,
 }: {
   firing: PieceFiring;
   nameOf: (id: string) => string;
-  pieceId: string;
-  label: string;
+  piece: PiecePage;
   now: Date;
 }) {
   const days = Math.max(0, dayjs(now).diff(firing.day, 'day') - 1);
@@ -176,21 +168,25 @@ function FiringResult({
       </p>
       <ul>
         {[...firing.zones].reverse().map((zone) => (
-          <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} label={label} />
+          <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} piece={piece} />
         ))}
       </ul>
       {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
-        <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${pieceId}`} sx={{ mt: 1 }}>
+        <LinkButton
+          size="small"
+          href={`/firings/${firing.firingId}/opening?piece=${piece.id}`}
+          sx={{ mt: 1 }}
+        >
           {firing.zones.some((zone) => zone.readings.length) ? 'Record again' : 'Record now'}
         </LinkButton>
       )}
       {firing.zones.length > 0 && (
-        <LinkButton size="small" href={`/clinic?piece=${label}`} sx={{ mt: 1, ml: 1 }}>
+        <LinkButton size="small" href={`/clinic?piece=${piece.label}`} sx={{ mt: 1, ml: 1 }}>
           What went wrong? Find a defect by its look
         </LinkButton>
       )}
       {firing.zones.some((zone) => zone.readings.length) && (
-        <LateLook pieceId={pieceId} firing={firing} days={days} />
+        <LateLook piece={piece} firing={firing} days={days} />
       )}
     </section>
   );
@@ -199,11 +195,11 @@ function FiringResult({
 function ZoneResult({
   zone,
   nameOf,
-  label,
+  piece,
 }: {
   zone: FiredZone;
   nameOf: (id: string) => string;
-  label: string;
+  piece: PiecePage;
 }) {
   const plain = (zone.readings.find((reading) => !reading.ended)?.defects ?? []).filter(
     ({ severity }) => severity >= 2,
@@ -220,7 +216,7 @@ function ZoneResult({
           </Link>{' '}
           <span className="quiet small">
             {zone.side !== 'outside' && `${zone.side}, `}
-            {placeWords(zone)}; {stackWords(zone.stack, nameOf)}; on {zone.ground}
+            <Said of={placeWords(zone, piece)} />; {stackWords(zone.stack, nameOf)}; on {zone.ground}
           </span>
         </p>
         {live ? (
@@ -228,7 +224,7 @@ function ZoneResult({
             {[live.surface, live.movement].filter(Boolean).join(', ')}{' '}
             {live.defects.length > 0 && <DefectLine defects={live.defects} />}
             {plain.map(({ defect }) => (
-              <Link key={defect} href={`/clinic/${defect}?piece=${label}`} className={css.why}>
+              <Link key={defect} href={`/clinic/${defect}?piece=${piece.label}`} className={css.why}>
                 why {defectName(defect)}?
               </Link>
             ))}

@@ -1,13 +1,17 @@
+import type { Measures } from '@/core/vocabulary';
+import { Said } from '@/ui/units';
 import { groundOf, placeWords, sidesOf, stackWords, zonesOf, headwordOf } from '@/core/coats';
 import type { DrawnCoat } from '@/ui/Silhouette';
 import css from './pieces.module.css';
 
 /** The zones the bands make, named in words: what each will prove. */
 export function ZoneList({
+  piece,
   coats,
   body,
   nameOf,
 }: {
+  piece: Measures;
   coats: readonly DrawnCoat[];
   body: string;
   nameOf: (id: string) => string;
@@ -27,7 +31,9 @@ export function ZoneList({
                 const { ground, stack } = groundOf(body, zone.stack);
                 return (
                   <li key={zone.from} className={css.zone}>
-                    <span className="quiet small">{placeWords(zone)}</span>
+                    <span className="quiet small">
+                      <Said of={placeWords(zone, piece)} />
+                    </span>
                     <span>
                       <b className={css.headword}>{headwordOf(stack, nameOf)}</b>
                       <span className="small quiet">

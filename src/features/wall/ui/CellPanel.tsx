@@ -1,3 +1,4 @@
+import { Said } from '@/ui/units';
 import { colourWords, movementWords } from '@/core/evidence';
 import { defectName } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
@@ -93,7 +94,11 @@ function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
         <b>{word}</b>: {look || 'not described'}
         <br />
         <span className="small">
-          {entry.movement && entry.movement !== 'stable' && `${movementWords(entry.movement)}. `}
+          {entry.movement && entry.movement !== 'stable' && (
+            <>
+              <Said of={movementWords(entry.movement)} />.{' '}
+            </>
+          )}
           {entry.worstDefect && <b>{defectName(entry.worstDefect)}. </b>}
         </span>
         <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />

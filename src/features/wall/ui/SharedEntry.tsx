@@ -1,3 +1,4 @@
+import { sayMessage } from '@/core/units';
 import { stackWords } from '@/core/coats';
 import { describe, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
@@ -86,7 +87,7 @@ function SharedSense({
         </p>
         <p>{words?.look}</p>
         <p>Applied: {stackWords(sense.stack, (id) => names.get(id) ?? '?')}.</p>
-        <p>It {words?.moves}.</p>
+        <p>It {words && sayMessage(words.moves)}.</p>
         <p>
           Defects:{' '}
           {sense.summary?.defects.length ? (

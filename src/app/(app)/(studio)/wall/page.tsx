@@ -14,7 +14,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const { choice } = wall;
   return (
     <WallView
-      key={`${choice.cone}${choice.atmosphere}${choice.grounds}${choice.third}`}
+      key={`${choice.cone}${choice.atmosphere}${choice.grounds.join()}${choice.third}`}
       wall={wall}
       walls={walls}
       start={params.at ?? null}
