@@ -1,24 +1,6 @@
 import next from 'eslint-config-next';
 import tseslint from 'typescript-eslint';
 
-/** Screens that are longer than a function may be, by the lines they have. Each may only become shorter. */
-const LONG_SCREENS = {
-  270: ['pieces/ui/PieceEditor'],
-  210: ['glazes/ui/RecipeDesk', 'rounds/ui/RoundMaker'],
-  190: ['pieces/ui/MakeView', 'firings/ui/LoadMap', 'opening/ui/useOpening'],
-  165: ['kilns/ui/ProgrammeEditor', 'firings/ui/FiringView', 'kilns/ui/KilnView', 'firings/ui/EventKeys'],
-  150: ['opening/ui/ShelfStrip', 'clinic/ui/CasePanel', 'dictionary/ui/EntryView', 'rounds/ui/SuggestView'],
-  135: [
-    'rounds/ui/Varies',
-    'pieces/ui/CoatList',
-    'today/ui/Today',
-    'pieces/ui/PieceView',
-    'wall/ui/WallTools',
-  ],
-};
-
-const functionLength = (max) => ['error', { max, skipBlankLines: true, skipComments: true }];
-
 /** Words that core/vocabulary exports as types: a union of them written out again is a second place to forget. */
 const VOCABULARY =
   '/^(oxidation|reduction|gloss|satin|matte|stable|runs|ring strip|leather-hard|regla[sz]e|pinholing)$/';
@@ -29,7 +11,7 @@ const config = [
   {
     rules: {
       'max-lines': ['error', { max: 450 }],
-      'max-lines-per-function': functionLength(120),
+      'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }],
       'no-console': 'off',
       eqeqeq: 'error',
       // Pictures come from our own store, already sized and cached by their hash.
@@ -71,10 +53,6 @@ const config = [
       ],
     },
   },
-  ...Object.entries(LONG_SCREENS).map(([max, screens]) => ({
-    files: screens.map((screen) => `src/features/${screen}.{ts,tsx}`),
-    rules: { 'max-lines-per-function': functionLength(Number(max)) },
-  })),
   // A test of a screen is one long walk; a migration and the scenario are lists.
   { files: ['tests/**', '**/*.test.ts', 'demo/**'], rules: { 'max-lines-per-function': 'off' } },
 ];

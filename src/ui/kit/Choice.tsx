@@ -1,6 +1,5 @@
 'use client';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import { SelectField } from './SelectField';
 
 interface Props<T extends string> {
   readonly label: string;
@@ -13,22 +12,13 @@ interface Props<T extends string> {
 }
 
 /** One of a few words. */
-export function Choice<T extends string>({ label, options, value, onChange, none, error }: Props<T>) {
+export function Choice<T extends string>({ options, none, onChange, ...rest }: Props<T>) {
+  const words = options.map((option) => [option, option] as const);
   return (
-    <TextField
-      select
-      label={label}
-      value={value ?? ''}
-      onChange={(event) => onChange((event.target.value || null) as T | null)}
-      error={Boolean(error)}
-      helperText={error}
-    >
-      {none && <MenuItem value="">{none}</MenuItem>}
-      {options.map((option) => (
-        <MenuItem key={option} value={option}>
-          {option}
-        </MenuItem>
-      ))}
-    </TextField>
+    <SelectField<T | ''>
+      {...rest}
+      options={none ? [['', none], ...words] : words}
+      onChange={(value) => onChange(value || null)}
+    />
   );
 }

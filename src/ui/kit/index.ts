@@ -18,6 +18,7 @@ export { NumberField, parseNumber } from './NumberField';
 export { QuantityField } from './QuantityField';
 export { Acts, PageHeader, TitleRow } from './PageHeader';
 export { RadioCards } from './RadioCards';
+export { SelectField, type OptionWords } from './SelectField';
 export type { TableOrder, TableValue } from './tableRows';
 export { useSavedForm, type FormValues } from './useSavedForm';
 export { WordField } from './WordField';

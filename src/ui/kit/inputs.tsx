@@ -1,13 +1,13 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
-import TextField, { type TextFieldProps } from '@mui/material/TextField';
+import type { TextFieldProps } from '@mui/material/TextField';
 import { useController, type Control, type FieldPathByValue, type FieldValues } from 'react-hook-form';
 import { Choice } from './Choice';
 import { ColourField } from './ColourField';
 import { NumberField } from './NumberField';
 import { QuantityField, type QuantityFieldProps } from './QuantityField';
+import { SelectField, type OptionWords } from './SelectField';
 import { WordField } from './WordField';
 
 /** A field of a form that holds a value of one kind; another kind does not compile. */
@@ -98,37 +98,28 @@ export function ChoiceInput<V extends FieldValues, T extends string>({
   );
 }
 
-/** One of a few, whose words are not their values; null is the blank one. */
+/** One of a few, whose words are not their values; the option "" is null. */
 export function SelectInput<V extends FieldValues>({
   control,
   name,
-  label,
-  options,
   onChosen,
+  ...rest
 }: Of<V, string | number | null> & {
-  readonly options: readonly (readonly [value: string | number, words: string])[];
+  readonly options: OptionWords<string | number>;
   /** Called with what was chosen, after the field has it. */
   readonly onChosen?: (value: string) => void;
 }) {
   const { field, fieldState } = useController({ control, name });
   return (
-    <TextField
-      select
-      label={label}
-      value={field.value ?? ''}
-      onChange={(event) => {
-        field.onChange((event.target.value as unknown) === '' ? null : event.target.value);
-        onChosen?.(event.target.value);
+    <SelectField<string | number>
+      {...rest}
+      value={field.value}
+      onChange={(value) => {
+        field.onChange(value === '' ? null : value);
+        onChosen?.(String(value));
       }}
-      error={Boolean(fieldState.error)}
-      helperText={fieldState.error?.message}
-    >
-      {options.map(([value, words]) => (
-        <MenuItem key={value} value={value}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
+      error={fieldState.error?.message}
+    />
   );
 }
 

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
 import { defectName } from '@/core/vocabulary';
-import { describe, bestProof } from '@/core/evidence';
+import { describe, type Description, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
 import { type Found, type Headword, type Sense, type Correction } from '@/records/dictionary';
 import type { Glaze } from '@/records/materials';
@@ -131,8 +131,6 @@ function SenseRow({
   mayTeach: boolean;
 }) {
   const words = sense.summary && describe(sense.summary, sense.colour);
-  const counted = sense.proofs.filter((proof) => proof.counts);
-  const apart = sense.proofs.filter((proof) => !proof.counts);
   const best = bestProof(sense.proofs);
   return (
     <li className={css.sense} id={sense.id}>
@@ -154,51 +152,7 @@ function SenseRow({
           {sense.firings > 1 && `, fired ${sense.firings} times`}
         </p>
         <p>{words?.look}</p>
-        <dl className={css.facts}>
-          {sense.colour && (
-            <>
-              <dt>Colour</dt>
-              <dd className={css.colour}>
-                <Swatch hash={best?.swatchHash ?? null} colour={sense.colour} width={84} height={40} />
-                <Swatch hash={null} colour={sense.colour} width={40} height={40} />
-                <span className="figures">{labWords(sense.colour)}</span>
-              </dd>
-            </>
-          )}
-          <dt>Applied</dt>
-          <dd>{stackWords(sense.stack, nameOf)}</dd>
-          <dt>Moves</dt>
-          <dd>{words && <Said of={words.moves} />}</dd>
-          <dt>Defects</dt>
-          <dd>
-            {sense.summary?.defects.length ? (
-              <>
-                <DefectLine
-                  defects={sense.summary.defects.map((d) => ({
-                    ...d,
-                    place: `${d.count} of ${sense.summary!.proofs}`,
-                  }))}
-                />{' '}
-                {sense.summary.defects.map(({ defect }) => (
-                  <Link
-                    key={defect}
-                    className={css.why}
-                    href={`/clinic/${defect}?about=headword.${headwordId}`}
-                  >
-                    why {defectName(defect)}?
-                  </Link>
-                ))}
-              </>
-            ) : (
-              words?.defects
-            )}
-          </dd>
-          <dt>Proofs</dt>
-          <dd>
-            <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
-            {words?.proved}
-          </dd>
-        </dl>
+        <SenseFacts {...{ sense, headwordId, nameOf, words, best }} />
         <History proofs={sense.proofs} colour={sense.colour} />
         <p className={css.acts}>
           {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
@@ -221,32 +175,98 @@ function SenseRow({
           mayWrite={mayTeach}
         />
         <Corrections entryId={sense.id} list={corrections} maySettle={mayTeach} />
-        <p className={css.proofs}>
-          {best && (
-            <PickUp
-              piece={{
-                id: best.pieceId,
-                label: best.label,
-                photoHash: best.photo?.hash ?? null,
-                zoneId: best.zoneId,
-              }}
-              hotkey={number === 1}
-              small
-            />
-          )}
-          {counted.map((proof) => (
-            <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures">
-              {proof.label}
-            </Link>
-          ))}
-          {apart.length > 0 && (
-            <span className="quiet">
-              older recipe or missed cone, not counted: {apart.map((proof) => proof.label).join(', ')}
-            </span>
-          )}
-        </p>
+        <ProofLinks sense={sense} best={best} hotkey={number === 1} />
       </div>
     </li>
+  );
+}
+
+type Best = ReturnType<typeof bestProof<Sense['proofs'][number]>>;
+
+interface FactsProps {
+  readonly sense: Sense;
+  readonly headwordId: string;
+  readonly nameOf: (id: string) => string;
+  readonly words: Description | null;
+  readonly best: Best;
+}
+
+/** What is known of a sense, fact by fact. */
+function SenseFacts({ sense, headwordId, nameOf, words, best }: FactsProps) {
+  return (
+    <dl className={css.facts}>
+      {sense.colour && (
+        <>
+          <dt>Colour</dt>
+          <dd className={css.colour}>
+            <Swatch hash={best?.swatchHash ?? null} colour={sense.colour} width={84} height={40} />
+            <Swatch hash={null} colour={sense.colour} width={40} height={40} />
+            <span className="figures">{labWords(sense.colour)}</span>
+          </dd>
+        </>
+      )}
+      <dt>Applied</dt>
+      <dd>{stackWords(sense.stack, nameOf)}</dd>
+      <dt>Moves</dt>
+      <dd>{words && <Said of={words.moves} />}</dd>
+      <dt>Defects</dt>
+      <dd>
+        {sense.summary?.defects.length ? (
+          <>
+            <DefectLine
+              defects={sense.summary.defects.map((d) => ({
+                ...d,
+                place: `${d.count} of ${sense.summary!.proofs}`,
+              }))}
+            />{' '}
+            {sense.summary.defects.map(({ defect }) => (
+              <Link key={defect} className={css.why} href={`/clinic/${defect}?about=headword.${headwordId}`}>
+                why {defectName(defect)}?
+              </Link>
+            ))}
+          </>
+        ) : (
+          words?.defects
+        )}
+      </dd>
+      <dt>Proofs</dt>
+      <dd>
+        <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
+        {words?.proved}
+      </dd>
+    </dl>
+  );
+}
+
+/** The pieces that prove a sense, and those that stand apart. */
+function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey: boolean }) {
+  const counted = sense.proofs.filter((proof) => proof.counts);
+  const apart = sense.proofs.filter((proof) => !proof.counts);
+  return (
+    <p className={css.proofs}>
+      {best && (
+        <PickUp
+          piece={{
+            id: best.pieceId,
+            label: best.label,
+            photoHash: best.photo?.hash ?? null,
+            zoneId: best.zoneId,
+          }}
+          hotkey={hotkey}
+          small
+        />
+      )}
+      {counted.map((proof) => (
+        <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures">
+          {proof.label}
+        </Link>
+      ))}
+      {apart.length > 0 && (
+        <span className="quiet">
+          older recipe or missed cone, not counted: {apart.map((proof) => proof.label).join(', ')}
+        </span>
+      )}
+    </p>
   );
 }
 

@@ -1,10 +1,8 @@
 'use client';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { WordField } from '@/ui/kit';
+import { SelectField, WordField } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { DictionaryPrint } from './DictionaryPrint';
@@ -43,35 +41,24 @@ export function PrintView({ search, words, link, headwords }: Props) {
           </p>
           <WordField label="Title" value={title} onChange={setTitle} />
           <div className={css.pair}>
-            <TextField
-              select
+            <SelectField
               label="Size of the poster"
               value={size}
-              onChange={(event) => {
-                const next = event.target.value as typeof size;
+              onChange={(next) => {
                 setSize(next);
                 if (sheet !== 'A4' && SIZES.indexOf(sheet as typeof size) > SIZES.indexOf(next))
                   setSheet(next);
               }}
-            >
-              {SIZES.map((one) => (
-                <MenuItem key={one} value={one}>
-                  {one}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
+              options={SIZES.map((one) => [one, one] as const)}
+            />
+            <SelectField
               label="Printed on"
               value={sheet}
-              onChange={(event) => setSheet(event.target.value)}
-            >
-              {sheets.map((one) => (
-                <MenuItem key={one} value={one}>
-                  {one === size ? `one sheet of ${one}` : `${one}, to glue together`}
-                </MenuItem>
-              ))}
-            </TextField>
+              onChange={setSheet}
+              options={sheets.map(
+                (one) => [one, one === size ? `one sheet of ${one}` : `${one}, to glue together`] as const,
+              )}
+            />
           </div>
           <Button variant="contained" component="a" href={`/api/v1/wall/poster?${asked}`} target="_blank">
             Make the poster

@@ -33,12 +33,9 @@ const PACKS = 24;
 /** A kiln: what is in it, the cones of its firings in a row, how true its thermocouple is, what was changed. */
 export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, mayMend }: Props) {
   const router = useRouter();
-  const { run } = useMutation();
-  const { offer, bar } = useUndo();
-  const [open, setOpen] = useState<'plan' | 'kiln' | 'part' | null>(null);
+  const [open, setOpen] = useState<'plan' | 'kiln' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
   const live = firings.filter(({ state }) => state === 'firing' || state === 'cooling' || state === 'open');
-  const packs = firings.filter(({ cones }) => cones.length > 0).slice(0, PACKS);
   const marks = useMemo(
     () =>
       parts
@@ -97,36 +94,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           </p>
         </aside>
         <div className={css.main}>
-          <section aria-label="Cones of its firings">
-            <h2>Its cones</h2>
-            {packs.length === 0 ? (
-              <p className="quiet">
-                No witness cones yet. After a firing they are turned to the bend you see.
-              </p>
-            ) : (
-              <ol className={css.packs} tabIndex={0} aria-label="Witness cones, newest first">
-                {packs.map((firing) => (
-                  <li key={firing.id}>
-                    <Link
-                      href={`/firings/${firing.id}`}
-                      aria-label={`Firing ${firing.number}: ${firing.cones.map(({ cone, bend }) => `cone ${cone} ${bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`}`).join(', ')}`}
-                    >
-                      <span className={css.pack}>
-                        {firing.cones.slice(0, 4).map(({ cone, bend }) => (
-                          <span key={cone}>
-                            <ConeDrawing bend={bend} size={38} />
-                            <small>{cone}</small>
-                          </span>
-                        ))}
-                      </span>
-                      <b className="figures">{firing.number}</b>{' '}
-                      {firing.achievedCone !== null && <span>reached {sayCone(firing.achievedCone)}</span>}
-                    </Link>
-                  </li>
-                ))}
-              </ol>
-            )}
-          </section>
+          <ConePacks firings={firings} />
           <section aria-label="Thermocouple" className={css.section}>
             <h2>Thermocouple against cones</h2>
             <p className={css.answer}>
@@ -139,41 +107,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
             ))}
             {drift.offsets.length > 0 && <DriftChart drift={drift} parts={marks} />}
           </section>
-          <section aria-label="Parts" className={css.section}>
-            <div className={css.rowHead}>
-              <h2>Parts changed</h2>
-              {mayMend && <Button onClick={() => toggle('part')}>Add part change</Button>}
-            </div>
-            {open === 'part' && <PartForm kilnId={kiln.id} onSaved={() => setOpen(null)} />}
-            {parts.length === 0 && <p className="quiet">Nothing noted yet.</p>}
-            <ul>
-              {parts.map((part) => (
-                <li key={part.id} className={css.part}>
-                  <span className="figures">{shortDay(part.changedOn)}</span>
-                  <b>{part.part}</b>
-                  <span>{part.note}</span>
-                  <span className="quiet">
-                    <span className="figures">{part.firings}</span> firings since
-                  </span>
-                  {mayMend && (
-                    <Button
-                      size="small"
-                      variant="text"
-                      onClick={() => {
-                        void run(() => setPartEnded({ id: part.id, ended: true }));
-                        offer(
-                          `${part.part} deleted`,
-                          () => void run(() => setPartEnded({ id: part.id, ended: false })),
-                        );
-                      }}
-                    >
-                      Delete
-                    </Button>
-                  )}
-                </li>
-              ))}
-            </ul>
-          </section>
+          <PartsChanged {...{ kiln, parts, mayMend }} />
           <section aria-label="Firings" className={css.section}>
             <h2>Firings</h2>
             <FiringTable firings={firings} />
@@ -183,7 +117,86 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           </section>
         </div>
       </div>
-      {bar}
     </>
+  );
+}
+
+/** The witness cones of its firings in a row, the newest first. */
+function ConePacks({ firings }: Pick<Props, 'firings'>) {
+  const packs = firings.filter(({ cones }) => cones.length > 0).slice(0, PACKS);
+  return (
+    <section aria-label="Cones of its firings">
+      <h2>Its cones</h2>
+      {packs.length === 0 ? (
+        <p className="quiet">No witness cones yet. After a firing they are turned to the bend you see.</p>
+      ) : (
+        <ol className={css.packs} tabIndex={0} aria-label="Witness cones, newest first">
+          {packs.map((firing) => (
+            <li key={firing.id}>
+              <Link
+                href={`/firings/${firing.id}`}
+                aria-label={`Firing ${firing.number}: ${firing.cones.map(({ cone, bend }) => `cone ${cone} ${bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`}`).join(', ')}`}
+              >
+                <span className={css.pack}>
+                  {firing.cones.slice(0, 4).map(({ cone, bend }) => (
+                    <span key={cone}>
+                      <ConeDrawing bend={bend} size={38} />
+                      <small>{cone}</small>
+                    </span>
+                  ))}
+                </span>
+                <b className="figures">{firing.number}</b>{' '}
+                {firing.achievedCone !== null && <span>reached {sayCone(firing.achievedCone)}</span>}
+              </Link>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
+
+/** What was changed in a kiln and how many firings ago. */
+function PartsChanged({ kiln, parts, mayMend }: Pick<Props, 'kiln' | 'parts' | 'mayMend'>) {
+  const { run } = useMutation();
+  const { offer, bar } = useUndo();
+  const [adding, setAdding] = useState(false);
+  return (
+    <section aria-label="Parts" className={css.section}>
+      <div className={css.rowHead}>
+        <h2>Parts changed</h2>
+        {mayMend && <Button onClick={() => setAdding(!adding)}>Add part change</Button>}
+      </div>
+      {adding && <PartForm kilnId={kiln.id} onSaved={() => setAdding(false)} />}
+      {parts.length === 0 && <p className="quiet">Nothing noted yet.</p>}
+      <ul>
+        {parts.map((part) => (
+          <li key={part.id} className={css.part}>
+            <span className="figures">{shortDay(part.changedOn)}</span>
+            <b>{part.part}</b>
+            <span>{part.note}</span>
+            <span className="quiet">
+              <span className="figures">{part.firings}</span> firings since
+            </span>
+            {mayMend && (
+              <Button
+                size="small"
+                variant="text"
+                onClick={() => {
+                  void run(() => setPartEnded({ id: part.id, ended: true }));
+                  offer(
+                    `${part.part} deleted`,
+                    () => void run(() => setPartEnded({ id: part.id, ended: false })),
+                  );
+                }}
+              >
+                Delete
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {bar}
+    </section>
   );
 }

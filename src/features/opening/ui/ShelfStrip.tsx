@@ -18,12 +18,15 @@ interface Props {
   readonly onGo: (pieceId: string) => void;
 }
 
+/** What the strip asks for: a number to find, a piece that is not on the list, work on the shelf. */
+type Ask = 'find' | 'unlogged' | 'shelf';
+
 /** The load by shelf: where the walk stands, any piece out of its order, strays, and what the shelf needs. */
 export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
   const { pieces, repairs, firing } = api.opening;
   const here = pieces.find((piece) => piece.id === at)?.shelf ?? shelves;
   const [chosen, setChosen] = useState<number | null>(null);
-  const [open, setOpen] = useState<'shelves' | 'unlogged' | 'shelf' | 'find' | null>(null);
+  const [open, setOpen] = useState<'shelves' | Ask | null>(null);
   const [note, setNote] = useState('');
   const [said, setSaid] = useState('');
   const shelf = chosen ?? here;
@@ -69,26 +72,13 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
   return (
     <section aria-label="Shelves" className={css.strip}>
       {open === 'shelves' && (
-        <div className={css.shelves} role="group" aria-label="Shelf">
-          {Array.from({ length: shelves }, (_, i) => shelves - i).map((n) => {
-            const there = pieces.filter((piece) => piece.shelf === n);
-            const left = there.filter((piece) => stateOf(piece) === 'loaded').length;
-            return (
-              <button
-                key={n}
-                type="button"
-                aria-pressed={n === shelf}
-                onClick={() => {
-                  setChosen(n);
-                  setOpen(null);
-                }}
-              >
-                shelf {n}
-                <small>{there.length === 0 ? 'empty' : left ? `${left} to read` : 'read'}</small>
-              </button>
-            );
-          })}
-        </div>
+        <ShelfButtons
+          {...{ pieces, shelves, shelf, stateOf }}
+          onShelf={(n) => {
+            setChosen(n);
+            setOpen(null);
+          }}
+        />
       )}
       <ul className={css.row}>
         <li>
@@ -128,34 +118,7 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
         ))}
       </ul>
       {open && open !== 'shelves' && (
-        <div className={css.form}>
-          <TextField
-            label={
-              open === 'find'
-                ? 'Number under the foot'
-                : open === 'unlogged'
-                  ? 'What is it? (optional)'
-                  : 'Note (optional)'
-            }
-            value={note}
-            autoFocus
-            slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric' } : {} }}
-            onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
-          />
-          {open === 'unlogged' && (
-            <Button onClick={() => void addUnlogged()}>Number it, shelf {shelf}</Button>
-          )}
-          {open === 'shelf' && (
-            <>
-              {SHELF_FAULTS.map((what) => (
-                <Button key={what} onClick={() => void addRepair(what)}>
-                  {what}
-                </Button>
-              ))}
-              <p className="small quiet">Grinding a shelf: eye protection and a respirator, out of doors.</p>
-            </>
-          )}
-        </div>
+        <StripForm {...{ open, shelf, note, setNote, find, addUnlogged, addRepair }} />
       )}
       {said && (
         <p role="status" className="small">
@@ -163,6 +126,72 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
         </p>
       )}
     </section>
+  );
+}
+
+interface ShelfButtonsProps {
+  readonly pieces: readonly OpeningPiece[];
+  readonly shelves: number;
+  readonly shelf: number;
+  readonly stateOf: Props['stateOf'];
+  readonly onShelf: (shelf: number) => void;
+}
+
+function ShelfButtons({ pieces, shelves, shelf, stateOf, onShelf }: ShelfButtonsProps) {
+  return (
+    <div className={css.shelves} role="group" aria-label="Shelf">
+      {Array.from({ length: shelves }, (_, i) => shelves - i).map((n) => {
+        const there = pieces.filter((piece) => piece.shelf === n);
+        const left = there.filter((piece) => stateOf(piece) === 'loaded').length;
+        return (
+          <button key={n} type="button" aria-pressed={n === shelf} onClick={() => onShelf(n)}>
+            shelf {n}
+            <small>{there.length === 0 ? 'empty' : left ? `${left} to read` : 'read'}</small>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+interface StripFormProps {
+  readonly open: Ask;
+  readonly shelf: number;
+  readonly note: string;
+  readonly setNote: (note: string) => void;
+  readonly find: (text: string) => void;
+  readonly addUnlogged: () => Promise<void>;
+  readonly addRepair: (what: (typeof SHELF_FAULTS)[number]) => Promise<void>;
+}
+
+function StripForm({ open, shelf, note, setNote, find, addUnlogged, addRepair }: StripFormProps) {
+  return (
+    <div className={css.form}>
+      <TextField
+        label={
+          open === 'find'
+            ? 'Number under the foot'
+            : open === 'unlogged'
+              ? 'What is it? (optional)'
+              : 'Note (optional)'
+        }
+        value={note}
+        autoFocus
+        slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric' } : {} }}
+        onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
+      />
+      {open === 'unlogged' && <Button onClick={() => void addUnlogged()}>Number it, shelf {shelf}</Button>}
+      {open === 'shelf' && (
+        <>
+          {SHELF_FAULTS.map((what) => (
+            <Button key={what} onClick={() => void addRepair(what)}>
+              {what}
+            </Button>
+          ))}
+          <p className="small quiet">Grinding a shelf: eye protection and a respirator, out of doors.</p>
+        </>
+      )}
+    </div>
   );
 }
 

@@ -3,6 +3,13 @@ import { formShape, type Form, type GlazeKind, type Method, type Side } from '@/
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import type { DrawnCoat } from '@/ui/Silhouette';
 
+/** A clay to choose. */
+export interface BodyChoice {
+  readonly id: string;
+  readonly name: string;
+  readonly colour: string;
+}
+
 /** What the editor needs to know of a glaze. */
 export interface GlazeChoice {
   readonly id: string;

@@ -5,12 +5,10 @@ import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import { CLAY_STATES, METHODS } from '@/core/vocabulary';
+import { CLAY_STATES, METHODS, reachMm, type ClayState } from '@/core/vocabulary';
 import { timesWords } from '@/core/coats';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
-import { NumberField } from '@/ui/kit';
+import { NumberField, QuantityField, SelectField } from '@/ui/kit';
 import { sidesFor, type GlazeChoice } from '../model/draft';
 import css from './pieces.module.css';
 
@@ -110,6 +108,8 @@ export function CoatList({
   );
 }
 
+const NOT_KNOWN = 'not known';
+
 function CoatFields({
   coat,
   index,
@@ -129,18 +129,12 @@ function CoatFields({
   const sides = sidesFor(draft);
   return (
     <div className={css.coatFields}>
-      <TextField
-        select
+      <SelectField
         label="How"
         value={coat.method}
-        onChange={(event) => onChange({ method: event.target.value as CoatDraft['method'] })}
-      >
-        {METHODS.map((method) => (
-          <MenuItem key={method} value={method}>
-            {method}
-          </MenuItem>
-        ))}
-      </TextField>
+        onChange={(method) => onChange({ method })}
+        options={METHODS.map((method) => [method, method] as const)}
+      />
       <NumberField
         label="Times"
         value={coat.times}
@@ -153,98 +147,80 @@ function CoatFields({
         onChange={(seconds) => onChange({ seconds })}
         error={error('seconds')}
       />
-      <NumberField
-        label="From, cm"
-        value={tenth(coat.from * draft.heightMm)}
-        onChange={(cm) => onChange({ from: fractionOf(cm, draft) })}
-        error={error('from')}
-      />
-      <NumberField
-        label="To, cm"
-        value={tenth(coat.to * draft.heightMm)}
-        onChange={(cm) => onChange({ to: fractionOf(cm, draft) })}
-        error={error('to')}
-      />
+      {(['from', 'to'] as const).map((edge) => (
+        <QuantityField
+          key={edge}
+          dimension="length"
+          label={edge === 'from' ? 'From' : 'To'}
+          value={coat[edge] * reachMm(draft)}
+          onChange={(mm) => onChange({ [edge]: fractionOf(mm, draft) })}
+          error={error(edge)}
+        />
+      ))}
       {sides.length > 1 && (
-        <TextField
-          select
+        <SelectField
           label="Side"
           value={coat.side}
-          onChange={(event) => onChange({ side: event.target.value as CoatDraft['side'] })}
-        >
-          {sides.map((side) => (
-            <MenuItem key={side} value={side}>
-              {side === 'outside' && draft.split ? 'both halves' : side}
-            </MenuItem>
-          ))}
-        </TextField>
+          onChange={(side) => onChange({ side })}
+          options={sides.map(
+            (side) => [side, side === 'outside' && draft.split ? 'both halves' : side] as const,
+          )}
+        />
       )}
       {glaze && glaze.batches.length > 0 && (
-        <TextField
-          select
+        <SelectField
           label="Batch"
           value={coat.batchId ?? ''}
-          onChange={(event) => onChange({ batchId: event.target.value || null })}
-        >
-          <MenuItem value="">not known</MenuItem>
-          {glaze.batches.map((batch) => (
-            <MenuItem key={batch.id} value={batch.id}>
-              {batch.code}
-            </MenuItem>
-          ))}
-        </TextField>
+          onChange={(batchId) => onChange({ batchId: batchId || null })}
+          options={[['', NOT_KNOWN], ...glaze.batches.map(({ id, code }) => [id, code] as const)]}
+        />
       )}
       {glaze?.kind === 'slip' && (
-        <TextField
-          select
+        <SelectField<ClayState | ''>
           label="Clay was"
           value={coat.clay ?? ''}
-          onChange={(event) => onChange({ clay: (event.target.value || null) as CoatDraft['clay'] })}
-        >
-          <MenuItem value="">not known</MenuItem>
-          {CLAY_STATES.map((state) => (
-            <MenuItem key={state} value={state}>
-              {state === 'dry' ? 'nearly dry' : state}
-            </MenuItem>
-          ))}
-        </TextField>
+          onChange={(clay) => onChange({ clay: clay || null })}
+          options={[
+            ['', NOT_KNOWN],
+            ...CLAY_STATES.map((state) => [state, state === 'dry' ? 'nearly dry' : state] as const),
+          ]}
+        />
       )}
       {index > 0 && (
-        <FormControlLabel
-          className={css.wide}
-          control={
-            <Checkbox
-              size="small"
-              checked={coat.dryBefore ?? false}
-              onChange={(event) => onChange({ dryBefore: event.target.checked })}
-            />
-          }
+        <Tick
           label="Coat below dry to touch"
+          checked={coat.dryBefore ?? false}
+          onChange={(dryBefore) => onChange({ dryBefore })}
         />
       )}
       {(glaze?.kind === 'wash' || coat.wiped) && (
-        <FormControlLabel
-          className={css.wide}
-          control={
-            <Checkbox
-              size="small"
-              checked={coat.wiped}
-              onChange={(event) => onChange({ wiped: event.target.checked })}
-            />
-          }
-          label="Wiped back"
-        />
+        <Tick label="Wiped back" checked={coat.wiped} onChange={(wiped) => onChange({ wiped })} />
       )}
       {glaze?.advice && <p className={`${css.wide} small`}>{glaze.advice}</p>}
     </div>
   );
 }
 
-function tenth(mm: number): number {
-  return Math.round(mm) / 10;
+interface TickProps {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
 }
 
-/** Centimetres from the foot as a fraction of the height; blank and nonsense stay out of range to be refused. */
-function fractionOf(cm: number | null, draft: PieceDraft): number {
-  return cm === null ? -1 : Math.abs(cm * 10 - draft.heightMm) < 0.5 ? 1 : (cm * 10) / draft.heightMm;
+function Tick({ label, checked, onChange }: TickProps) {
+  return (
+    <FormControlLabel
+      className={css.wide}
+      control={
+        <Checkbox size="small" checked={checked} onChange={(event) => onChange(event.target.checked)} />
+      }
+      label={label}
+    />
+  );
+}
+
+/** Where a coat ends as a fraction of how far its bands reach; blank and nonsense stay out of range to be refused. */
+function fractionOf(mm: number | null, draft: PieceDraft): number {
+  const reach = reachMm(draft);
+  return mm === null ? -1 : Math.abs(mm - reach) < 0.5 ? 1 : mm / reach;
 }

@@ -1,15 +1,13 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { FORMS, formShape, type Form } from '@/core/vocabulary';
-import { timesWords, wayOf } from '@/core/coats';
-import { makeAgain, type MakeLine } from '@/core/rounds';
+import { wayOf } from '@/core/coats';
+import { makeAgain } from '@/core/rounds';
 import type { PiecePage } from '@/records/pieces';
-import { Choice, DataTable, FormErrors, NumberField } from '@/ui/kit';
+import { Choice, FormErrors, NumberField, QuantityField, SelectField } from '@/ui/kit';
 import { drawnPiece } from '@/ui/drawn';
 import { GuideWords } from '@/ui/frame';
 import { PrintButton } from '@/ui/PrintButton';
@@ -19,6 +17,7 @@ import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { saveNewPieces } from '../actions';
 import { draftLike } from '../model/fromPiece';
+import { MakeSheet } from './MakeSheet';
 import css from './make.module.css';
 
 interface Props {
@@ -96,7 +95,6 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
     setMade(saved);
     router.refresh();
   };
-  const all = [...new Set([...cautions, ...sheet.cautions])];
   return (
     <>
       <GuideWords first={`After ${model.label}`} />
@@ -108,43 +106,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
       </h1>
       <div className={css.columns}>
         <div className={`${css.fields} no-print`}>
-          <Choice
-            label="Form"
-            options={FORMS}
-            value={form}
-            onChange={(value) => {
-              const to = value ?? model.form;
-              const { heightMm: h, widthMm: w } = to === model.form ? model : formShape(to);
-              change({ form: to, heightMm: h, widthMm: w });
-            }}
-          />
-          <NumberField
-            label={form === 'plate' ? 'Diameter, mm' : 'Height, mm'}
-            value={heightMm}
-            onChange={(value) =>
-              change(form === 'plate' ? { heightMm: value, widthMm: value } : { heightMm: value })
-            }
-          />
-          {form !== 'plate' && (
-            <NumberField
-              label={isRound(form) ? 'Widest, mm' : 'Width, mm'}
-              value={widthMm}
-              onChange={(value) => change({ widthMm: value })}
-            />
-          )}
-          <NumberField label="Pieces" value={ask.count} onChange={(value) => change({ count: value })} />
-          <TextField
-            select
-            label="Clay"
-            value={bodyId}
-            onChange={(event) => change({ bodyId: event.target.value })}
-          >
-            {bodies.map((body) => (
-              <MenuItem key={body.id} value={body.id}>
-                {body.name}
-              </MenuItem>
-            ))}
-          </TextField>
+          <MakeFields {...{ ask, change, model, bodies }} />
           {bodyId !== model.bodyId && (
             <p className="heat small">Another clay is another entry: check the wall first.</p>
           )}
@@ -167,58 +129,11 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
         <div className={css.drawing}>
           <Silhouette {...drawnPiece({ ...model, ...next, split: draft.split })} size={240} strip />
         </div>
-        <div>
-          <DataTable
-            label="Coats to apply"
-            columns={[
-              { name: 'Coat', isHead: true },
-              { name: form === 'plate' ? 'From the centre, mm' : 'Above the foot, mm', align: 'right' },
-              { name: 'Area, cm²', align: 'right' },
-              { name: 'Dry, g', align: 'right' },
-            ]}
-            rows={[
-              ...sheet.lines.map((line, i) => ({
-                key: String(i),
-                cells: [
-                  <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
-                  `${line.fromMm.toFixed(0)} to ${line.toMm.toFixed(0)}`,
-                  line.areaCm2.toFixed(0),
-                  line.dryGrams.toFixed(1),
-                ],
-              })),
-              ...Object.entries(sheet.grams).map(([glaze, grams]) => ({
-                key: glaze,
-                cells: [
-                  `${names.get(glaze)}, on ${count} ${count === 1 ? 'piece' : 'pieces'}`,
-                  '',
-                  '',
-                  <b key="grams">{grams.toFixed(1)}</b>,
-                ],
-              })),
-            ]}
-          />
-          <p className="small quiet">
-            What stays on the ware: area × raw thickness (0.6 mm for a dip, 0.2 mm for a brushed coat) × 1.45
-            g/cm³. These are estimates; your own measurements count more. The bucket needs more than this to
-            dip in.
-          </p>
-          <h2>What to expect</h2>
-          <ul>
-            {spread.map((words) => (
-              <li key={words}>{words}</li>
-            ))}
-          </ul>
-          {all.length > 0 && (
-            <>
-              <h2>Caution</h2>
-              <ul className="heat">
-                {all.map((words) => (
-                  <li key={words}>{words}</li>
-                ))}
-              </ul>
-            </>
-          )}
-        </div>
+        <MakeSheet
+          {...{ sheet, names, count, spread }}
+          isFlat={formShape(form).plan}
+          cautions={[...new Set([...cautions, ...sheet.cautions])]}
+        />
       </div>
     </>
   );
@@ -228,12 +143,49 @@ function isRound(form: Form): boolean {
   return form === 'cup' || form === 'bowl' || form === 'other';
 }
 
-function CoatWords({ line, name }: { line: MakeLine; name: string }) {
+interface FieldsProps {
+  readonly ask: Asked;
+  readonly change: (part: Partial<Asked>) => void;
+  readonly model: PiecePage;
+  readonly bodies: Props['bodies'];
+}
+
+function MakeFields({ ask, change, model, bodies }: FieldsProps) {
+  const { form, heightMm, widthMm, count, bodyId } = ask;
+  const isFlat = formShape(form).plan;
   return (
     <>
-      <b>{name}</b>, {line.way === 'brushed' ? `${line.times} brushed` : timesWords(line.times)}
-      {line.seconds !== null && `, ${line.seconds} s`}
-      {line.side !== 'outside' && `, ${line.side}`}
+      <Choice
+        label="Form"
+        options={FORMS}
+        value={form}
+        onChange={(value) => {
+          const to = value ?? model.form;
+          const { heightMm: h, widthMm: w } = to === model.form ? model : formShape(to);
+          change({ form: to, heightMm: h, widthMm: w });
+        }}
+      />
+      <QuantityField
+        dimension="length"
+        label={isFlat ? 'Diameter' : 'Height'}
+        value={heightMm}
+        onChange={(value) => change(isFlat ? { heightMm: value, widthMm: value } : { heightMm: value })}
+      />
+      {!isFlat && (
+        <QuantityField
+          dimension="length"
+          label={isRound(form) ? 'Widest' : 'Width'}
+          value={widthMm}
+          onChange={(value) => change({ widthMm: value })}
+        />
+      )}
+      <NumberField label="Pieces" value={count} onChange={(value) => change({ count: value })} />
+      <SelectField
+        label="Clay"
+        value={bodyId}
+        onChange={(id) => change({ bodyId: id })}
+        options={bodies.map((body) => [body.id, body.name] as const)}
+      />
     </>
   );
 }

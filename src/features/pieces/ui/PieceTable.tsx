@@ -1,14 +1,12 @@
 'use client';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { FATES, PIECE_STAGES } from '@/core/vocabulary';
 import { headwordOf } from '@/core/coats';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
-import { Acts, DataTable, PageHeader, type TableRowData } from '@/ui/kit';
+import { Acts, DataTable, PageHeader, SelectField, type OptionWords, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Silhouette } from '@/ui/Silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
@@ -82,24 +80,17 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
   const { params, change } = useAddress();
   const go = (changes: Readonly<Record<string, string | null>>) =>
     change((next) => setAll(next, { page: null, ...changes }));
-  const filter = (key: string, label: string, options: readonly { value: string; name: string }[]) => (
-    <TextField
-      select
+  const filter = (key: string, label: string, options: OptionWords<string>) => (
+    <SelectField
       label={label}
       value={params.get(key) ?? ''}
-      onChange={(event) => go({ [key]: event.target.value })}
-      sx={{ width: 150 }}
-    >
-      <MenuItem value="">any</MenuItem>
-      {options.map(({ value, name }) => (
-        <MenuItem key={value} value={value}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
+      onChange={(value) => go({ [key]: value })}
+      options={[['', 'any'], ...options]}
+      className={css.filter}
+    />
   );
-  const plain = (names: readonly string[]) => names.map((name) => ({ value: name, name }));
-  const byId = (list: Props['bodies']) => list.map(({ id, name }) => ({ value: id, name }));
+  const plain = (names: readonly string[]) => names.map((name) => [name, name] as const);
+  const byId = (list: Props['bodies']) => list.map(({ id, name }) => [id, name] as const);
   return (
     <>
       <PageHeader first={rows[0]?.label ?? 'Pieces'} last={rows.at(-1)?.label}>

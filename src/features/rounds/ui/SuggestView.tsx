@@ -122,29 +122,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
       {suggestions.length === 0 ? (
         <p>No glaze in the studio yet, so there is nothing to test.</p>
       ) : (
-        <ol className={css.suggested}>
-          {suggestions.map((one) => {
-            const on = !out.includes(one.key);
-            return (
-              <li key={one.key} data-out={!on || undefined}>
-                <Checkbox
-                  checked={on}
-                  onChange={() => setOut(on ? [...out, one.key] : out.filter((key) => key !== one.key))}
-                  slotProps={{ input: { 'aria-label': `${one.words}: ${one.why}` } }}
-                />
-                {one.swatchHash ? (
-                  <Swatch hash={one.swatchHash} colour={null} width={60} height={40} />
-                ) : (
-                  <Bands layers={one.colours.map((colour) => ({ colour, part: 1 }))} />
-                )}
-                <span>
-                  <b>{one.words}</b>
-                  <span className="small quiet">{one.why}</span>
-                </span>
-              </li>
-            );
-          })}
-        </ol>
+        <Suggested list={suggestions} out={out} setOut={setOut} />
       )}
       <Button variant="contained" disabled={isBusy || chosen.length === 0} onClick={() => void accept()}>
         {isBusy ? 'Planning' : `Plan these ${chosen.length}`}
@@ -154,5 +132,40 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         other order. Rounds under way are taken into account. This order is a judgement, not a measurement.
       </p>
     </>
+  );
+}
+
+interface SuggestedProps {
+  readonly list: readonly Suggestion[];
+  /** Keys of those that are left out. */
+  readonly out: readonly string[];
+  readonly setOut: (out: readonly string[]) => void;
+}
+
+function Suggested({ list, out, setOut }: SuggestedProps) {
+  return (
+    <ol className={css.suggested}>
+      {list.map((one) => {
+        const on = !out.includes(one.key);
+        return (
+          <li key={one.key} data-out={!on || undefined}>
+            <Checkbox
+              checked={on}
+              onChange={() => setOut(on ? [...out, one.key] : out.filter((key) => key !== one.key))}
+              slotProps={{ input: { 'aria-label': `${one.words}: ${one.why}` } }}
+            />
+            {one.swatchHash ? (
+              <Swatch hash={one.swatchHash} colour={null} width={60} height={40} />
+            ) : (
+              <Bands layers={one.colours.map((colour) => ({ colour, part: 1 }))} />
+            )}
+            <span>
+              <b>{one.words}</b>
+              <span className="small quiet">{one.why}</span>
+            </span>
+          </li>
+        );
+      })}
+    </ol>
   );
 }

@@ -36,14 +36,11 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
     <div className={css.varies}>
       <h2>What varies</h2>
       {many ? (
-        <Autocomplete
-          multiple
-          options={glazes.map((glaze) => glaze.id)}
-          getOptionLabel={(one) => glazes.find((glaze) => glaze.id === one)?.name ?? '?'}
-          value={setup.glazes.filter((one) => glazes.some((glaze) => glaze.id === one))}
-          onChange={(_, next) => change({ glazes: next })}
-          disableCloseOnSelect
-          renderInput={(params) => <TextField {...params} label="Glazes" />}
+        <Several
+          label="Glazes"
+          list={glazes}
+          chosen={setup.glazes}
+          onChange={(next) => change({ glazes: next })}
         />
       ) : (
         Array.from({ length: least }, (_, i) => (
@@ -57,14 +54,11 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
         ))
       )}
       {bodiesVary(setup.kind) && (
-        <Autocomplete
-          multiple
-          options={bodies.map((body) => body.id)}
-          getOptionLabel={(one) => bodies.find((body) => body.id === one)?.name ?? '?'}
-          value={setup.bodies.filter((one) => bodies.some((body) => body.id === one))}
-          onChange={(_, next) => change({ bodies: next })}
-          disableCloseOnSelect
-          renderInput={(params) => <TextField {...params} label="Clays" />}
+        <Several
+          label="Clays"
+          list={bodies}
+          chosen={setup.bodies}
+          onChange={(next) => change({ bodies: next })}
         />
       )}
       {setup.kind === 'free' && <FreeTests {...{ setup, change, glazes }} />}
@@ -81,6 +75,55 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
           onChange={(steps) => steps && steps >= 1 && change({ steps: Math.round(steps) })}
         />
       )}
+      <Counts setup={setup} change={change} />
+      {setup.kind === 'overlap' && (
+        <FormControlLabel
+          control={
+            <Switch
+              checked={setup.singlesTwice}
+              onChange={(event) => change({ singlesTwice: event.target.checked })}
+            />
+          }
+          label="Also each glaze alone, twice"
+        />
+      )}
+      {setup.kind === 'ladder' && <Additions setup={setup} change={change} />}
+      {setup.kind === 'crazing' && (
+        <p className="small quiet">
+          1¼ % silica and 1 % kaolin more at each step: a gloss stays a gloss. The first tile is the control.
+        </p>
+      )}
+    </div>
+  );
+}
+
+type PartProps = Pick<Props, 'setup' | 'change'>;
+
+interface SeveralProps {
+  readonly label: string;
+  readonly list: readonly { readonly id: string; readonly name: string }[];
+  /** Ids; those that are not in the list are left out. */
+  readonly chosen: readonly string[];
+  readonly onChange: (ids: string[]) => void;
+}
+
+function Several({ label, list, chosen, onChange }: SeveralProps) {
+  return (
+    <Autocomplete
+      multiple
+      options={list.map(({ id }) => id)}
+      getOptionLabel={(id) => list.find((one) => one.id === id)?.name ?? '?'}
+      value={chosen.filter((id) => list.some((one) => one.id === id))}
+      onChange={(_, next) => onChange(next)}
+      disableCloseOnSelect
+      renderInput={(params) => <TextField {...params} label={label} />}
+    />
+  );
+}
+
+function Counts({ setup, change }: PartProps) {
+  return (
+    <>
       {setup.kind === 'corners' && (
         <div className={css.pair}>
           <NumberField
@@ -102,53 +145,41 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
           onChange={(most) => most && most >= 2 && change({ most: Math.round(most) })}
         />
       )}
-      {setup.kind === 'overlap' && (
-        <FormControlLabel
-          control={
-            <Switch
-              checked={setup.singlesTwice}
-              onChange={(event) => change({ singlesTwice: event.target.checked })}
-            />
-          }
-          label="Also each glaze alone, twice"
-        />
-      )}
-      {setup.kind === 'ladder' &&
-        setup.additions.map((addition, i) => (
-          <div key={i} className={css.pair}>
-            <Autocomplete
-              freeSolo
-              options={BUILT_IN.materials.map((material) => material.name)}
-              inputValue={addition.material}
-              onInputChange={(_, material) =>
-                change({ additions: setup.additions.map((one, k) => (k === i ? { ...one, material } : one)) })
-              }
-              renderInput={(params) => <TextField {...params} label="Adding" />}
-            />
-            <NumberField
-              label="% more each step"
-              value={addition.step}
-              onChange={(step) =>
-                change({
-                  additions: setup.additions.map((one, k) => (k === i ? { ...one, step: step ?? 0 } : one)),
-                })
-              }
-            />
-          </div>
-        ))}
-      {setup.kind === 'ladder' && (
-        <Button
-          size="small"
-          onClick={() => change({ additions: [...setup.additions, { material: '', step: 1 }] })}
-        >
-          Another addition
-        </Button>
-      )}
-      {setup.kind === 'crazing' && (
-        <p className="small quiet">
-          1¼ % silica and 1 % kaolin more at each step: a gloss stays a gloss. The first tile is the control.
-        </p>
-      )}
-    </div>
+    </>
+  );
+}
+
+function Additions({ setup, change }: PartProps) {
+  return (
+    <>
+      {setup.additions.map((addition, i) => (
+        <div key={i} className={css.pair}>
+          <Autocomplete
+            freeSolo
+            options={BUILT_IN.materials.map((material) => material.name)}
+            inputValue={addition.material}
+            onInputChange={(_, material) =>
+              change({ additions: setup.additions.map((one, k) => (k === i ? { ...one, material } : one)) })
+            }
+            renderInput={(params) => <TextField {...params} label="Adding" />}
+          />
+          <NumberField
+            label="% more each step"
+            value={addition.step}
+            onChange={(step) =>
+              change({
+                additions: setup.additions.map((one, k) => (k === i ? { ...one, step: step ?? 0 } : one)),
+              })
+            }
+          />
+        </div>
+      ))}
+      <Button
+        size="small"
+        onClick={() => change({ additions: [...setup.additions, { material: '', step: 1 }] })}
+      >
+        Another addition
+      </Button>
+    </>
   );
 }

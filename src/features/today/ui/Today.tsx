@@ -106,55 +106,71 @@ export function Today({
           />
         </div>
         <section aria-label="Rounds and least certain entries">
-          {rounds.length > 0 && <h2 className={css.heading}>Rounds under way</h2>}
-          <ul>
-            {rounds.map((round) => (
-              <li key={round.id} className={css.round}>
-                <Link href={`/rounds/${round.id}`}>{round.name}</Link>{' '}
-                {isLate(round, round.steps, now) && <b className="heat">late</b>}
-                <Progress round={round} />
-              </li>
-            ))}
-          </ul>
-          {cases.length > 0 && <h2 className={css.heading}>Open cases</h2>}
-          <ul>
-            {cases.slice(0, 4).map((one) => (
-              <li key={one.id} className={css.round}>
-                <Link href={`/clinic/cases/${one.id}`}>
-                  Case {one.number}: {defectName(one.defect)}
-                  {one.label && ` on ${one.label}`}
-                </Link>
-              </li>
-            ))}
-          </ul>
+          <UnderWay {...{ rounds, cases, now }} />
           <Suspense>{rises}</Suspense>
           <Requests wishes={wishes} memberId={memberId} />
-          <h2 className={css.heading}>Least certain</h2>
-          {weak.length === 0 && <p className="quiet">No doubtful entry on the wall.</p>}
-          <ul>
-            {weak.map((entry) => (
-              <li key={entry.id}>
-                <Link href={`/entry/${entry.headword_id}`} className={css.weak}>
-                  <Swatch hash={entry.swatch_hash} colour={null} width={64} height={48} />
-                  <span>
-                    <b className={css.word}>{entry.text}</b>
-                    <span className="small quiet">
-                      on {entry.ground}, cone {entry.cone}
-                    </span>
-                    <span className="small">
-                      <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />{' '}
-                      {entry.agreeing < entry.proofs
-                        ? `${entry.proofs - entry.agreeing} of ${entry.proofs} differ`
-                        : 'one piece only'}
-                      {entry.worst_defect && `, ${defectName(entry.worst_defect)}`}
-                    </span>
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
+          <LeastCertain entries={weak} />
         </section>
       </div>
+    </>
+  );
+}
+
+function UnderWay({ rounds, cases, now }: Pick<TodayData, 'rounds' | 'cases'> & { now: Date }) {
+  return (
+    <>
+      {rounds.length > 0 && <h2 className={css.heading}>Rounds under way</h2>}
+      <ul>
+        {rounds.map((round) => (
+          <li key={round.id} className={css.round}>
+            <Link href={`/rounds/${round.id}`}>{round.name}</Link>{' '}
+            {isLate(round, round.steps, now) && <b className="heat">late</b>}
+            <Progress round={round} />
+          </li>
+        ))}
+      </ul>
+      {cases.length > 0 && <h2 className={css.heading}>Open cases</h2>}
+      <ul>
+        {cases.slice(0, 4).map((one) => (
+          <li key={one.id} className={css.round}>
+            <Link href={`/clinic/cases/${one.id}`}>
+              Case {one.number}: {defectName(one.defect)}
+              {one.label && ` on ${one.label}`}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function LeastCertain({ entries }: { entries: TodayData['weak'] }) {
+  return (
+    <>
+      <h2 className={css.heading}>Least certain</h2>
+      {entries.length === 0 && <p className="quiet">No doubtful entry on the wall.</p>}
+      <ul>
+        {entries.map((entry) => (
+          <li key={entry.id}>
+            <Link href={`/entry/${entry.headword_id}`} className={css.weak}>
+              <Swatch hash={entry.swatch_hash} colour={null} width={64} height={48} />
+              <span>
+                <b className={css.word}>{entry.text}</b>
+                <span className="small quiet">
+                  on {entry.ground}, cone {entry.cone}
+                </span>
+                <span className="small">
+                  <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />{' '}
+                  {entry.agreeing < entry.proofs
+                    ? `${entry.proofs - entry.agreeing} of ${entry.proofs} differ`
+                    : 'one piece only'}
+                  {entry.worst_defect && `, ${defectName(entry.worst_defect)}`}
+                </span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

@@ -1,12 +1,11 @@
 'use client';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Link from 'next/link';
 import type { NamedWall } from '@/records/dictionary';
 import { wallSearch } from '../model/choose';
 import { WALL_SWITCH_WORDS, WALL_SWITCHES } from '../model/wallSwitch';
+import { SelectField } from '@/ui/kit';
 import { NameWall } from './NameWall';
 import { ORDERS, type Order } from '../model/order';
 import css from './wall.module.css';
@@ -79,26 +78,22 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
           >
             Switch to
           </ToggleButton>
-          <TextField
-            select
+          <SelectField
+            label="What to switch to"
+            isLabelHidden
             value={flick.to}
-            onChange={(event) => flick.setTo(event.target.value)}
-            slotProps={{ htmlInput: { 'aria-label': 'What to switch to' } }}
-          >
-            {WALL_SWITCHES.map((one) => (
-              <MenuItem key={one} value={one}>
-                {WALL_SWITCH_WORDS[one]}
-              </MenuItem>
-            ))}
-            {others.map(({ cone, atmosphere }) => (
-              <MenuItem
-                key={cone + atmosphere}
-                value={wallSearch({ ...wall, choice: { ...choice, cone, atmosphere } })}
-              >
-                cone {cone} {atmosphere}
-              </MenuItem>
-            ))}
-          </TextField>
+            onChange={flick.setTo}
+            options={[
+              ...WALL_SWITCHES.map((one) => [one, WALL_SWITCH_WORDS[one]] as const),
+              ...others.map(
+                ({ cone, atmosphere }) =>
+                  [
+                    wallSearch({ ...wall, choice: { ...choice, cone, atmosphere } }),
+                    `cone ${cone} ${atmosphere}`,
+                  ] as const,
+              ),
+            ]}
+          />
         </span>
         <details className={css.more}>
           <summary>
@@ -108,45 +103,26 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
           </summary>
           <div className={css.fields}>
             {(['left', 'right'] as const).map((side, i) => (
-              <TextField
+              <SelectField
                 key={side}
-                select
                 label={side === 'left' ? 'Left half on' : 'Right half on'}
-                value={choice.grounds[i] ?? ''}
-                onChange={(event) => onGo({ [side]: event.target.value })}
-              >
-                {grounds.map((ground) => (
-                  <MenuItem key={ground.id} value={ground.id}>
-                    {ground.name}
-                  </MenuItem>
-                ))}
-              </TextField>
+                value={choice.grounds[i] ?? null}
+                onChange={(ground) => onGo({ [side]: ground })}
+                options={grounds.map((ground) => [ground.id, ground.name] as const)}
+              />
             ))}
-            <TextField
-              select
+            <SelectField
               label="In order of"
               value={order}
-              onChange={(event) => onGo({ order: event.target.value })}
-            >
-              {ORDERS.map((one) => (
-                <MenuItem key={one} value={one}>
-                  {ORDER_WORDS[one]}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
+              onChange={(next) => onGo({ order: next })}
+              options={ORDERS.map((one) => [one, ORDER_WORDS[one]] as const)}
+            />
+            <SelectField
               label="A third glaze over both"
               value={choice.third ?? ''}
-              onChange={(event) => onGo({ third: event.target.value })}
-            >
-              <MenuItem value="">none</MenuItem>
-              {thirds.map(({ id, name }) => (
-                <MenuItem key={id} value={id}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
+              onChange={(third) => onGo({ third })}
+              options={[['', 'none'], ...thirds.map(({ id, name }) => [id, name] as const)]}
+            />
             <NameWall walls={walls} search={kept} mayName={mayShare} />
           </div>
         </details>

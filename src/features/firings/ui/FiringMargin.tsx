@@ -1,0 +1,128 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { FiringState } from '@/core/vocabulary';
+import type { Firing, FiringLog, Kiln } from '@/records/firings';
+import { FormErrors } from '@/ui/kit';
+import { LinkButton } from '@/ui/LinkButton';
+import { useMutation } from '@/ui/useMutation';
+import { endFiring, startFiring } from '../actions';
+import page from '@/ui/page.module.css';
+
+const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
+  loading:
+    'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
+  firing:
+    'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off, at the end.',
+  cooling:
+    'No cracking above 200 °C, and slow through 573 and 225 °C. Supply off before the lid goes up; gloves above 50 °C.',
+};
+
+interface Props {
+  readonly firing: Firing;
+  readonly kiln: Kiln;
+  readonly log: Pick<FiringLog, 'open'>;
+  /** Whether nothing numbered is in it. */
+  readonly isEmpty: boolean;
+  readonly mayPlan: boolean;
+}
+
+/** Beside a firing: what comes next, what to mind at it, its programme and remarks. */
+export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
+  const { run, isBusy, errors } = useMutation();
+  // One run however often it is asked to start.
+  const [sourceId] = useState(ulid);
+  const caution = CAUTIONS[firing.state];
+  const start = (by: 'controller' | 'hand') =>
+    void run(() => startFiring({ firingId: firing.id, sourceId, by }));
+  return (
+    <aside className={page.margin}>
+      {caution && (
+        <>
+          <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>
+          <p className="small">{caution}</p>
+          {mayPlan && firing.state === 'firing' && (
+            <Button
+              variant="contained"
+              disabled={isBusy}
+              onClick={() => void run(() => endFiring({ firingId: firing.id }))}
+              fullWidth
+            >
+              The firing has ended
+            </Button>
+          )}
+          {mayPlan && firing.state === 'loading' && (
+            <StartButtons
+              hasController={Boolean(kiln.controller)}
+              mayRun={Boolean(kiln.controller && firing.segments)}
+              {...{ isEmpty, isBusy }}
+              onStart={start}
+            />
+          )}
+        </>
+      )}
+      {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
+        <LinkButton
+          variant={firing.state === 'open' || log.open?.reached ? 'contained' : 'outlined'}
+          href={`/firings/${firing.id}/opening`}
+          fullWidth
+        >
+          {firing.state === 'closed'
+            ? 'Look through the opening again'
+            : firing.state === 'open'
+              ? 'Continue opening'
+              : 'Open the kiln'}
+        </LinkButton>
+      )}
+      {(firing.state === 'open' || firing.state === 'closed') && !isEmpty && (
+        <LinkButton href={`/firings/${firing.id}/summary`} fullWidth>
+          What came out
+        </LinkButton>
+      )}
+      {firing.programme && (
+        <>
+          <h3>Programme</h3>
+          <p>{firing.programme}</p>
+        </>
+      )}
+      {firing.remarks && (
+        <>
+          <h3>Remarks</h3>
+          <p>{firing.remarks}</p>
+        </>
+      )}
+      <FormErrors errors={errors} />
+    </aside>
+  );
+}
+
+interface StartProps {
+  readonly hasController: boolean;
+  /** Whether its controller can run the programme. */
+  readonly mayRun: boolean;
+  readonly isEmpty: boolean;
+  readonly isBusy: boolean;
+  readonly onStart: (by: 'controller' | 'hand') => void;
+}
+
+function StartButtons({ hasController, mayRun, isEmpty, isBusy, onStart }: StartProps) {
+  return (
+    <>
+      {isEmpty && <p className="small quiet">Nothing numbered is in it yet: class work only?</p>}
+      {mayRun && (
+        <Button variant="contained" disabled={isBusy} onClick={() => onStart('controller')} fullWidth>
+          Start by controller
+        </Button>
+      )}
+      <Button
+        variant={mayRun ? 'outlined' : 'contained'}
+        disabled={isBusy}
+        onClick={() => onStart('hand')}
+        fullWidth
+      >
+        {hasController ? 'Started by hand' : 'Start the firing'}
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,27 @@
+import { ulid } from 'ulid';
+import type { Outcome } from '@/auth';
+import type { NumberBlock } from '@/records/platform';
+import { ANYBODY, keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
+import { deviceStore, numbersLeft } from './deviceStore';
+
+/** A device with fewer numbers than this reserves more. */
+const FEW = 5;
+
+/** Reserves piece numbers while there is a network, so that pieces that are not on the list can be numbered without one. */
+export async function reserveIfFew(): Promise<void> {
+  if ((await numbersLeft()) >= FEW) return;
+  try {
+    const slot = { owner: ANYBODY, key: 'jiten.device', version: 1 };
+    const device = readFromDevice<string>(slot) ?? ulid();
+    keepOnDevice(slot, device);
+    const response = await fetch('/api/v1/numbers', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ id: ulid(), device }),
+    });
+    const outcome = (await response.json()) as Outcome<NumberBlock>;
+    if (outcome.ok) await (await deviceStore()).put('block', { ...outcome.value, used: 0 });
+  } catch {
+    // Tried again at the next opening or unlisted piece.
+  }
+}

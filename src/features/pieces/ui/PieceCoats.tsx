@@ -1,0 +1,94 @@
+'use client';
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { NumberField } from '@/ui/kit';
+import { movedCoat, withCoat, type GlazeChoice } from '../model/draft';
+import { CoatList } from './CoatList';
+import css from './pieces.module.css';
+import type { PieceEditorState } from './usePieceEditor';
+import { ZoneList } from './ZoneList';
+
+interface Props {
+  readonly of: PieceEditorState;
+  readonly glazes: readonly GlazeChoice[];
+  readonly firingNames: Readonly<Record<string, string>>;
+  readonly isCorrection: boolean;
+  readonly onRemove: (index: number) => void;
+}
+
+/** The coats of a piece, what they test, and the button that saves it. */
+export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: Props) {
+  const { draft, change, coats, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
+  return (
+    <section className={css.how} aria-label="Coats and zones">
+      <h3>Coats, in order of application</h3>
+      <CoatList
+        draft={draft}
+        glazes={glazes}
+        selected={selected}
+        firingNames={new Map(Object.entries(firingNames))}
+        errorOf={errorOf}
+        onSelect={setSelected}
+        onChange={(i, c) => change((b) => withCoat(b, i, c))}
+        onMove={(i, by) => {
+          change((b) => movedCoat(b, i, by));
+          setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by)));
+        }}
+        onRemove={(i) => {
+          onRemove(i);
+        }}
+      />
+      <Autocomplete
+        key={draft.coats.length}
+        options={glazes}
+        getOptionLabel={(glaze) => glaze.name}
+        groupBy={(glaze) => glaze.kind}
+        value={null}
+        autoHighlight
+        onChange={(_, glaze) => of.add(glaze)}
+        renderOption={({ key: optionKey, ...props }, glaze) => (
+          <li key={optionKey} {...props}>
+            <span className={css.chip} style={{ background: glaze.colour, marginRight: 10 }} />
+            {glaze.name}
+          </li>
+        )}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            label={draft.coats.length ? 'Add a coat over it' : 'Add the first coat'}
+            placeholder="Type two letters"
+          />
+        )}
+      />
+      <h3>What this piece tests</h3>
+      <ZoneList piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
+      <div className={css.saveRow}>
+        {!isCorrection && (
+          <NumberField
+            label="How many"
+            value={twins}
+            onChange={(n) => {
+              setTwins(Math.max(1, Math.min(60, Math.round(n ?? 1))));
+            }}
+            sx={{ width: 110 }}
+          />
+        )}
+        <Button
+          variant="contained"
+          onClick={() => void of.save()}
+          disabled={of.isBusy}
+          title="Save (Ctrl Enter)"
+        >
+          {of.isBusy
+            ? 'Saving'
+            : isCorrection
+              ? 'Save correction'
+              : twins > 1
+                ? `Save ${twins} twins`
+                : 'Save'}
+        </Button>
+      </div>
+    </section>
+  );
+}

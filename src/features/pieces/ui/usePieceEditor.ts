@@ -1,0 +1,96 @@
+'use client';
+import { useMemo, useRef, useState } from 'react';
+import { ulid } from 'ulid';
+import type { FieldError } from '@/auth';
+import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
+import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
+import { useMemberId } from '@/ui/MemberContext';
+import { usePersistedState } from '@/ui/usePersistedState';
+import { saveCorrection, saveNewPieces } from '../actions';
+import { addCoat, drawnCoats, emptyDraft, type GlazeChoice } from '../model/draft';
+
+/** The bands of the piece that was saved last, to be repeated. */
+const LAST = 'jiten.piece.last';
+
+interface Options {
+  /** The clay a new piece begins with. */
+  readonly bodyId: string;
+  readonly glazes: readonly GlazeChoice[];
+  readonly start: PieceDraft | null;
+  readonly editing: { readonly id: string; readonly label: string; readonly version: number } | undefined;
+}
+
+/** A piece as it is drawn, kept on this device until it is saved, and its saving. */
+export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
+  const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
+  const first = start ?? emptyDraft('tile', bodyId);
+  const [draft, setDraft, found, drop] = usePersistedState<PieceDraft>(key, first);
+  const last = { owner: useMemberId(), key: LAST, version: 1 };
+  const [twins, setTwins] = useState(1);
+  const [selected, setSelected] = useState(0);
+  const [errors, setErrors] = useState<readonly FieldError[]>([]);
+  const [theirs, setTheirs] = useState<CorrectedPiece | null>(null);
+  const [saved, setSaved] = useState<readonly { id: string; label: string }[] | null>(null);
+  const [isBusy, setIsBusy] = useState(false);
+  const ids = useRef<string[]>([]);
+
+  const byId = useMemo(() => new Map(glazes.map((glaze) => [glaze.id, glaze])), [glazes]);
+  const nameOf = (id: string) => byId.get(id)?.name ?? '?';
+  const coats = drawnCoats(draft, byId);
+  const errorOf = (field: string) =>
+    errors.find((error) => error.field.replace(/^draft\./, '') === field)?.message;
+  const change = (next: (before: PieceDraft) => PieceDraft) => {
+    setSaved(null);
+    setDraft(next);
+  };
+
+  const save = async (version = editing?.version ?? 0) => {
+    if (isBusy) return;
+    setIsBusy(true);
+    // A repeated submit after a lost answer must be the same rows, so ids live until one was acknowledged.
+    ids.current = Array.from({ length: twins }, (_, i) => ids.current[i] ?? ulid());
+    try {
+      const outcome = editing
+        ? await saveCorrection({ id: editing.id, version, draft })
+        : await saveNewPieces({ ids: ids.current, draft });
+      setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
+      if (!outcome.ok) return setErrors(outcome.errors);
+      setErrors([]);
+      keepOnDevice(last, draft);
+      drop();
+      ids.current = [];
+      setSaved(editing ? [{ id: editing.id, label: editing.label }] : outcome.value);
+    } catch {
+      setErrors([
+        {
+          field: '',
+          message:
+            'The server did not answer. What you drew is kept on this device; save again when the network is back.',
+        },
+      ]);
+    } finally {
+      setIsBusy(false);
+    }
+  };
+  const add = (glaze: GlazeChoice | null) => {
+    if (!glaze) return;
+    change((before) => addCoat(before, glaze));
+    setSelected(draft.coats.length);
+  };
+  const repeat = () => {
+    const bands = readFromDevice<PieceDraft>(last);
+    if (bands) change(() => bands);
+  };
+  const startAgain = () => {
+    drop();
+    setDraft(first);
+    drop();
+  };
+  return {
+    ...{ draft, setDraft, change, coats, nameOf, errors, errorOf, theirs, isBusy, save, saved },
+    ...{ twins, setTwins, selected, setSelected, add, repeat, startAgain },
+    isRestored: found && !saved,
+  };
+}
+
+export type PieceEditorState = ReturnType<typeof usePieceEditor>;

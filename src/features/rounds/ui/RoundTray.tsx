@@ -1,0 +1,102 @@
+'use client';
+import Button from '@mui/material/Button';
+import { loadsOf, type NamedRecipe } from '@/core/rounds';
+import { FormErrors } from '@/ui/kit';
+import { named } from '../model/setup';
+import css from './rounds.module.css';
+import { Tray } from './Tray';
+import { TrayCell } from './TrayCell';
+import type { RoundMakerState } from './useRoundMaker';
+
+interface Props {
+  readonly of: RoundMakerState;
+  readonly glazes: readonly NamedRecipe[];
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+  readonly kilns: readonly { readonly name: string; readonly litres: number; readonly shelves: number }[];
+}
+
+/** The tests of a round as they will stand, what they need, and the button that plans them. */
+export function RoundTray({ of, glazes, bodies, kilns }: Props) {
+  const { plan, cells, aliases, isOut, proofOf, turn, errors, inside, needs, isBusy, save } = of;
+  return (
+    <div className={css.result}>
+      <h2>The tray</h2>
+      {typeof plan === 'string' ? (
+        <p className={css.empty}>{plan}</p>
+      ) : (
+        <Tray cells={cells} rows={plan.rows} columns={plan.columns} shape={plan.shape} name="Tray">
+          {(cell) => (
+            <TrayCell
+              cell={cell}
+              words={named(cell.words, [...glazes, ...bodies])}
+              out={isOut(cell)}
+              proof={proofOf(cell)}
+              colours={Object.entries(cell.parts).map(([name, part]) => ({
+                colour: glazes.find((glaze) => glaze.id === name)?.colour ?? '#888888',
+                part,
+              }))}
+              onTurn={() => turn(cell)}
+            />
+          )}
+        </Tray>
+      )}
+      {aliases.length > 0 && (
+        <p>
+          <b>This is a fraction of all combinations: these effects cannot be told apart.</b>{' '}
+          {named(aliases.join('; '), [...glazes, ...bodies])}.
+        </p>
+      )}
+      <Needs {...of} kilns={kilns} glazes={glazes} />
+      <FormErrors errors={errors.filter((error) => error.field === '' || error.field.startsWith('cells'))} />
+      <Button variant="contained" disabled={isBusy || inside.length === 0} onClick={() => void save()}>
+        {isBusy ? 'Planning' : `Plan ${needs.pieces} pieces`}
+      </Button>
+    </div>
+  );
+}
+
+type NeedsProps = Pick<RoundMakerState, 'setup' | 'inside' | 'needs'> & Pick<Props, 'kilns' | 'glazes'>;
+
+/** Tests, pieces, clay, shelf, kiln loads and glaze that a round needs. */
+function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
+  return (
+    <>
+      <div role="status">
+        <dl className={css.totals}>
+          <Total name="tests" value={String(inside.length)} />
+          <Total name="pieces" value={String(needs.pieces)} />
+          <Total name="clay" value={`${(needs.clayGrams / 1000).toFixed(1)} kg`} />
+          {setup.form === 'ring strip' && (
+            <Total name={`rings of 1.5 kg, ${needs.strips} strips each`} value={String(needs.rings)} />
+          )}
+          <Total name="shelf" value={`${(needs.shelfCm2 / 10_000).toFixed(2)} m²`} />
+          {kilns.map((kiln) => (
+            <Total
+              key={kiln.name}
+              name={`${loadsOf(needs.shelfCm2, kiln) === 1 ? 'load' : 'loads'} of ${kiln.name}`}
+              value={String(inside.length ? loadsOf(needs.shelfCm2, kiln) : 0)}
+            />
+          ))}
+        </dl>
+      </div>
+      {Object.keys(needs.glazeGrams).length > 0 && (
+        <p className="small quiet">
+          Dry glaze on the pieces:{' '}
+          {Object.entries(needs.glazeGrams)
+            .map(([name, grams]) => `${named(name, glazes)} ${grams.toFixed(0)} g`)
+            .join(', ')}
+          . Estimated from area and thickness.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Total({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd className="figures">{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+'use client';
+import { ATMOSPHERES, CONES, ROUND_FORMS } from '@/core/vocabulary';
+import { bodiesVary } from '@/core/rounds';
+import { Choice, NumberField, WordField } from '@/ui/kit';
+import css from './rounds.module.css';
+import type { RoundMakerState } from './useRoundMaker';
+
+interface Props extends Pick<RoundMakerState, 'setup' | 'change' | 'errorOf' | 'bodyId'> {
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What is the same in all tests of a round. */
+export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
+  return (
+    <div className={css.stays}>
+      <h2>What stays the same</h2>
+      <WordField
+        label="Name of the round"
+        value={setup.name}
+        onChange={(name) => change({ name })}
+        error={errorOf('name')}
+      />
+      {!bodiesVary(setup.kind) && (
+        <Choice
+          label="Clay"
+          options={bodies.map((body) => body.name)}
+          value={bodies.find((body) => body.id === bodyId)?.name ?? null}
+          onChange={(name) =>
+            change({ bodies: bodies.filter((body) => body.name === name).map((body) => body.id) })
+          }
+        />
+      )}
+      <div className={css.pair}>
+        <Choice
+          label="Cone"
+          options={CONES}
+          value={setup.cone as (typeof CONES)[number]}
+          onChange={(cone) => change({ cone: cone ?? '6' })}
+        />
+        <Choice
+          label="Atmosphere"
+          options={ATMOSPHERES}
+          value={setup.atmosphere}
+          onChange={(atmosphere) => change({ atmosphere: atmosphere ?? 'oxidation' })}
+        />
+        <Choice
+          label="Form"
+          options={ROUND_FORMS}
+          value={setup.form}
+          onChange={(form) => change({ form: form ?? 'tile' })}
+        />
+        <NumberField
+          label="Tiles of each"
+          value={setup.twins}
+          onChange={(twins) => twins && change({ twins: Math.round(twins) })}
+          error={errorOf('twins')}
+        />
+      </div>
+      <p className="small quiet">
+        {setup.twins > 1
+          ? 'Twins tell an accident from a result.'
+          : 'One of each proves little: a single tile that differs may be a slip of the hand.'}
+      </p>
+      <WordField
+        label="Needed by"
+        type="date"
+        value={setup.dueOn ?? ''}
+        onChange={(dueOn) => change({ dueOn: dueOn || null })}
+        error={errorOf('dueOn')}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+    </div>
+  );
+}
