@@ -1,13 +1,13 @@
 'use client';
 import { reportStorageFailure } from '@/ui/deviceStorage';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { PieceDraft } from '../model/draft';
 import { draftsOf, deviceStore, type OutboxItem } from '../model/outbox/deviceStore';
 import { reserveIfFew } from '../model/outbox/reserveNumbers';
 import { startSender, type Connection } from '../model/outbox/sender';
-import { openingActs } from './openingActs';
+import { useOpeningActs } from './useOpeningActs';
 
 /** How often other devices' readings are asked for, ms. */
 const EVERY = 15_000;
@@ -120,10 +120,7 @@ export function useOpening(first: Opening, memberId: string) {
     await readOutbox();
     sender.current?.kick();
   }, [readOutbox]);
-  const acts = useMemo(
-    () => openingActs({ firingId, draftAt, putDraft, enqueue, resend, refresh }),
-    [firingId, draftAt, putDraft, enqueue, resend, refresh],
-  );
+  const acts = useOpeningActs({ firingId, draftAt, putDraft, enqueue, resend, refresh });
 
   return {
     ...acts,

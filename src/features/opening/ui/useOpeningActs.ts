@@ -1,3 +1,5 @@
+'use client';
+import { useMemo } from 'react';
 import { ulid } from 'ulid';
 import type { OpeningPiece } from '@/records/openings';
 import {
@@ -26,7 +28,14 @@ export interface OpeningTools {
 }
 
 /** What can be done with a piece at an opening: tap, take back, finish, take up again, decide between two readings. */
-export function openingActs(tools: OpeningTools) {
+export function useOpeningActs({ firingId, draftAt, putDraft, enqueue, resend, refresh }: OpeningTools) {
+  return useMemo(
+    () => openingActs({ firingId, draftAt, putDraft, enqueue, resend, refresh }),
+    [firingId, draftAt, putDraft, enqueue, resend, refresh],
+  );
+}
+
+function openingActs(tools: OpeningTools) {
   const { firingId } = tools;
   const draftOf = (piece: OpeningPiece): PieceDraft => tools.draftAt(piece.id) ?? blankDraft(piece);
   const reduce = (piece: OpeningPiece, event: DraftEvent): PieceDraft => {
