@@ -53,6 +53,19 @@ const config = [
       ],
     },
   },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['@/*'], message: 'bin/jiten runs the core from any folder: relative, please.' },
+          ],
+        },
+      ],
+    },
+  },
   // A test of a screen is one long walk; a migration and the scenario are lists.
   { files: ['tests/**', '**/*.test.ts', 'demo/**'], rules: { 'max-lines-per-function': 'off' } },
 ];

@@ -1,4 +1,4 @@
-import { celsius, grams, kelvins, millimetres, text, type Message } from '@/core/units';
+import { celsius, grams, kelvins, millimetres, text, type Message } from '../units';
 /** What a remedy costs in work and material. */
 export type Cost = 'none' | 'little' | 'much';
 

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage } from '../units';
 import { DEFECTS, type DefectId } from '../vocabulary';
 import { CAUSES } from './causes';
 import { FLAGS, WORDS, type Evidence } from './evidence';

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage } from '../units';
 import { coolingBelowTop, spoken, spokenEvidence, type SpokenFacts } from './spoken';
 
 const said = (facts: Parameters<typeof spoken>[0]) => spoken(facts).map((one) => sayMessage(one));

@@ -1,4 +1,4 @@
-import { millimetres, perHour, text, type Message } from '@/core/units';
+import { millimetres, perHour, text, type Message } from '../units';
 import type { Line } from '../chemistry';
 import type { DefectId } from '../vocabulary';
 import { coneIndex, type CurvePoint } from '../firing';

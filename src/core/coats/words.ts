@@ -1,5 +1,5 @@
-import { lengthOf, text, type Message, type Quantity } from '@/core/units';
-import { formShape, reachMm, type Measures } from '@/core/vocabulary';
+import { lengthOf, text, type Message, type Quantity } from '../units';
+import { formShape, reachMm, type Measures } from '../vocabulary';
 import type { Layer, Stack, Zone } from './model';
 
 const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times'];

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage } from '../units';
 import fc from 'fast-check';
 import { entryKey, groundOf, headwordOf, placeWords, sameStack, zonesOf, type Coat } from '.';
 

@@ -1,4 +1,4 @@
-import { millimetres, text, type Message } from '@/core/units';
+import { millimetres, text, type Message } from '../units';
 import { labOf } from '../colour';
 import type { Agreement } from './agreement';
 import { defectName } from '../vocabulary';

@@ -1,4 +1,4 @@
-import { kelvins, text, type Message } from '@/core/units';
+import { kelvins, text, type Message } from '../units';
 import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { linearRegression, mean, sampleVariance } from 'simple-statistics';
 import { climbAt, sayCone } from './endPoints';

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage } from '../units';
 import {
   coolingPoint,
   coolingTime,

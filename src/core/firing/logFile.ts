@@ -1,4 +1,4 @@
-import { celsius as degrees, text as message, type Message } from '@/core/units';
+import { celsius as degrees, text as message, type Message } from '../units';
 
 /** How a log file writes its times. */
 export const TIME_FORMATS = [

@@ -1,4 +1,4 @@
-import { celsius, joined, perHour, text, type Message } from '@/core/units';
+import { celsius, joined, perHour, text, type Message } from '../units';
 import { coneEquivalents, peakOf, untilPeak } from './heatWork';
 import type { CurvePoint } from './work';
 

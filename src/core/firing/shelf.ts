@@ -1,4 +1,4 @@
-import { millimetres, text, type Message } from '@/core/units';
+import { millimetres, text, type Message } from '../units';
 import { formShape, type Form } from '../vocabulary';
 
 /** A shelf as seen from above, mm. */

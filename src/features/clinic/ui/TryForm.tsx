@@ -33,7 +33,7 @@ export function TryForm({ caseId, rounds }: Props) {
   });
   const { control } = form;
   return (
-    <Form of={form} label="What was tried" className={css.fields} button="Save what was tried">
+    <Form of={form} label="A try" className={css.fields} button="Save what was tried">
       <TextInput control={control} name="act" label="What was tried" />
       <SelectInput
         control={control}

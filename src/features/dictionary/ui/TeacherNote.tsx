@@ -56,7 +56,7 @@ export function TeacherNote({
   return (
     <Form
       of={form}
-      label="Teacher’s note"
+      label="Note of this sense"
       className={css.noteForm}
       button="Save note"
       isSmall

@@ -54,7 +54,7 @@ export function NameWall({
         </ul>
       )}
       {mayName && (
-        <Form of={form} label="Name this wall" button="Save">
+        <Form of={form} label="New named wall" button="Save">
           <TextInput control={form.control} name="name" label="Name this wall" />
         </Form>
       )}
