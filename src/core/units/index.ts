@@ -10,6 +10,7 @@ export {
   perHour,
   type Quantity,
   sayQuantity,
+  shownDigits,
   shownValue,
   signed,
   typedValue,

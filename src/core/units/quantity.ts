@@ -91,6 +91,15 @@ export function shownValue(dimension: Dimension, value: number, units: Units): n
   return value * scale + offset;
 }
 
+/**
+ * How many decimals a field shows so that what is kept to `digits` decimals in the unit of the house can be read back.
+ *
+ * @example shownDigits('length', 0, METRIC) // 1: whole millimetres are tenths of a centimetre
+ */
+export function shownDigits(dimension: Dimension, digits: number, units: Units): number {
+  return digits + Math.max(0, Math.ceil(-Math.log10(SHOWN[dimension](units).scale)));
+}
+
 /** What was typed in the reader's unit, in the unit of the house. */
 export function typedValue(dimension: Dimension, shown: number, units: Units): number {
   const { scale, offset = 0 } = SHOWN[dimension](units);

@@ -10,6 +10,7 @@ import {
   perHour,
   sayMessage,
   sayQuantity,
+  shownDigits,
   shownValue,
   signed,
   text,
@@ -58,6 +59,20 @@ test('what is shown and typed again is the same, in every dimension and unit', (
     ),
   );
   expect(dimensions.map((one) => unitOf(one, US))).toEqual(['°F', '°F', '°F/h', 'in', 'in', 'lb']);
+});
+
+test('a field shows as many decimals as can be read back', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...dimensions),
+      fc.nat(4000),
+      fc.constantFrom(METRIC, US),
+      (dimension, value, units) => {
+        const shown = shownValue(dimension, value, units).toFixed(shownDigits(dimension, 0, units));
+        expect(Math.round(typedValue(dimension, Number(shown), units))).toBe(value);
+      },
+    ),
+  );
 });
 
 test('a message keeps its quantities as numbers until somebody reads it', () => {

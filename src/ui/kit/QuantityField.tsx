@@ -1,6 +1,6 @@
 'use client';
 import type { TextFieldProps } from '@mui/material/TextField';
-import { shownValue, typedValue, unitOf, type Dimension } from '@/core/units';
+import { shownDigits, shownValue, typedValue, unitOf, type Dimension } from '@/core/units';
 import { useUnits } from '../units';
 import { NumberField } from './NumberField';
 
@@ -27,14 +27,20 @@ export function QuantityField({
   ...rest
 }: QuantityFieldProps) {
   const units = useUnits();
-  const to = (n: number, places: number) => Number(n.toFixed(places));
-  const shown = value === null || Number.isNaN(value) ? value : shownValue(dimension, value, units);
+  // In the unit of the house nothing is rounded: what was typed is what is kept.
+  const isPlain = shownValue(dimension, 1, units) === 1;
+  const show = (kept: number) =>
+    isPlain
+      ? kept
+      : Number(shownValue(dimension, kept, units).toFixed(shownDigits(dimension, digits, units)));
+  const keep = (typed: number) =>
+    isPlain ? typed : Number(typedValue(dimension, typed, units).toFixed(digits));
   return (
     <NumberField
       {...rest}
       label={`${label}, ${unitOf(dimension, units)}`}
-      value={shown === null || Number.isNaN(shown) ? shown : to(shown, digits + (shown === value ? 3 : 0))}
-      onChange={(typed) => onChange(typed === null ? null : to(typedValue(dimension, typed, units), digits))}
+      value={value === null || Number.isNaN(value) ? value : show(value)}
+      onChange={(typed) => onChange(typed === null ? null : keep(typed))}
     />
   );
 }

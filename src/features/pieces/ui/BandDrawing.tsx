@@ -1,7 +1,9 @@
 'use client';
-import { formShape } from '@/core/vocabulary';
+import { lengthOf, sayQuantity } from '@/core/units';
+import { formShape, reachMm } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
 import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
+import { useUnits } from '@/ui/units';
 import css from './pieces.module.css';
 
 interface Props {
@@ -30,9 +32,10 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
   };
   const width = drawnWidth(draft) * unit;
   const coat = draft.coats[selected];
-  const cm = (t: number) => `${((t * draft.heightMm) / 10).toFixed(1)} cm`;
+  const units = useUnits();
+  const place = (t: number) => sayQuantity(lengthOf(t * reachMm(draft)), units);
   const onKey = (edge: 'from' | 'to', value: number) => (event: React.KeyboardEvent) => {
-    const step = (event.shiftKey ? 10 : 1) / draft.heightMm;
+    const step = (event.shiftKey ? 10 : 1) / reachMm(draft);
     const by = { ArrowUp: step, ArrowDown: -step, ArrowRight: step, ArrowLeft: -step }[event.key];
     const at = event.key === 'Home' ? 0 : event.key === 'End' ? 1 : by === undefined ? null : value + by;
     if (at === null) return;
@@ -76,7 +79,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
             aria-valuemin={0}
             aria-valuemax={100}
             aria-valuenow={Math.round(coat[edge] * 100)}
-            aria-valuetext={cm(coat[edge])}
+            aria-valuetext={place(coat[edge])}
             className={css.edge}
             style={{ top: yOf(coat[edge]) - 16, width: width + 4 * unit + 66 }}
             onKeyDown={onKey(edge, coat[edge])}
@@ -86,7 +89,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
                 onEdge(selected, edge, atOf(event.clientY, event.currentTarget.parentElement!));
             }}
           >
-            <span className={css.edgeLabel}>{cm(coat[edge])}</span>
+            <span className={css.edgeLabel}>{place(coat[edge])}</span>
           </div>
         ))}
     </div>
