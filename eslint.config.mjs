@@ -53,6 +53,21 @@ const config = [
       ],
     },
   },
+  // The tests of a value may say "anything like this"; what is shipped knows what it reads.
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/**/*.test.ts', 'src/records/platform/migrations/**'],
+    rules: {
+      '@typescript-eslint/no-unsafe-argument': 'error',
+      '@typescript-eslint/no-unsafe-assignment': 'error',
+      '@typescript-eslint/no-unsafe-call': 'error',
+      '@typescript-eslint/no-unsafe-member-access': 'error',
+      '@typescript-eslint/no-unsafe-return': 'error',
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/no-redundant-type-constituents': 'error',
+      '@typescript-eslint/unbound-method': 'error',
+    },
+  },
   {
     files: ['src/core/**/*.ts'],
     rules: {

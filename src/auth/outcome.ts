@@ -45,6 +45,9 @@ export function failureOf(error: unknown): Failure {
   if (error instanceof Refusal) return failure('refused', error.message, error.field);
   if (error instanceof NotFound) return failure('not found', error.message);
   if (error instanceof Conflict)
-    return { ...failure('conflict', error.message), theirs: JSON.parse(JSON.stringify(error.theirs)) };
+    return {
+      ...failure('conflict', error.message),
+      theirs: JSON.parse(JSON.stringify(error.theirs)) as Record<string, unknown>,
+    };
   throw error;
 }

@@ -75,7 +75,7 @@ export function reportStorageFailure(): void {
 
 /** Whether something could not be kept on this device, for `useSyncExternalStore`. */
 export const storageFailure = {
-  subscribe(listener: () => void): () => void {
+  subscribe: (listener: () => void): (() => void) => {
     listeners.add(listener);
     return () => listeners.delete(listener);
   },

@@ -1,3 +1,4 @@
+import { firstOf } from '@/records/platform/joins';
 import type { Knex } from 'knex';
 import { CASE_SUBJECTS, type CaseSubjectKind } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
@@ -29,11 +30,15 @@ const FOUND: Readonly<
       `/firings/${id}/summary`,
     ),
   batch: async (base, id) => {
-    const row = await base('batch as b')
-      .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
-      .join('glaze as g', 'g.id', 'v.glaze_id')
-      .where('b.id', id)
-      .first('g.id', 'g.name', 'b.code');
+    const row = await firstOf<{ b: 'batch'; g: 'glaze' }>()(
+      base('batch as b')
+        .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
+        .join('glaze as g', 'g.id', 'v.glaze_id')
+        .where('b.id', id),
+      'g.id',
+      'g.name',
+      'b.code',
+    );
     return row ? { words: `${row.name}, batch ${row.code}`, href: `/glazes/${row.id}` } : null;
   },
 };

@@ -1,3 +1,4 @@
+import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { ClinicCaseRow, CaseTryRow } from '@/records/platform/tables';
 import type { Mapping } from '@/records/platform/mapping';
 import { insertRow, updateRow } from '@/records/platform/write';
@@ -174,15 +175,19 @@ export async function listCases(
     .limit(MOST_CASES)
     .select('c.*', 'm.name as by', 'p.label', 'ph.hash as photo_hash');
   type JoinedTry = CaseTryRow & { readonly by: string; readonly round: string | null };
-  const tries: JoinedTry[] = await base('case_try as t')
-    .join('member as m', 'm.id', 't.member_id')
-    .leftJoin('round as r', 'r.id', 't.round_id')
-    .whereIn(
-      't.case_id',
-      rows.map((row) => row.id),
-    )
-    .orderBy('t.at')
-    .select('t.*', 'm.name as by', 'r.name as round');
+  const tries: JoinedTry[] = await rowsOf<{ t: 'case_try'; r: Maybe<'round'>; m: 'member' }>()(
+    base('case_try as t')
+      .join('member as m', 'm.id', 't.member_id')
+      .leftJoin('round as r', 'r.id', 't.round_id')
+      .whereIn(
+        't.case_id',
+        rows.map((row) => row.id),
+      )
+      .orderBy('t.at'),
+    't.*',
+    'm.name as by',
+    'r.name as round',
+  );
   return rows.map((row) => ({
     id: row.id,
     number: row.number,

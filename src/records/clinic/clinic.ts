@@ -1,3 +1,5 @@
+import type { Knex } from 'knex';
+import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { groundOf } from '@/core/coats';
@@ -105,8 +107,8 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
 }
 
 /** Pieces with a plain defect and without, among the live proofs of entries. */
-async function counted(base: Db, entries: (query: ReturnType<Db>) => unknown, defect: DefectId, but = '') {
-  const rows: { bad: number }[] = await base('zone as z')
+async function counted(base: Db, entries: (query: Knex.QueryBuilder) => unknown, defect: DefectId, but = '') {
+  const rows = await base('zone as z')
     .join('entry as e', 'e.id', 'z.entry_id')
     .join(
       'reading as r',
@@ -121,7 +123,7 @@ async function counted(base: Db, entries: (query: ReturnType<Db>) => unknown, de
     .whereNot('z.piece_id', but)
     .modify((query) => void entries(query))
     .groupBy('z.piece_id')
-    .select(base.raw('max(d.reading_id is not null) as bad'));
+    .select<{ bad: number }[]>(base.raw('max(d.reading_id is not null) as bad'));
   const having = rows.filter(({ bad }) => Number(bad) > 0).length;
   return { having, without: rows.length - having };
 }
@@ -133,11 +135,18 @@ async function twinsWith(base: Db, pieceId: string, zone: FiredZone, defect: Def
 
 /** Proofs of the same two glazes the other way round, on the same ground, cone and atmosphere. */
 async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
-  const own = await base('zone as z')
-    .join('entry as e', 'e.id', 'z.entry_id')
-    .join('headword as h', 'h.id', 'e.headword_id')
-    .where('z.id', zone.id)
-    .first('e.ground_id', 'e.cone', 'e.atmosphere', 'h.depth', 'h.base_glaze_id', 'h.top_glaze_id');
+  const own = await firstOf<{ h: 'headword'; e: 'entry' }>()(
+    base('zone as z')
+      .join('entry as e', 'e.id', 'z.entry_id')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .where('z.id', zone.id),
+    'e.ground_id',
+    'e.cone',
+    'e.atmosphere',
+    'h.depth',
+    'h.base_glaze_id',
+    'h.top_glaze_id',
+  );
   if (own?.depth !== 2 || !own.base_glaze_id) return null;
   const mirrored = base('headword')
     .where({ depth: 2, base_glaze_id: own.top_glaze_id, top_glaze_id: own.base_glaze_id })
@@ -185,7 +194,12 @@ export async function piecesWith(
     .groupBy('p.id', 'p.label', 'ph.hash', 'ph.width', 'ph.height', 'ph.frame')
     .orderByRaw('max(r.at) desc, max(d.severity) desc, p.label desc')
     .limit(limit)
-    .select(
+    .select<
+      (JoinedRow<{ p: 'piece'; ph: Maybe<'photo'> }, 'p.label' | (typeof SHOWN_PHOTO)[number]> & {
+        headword: string;
+        zones: unknown;
+      })[]
+    >(
       'p.label',
       ...SHOWN_PHOTO,
       base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),

@@ -1,3 +1,4 @@
+import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Stack } from '@/core/coats';
 import type { DefectId } from '@/core/vocabulary';
 import type { FiredZoneFacts } from '@/core/evidence';
@@ -10,37 +11,44 @@ const MOST_ZONES = 400_000;
 /** Every read zone of the studio with what was done to it, and whether it shows a defect plainly. */
 export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneFacts[]> {
   const [rows, glazes, firings, coats] = await Promise.all([
-    base('zone as z')
-      .join(
-        'reading as r',
-        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
-      )
-      .join('entry as e', 'e.id', 'z.entry_id')
-      .join('ground as g', 'g.id', 'e.ground_id')
-      .join('body as b', 'b.id', 'g.body_id')
-      .join(
-        'firing_piece as fp',
-        (join) => void join.on('fp.firing_id', 'z.firing_id').andOn('fp.piece_id', 'z.piece_id'),
-      )
-      .leftJoin(
-        'reading_defect as d',
-        (join) =>
-          void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
-      )
-      .whereNull('z.ended_at')
-      .orderBy('r.at', 'desc')
-      .limit(MOST_ZONES)
-      .select(
-        'z.piece_id',
-        'z.firing_id',
-        'e.stack',
-        'e.cone',
-        'e.atmosphere',
-        'g.slips',
-        'b.name as body',
-        'fp.shelf',
-        'd.reading_id as bad',
-      ),
+    rowsOf<{
+      z: 'zone';
+      d: Maybe<'reading_defect'>;
+      fp: 'firing_piece';
+      b: 'body';
+      g: 'ground';
+      e: 'entry';
+    }>()(
+      base('zone as z')
+        .join(
+          'reading as r',
+          (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+        )
+        .join('entry as e', 'e.id', 'z.entry_id')
+        .join('ground as g', 'g.id', 'e.ground_id')
+        .join('body as b', 'b.id', 'g.body_id')
+        .join(
+          'firing_piece as fp',
+          (join) => void join.on('fp.firing_id', 'z.firing_id').andOn('fp.piece_id', 'z.piece_id'),
+        )
+        .leftJoin(
+          'reading_defect as d',
+          (join) =>
+            void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+        )
+        .whereNull('z.ended_at')
+        .orderBy('r.at', 'desc')
+        .limit(MOST_ZONES),
+      'z.piece_id',
+      'z.firing_id',
+      'e.stack',
+      'e.cone',
+      'e.atmosphere',
+      'g.slips',
+      'b.name as body',
+      'fp.shelf',
+      'd.reading_id as bad',
+    ),
     base('glaze').select('id', 'name') as Promise<{ id: string; name: string }[]>,
     heats(base),
     coatFacts(base),
@@ -79,17 +87,23 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
 
 /** What each firing was like. */
 async function heats(base: Db) {
-  const rows = await base('firing as f')
-    .join('kiln as k', 'k.id', 'f.kiln_id')
-    .select('f.id', 'k.name as kiln', 'f.number', 'f.cone', 'f.achieved_cone', 'f.segments');
+  const rows = await rowsOf<{ f: 'firing'; k: 'kiln' }>()(
+    base('firing as f').join('kiln as k', 'k.id', 'f.kiln_id'),
+    'f.id',
+    'k.name as kiln',
+    'f.number',
+    'f.cone',
+    'f.achieved_cone',
+    'f.segments',
+  );
   return new Map(
     rows.map((row) => [
-      row.id as string,
+      row.id,
       {
         firing: `${row.kiln} ${row.number}`,
-        kiln: row.kiln as string,
+        kiln: row.kiln,
         reached: sideOfTarget(row.cone, row.achieved_cone),
-        cooling: row.segments && coolingOf(fromJson<Segment[]>(row.segments)),
+        cooling: row.segments ? coolingOf(fromJson<Segment[]>(row.segments)) : null,
       },
     ]),
   );
@@ -111,10 +125,14 @@ async function coatFacts(base: Db): Promise<Map<string, CoatFacts>> {
     code: string | null;
     dry_before: number | null;
     clay: FiredZoneFacts['clay'];
-  }[] = await base('coat as c')
-    .leftJoin('batch as b', 'b.id', 'c.batch_id')
-    .whereNull('c.ended_at')
-    .select('c.piece_id', 'c.glaze_id', 'b.code', 'c.dry_before', 'c.clay');
+  }[] = await rowsOf<{ c: 'coat'; b: Maybe<'batch'> }>()(
+    base('coat as c').leftJoin('batch as b', 'b.id', 'c.batch_id').whereNull('c.ended_at'),
+    'c.piece_id',
+    'c.glaze_id',
+    'b.code',
+    'c.dry_before',
+    'c.clay',
+  );
   const facts = new Map<string, CoatFacts>();
   for (const row of rows) {
     const key = `${row.piece_id} ${row.glaze_id}`;

@@ -1,3 +1,4 @@
+import { type JoinedRow, rowsOf } from '@/records/platform/joins';
 import type { Atmosphere } from '@/core/vocabulary';
 import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -63,21 +64,34 @@ const colourField = cachedUntilWrite(layOut, 1, ({ index }) => index.count > LAR
 
 async function layOut(base: Db): Promise<Field> {
   const [rows, zones, glazes, mixed, newest] = await Promise.all([
-    base('entry as e')
-      .join('headword as h', 'h.id', 'e.headword_id')
-      .join('ground as g', 'g.id', 'e.ground_id')
-      .where('e.proofs', '>', 0)
-      .where('h.depth', '>', 0)
-      .orderBy('e.id')
-      .select('e.*', 'h.text', 'h.layers', 'g.name as ground', 'g.body_id'),
-    base('zone as z')
-      .join(
-        'reading as r',
-        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
-      )
-      .join('firing as f', 'f.id', 'z.firing_id')
-      .whereNull('z.ended_at')
-      .select('z.entry_id', 'z.colour as measured', 'r.colour', 'z.versions', 'f.cone', 'f.achieved_cone'),
+    rowsOf<{ e: 'entry'; g: 'ground'; h: 'headword' }>()(
+      base('entry as e')
+        .join('headword as h', 'h.id', 'e.headword_id')
+        .join('ground as g', 'g.id', 'e.ground_id')
+        .where('e.proofs', '>', 0)
+        .where('h.depth', '>', 0)
+        .orderBy('e.id'),
+      'e.*',
+      'h.text',
+      'h.layers',
+      'g.name as ground',
+      'g.body_id',
+    ),
+    rowsOf<{ z: 'zone'; f: 'firing'; r: 'reading' }>()(
+      base('zone as z')
+        .join(
+          'reading as r',
+          (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+        )
+        .join('firing as f', 'f.id', 'z.firing_id')
+        .whereNull('z.ended_at'),
+      'z.entry_id',
+      'z.colour as measured',
+      'r.colour',
+      'z.versions',
+      'f.cone',
+      'f.achieved_cone',
+    ),
     base('glaze').where({ decorative: 1 }).select('id'),
     base('batch as b')
       .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
@@ -107,8 +121,12 @@ async function layOut(base: Db): Promise<Field> {
   return { entries, index: colourIndex(colours), decorative: idsOf(glazes), mixed: idsOf(mixed) };
 }
 
-// A row as MariaDB gives it.
-function entryOf(row: any): ColouredEntry {
+type EntryOfField = JoinedRow<
+  { e: 'entry'; g: 'ground'; h: 'headword' },
+  'e.*' | 'h.text' | 'h.layers' | 'g.name as ground' | 'g.body_id'
+>;
+
+function entryOf(row: EntryOfField): ColouredEntry {
   const summary = fromJson<{
     surface: string | null;
     movement: string | null;

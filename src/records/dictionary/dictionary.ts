@@ -1,9 +1,10 @@
+import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import type { EntryRow } from '@/records/platform/tables';
 import type { Atmosphere, Side } from '@/core/vocabulary';
 import type { Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
-import { defectsOf, proofCounts, proofRows } from './entries';
+import { defectsOf, proofCounts, proofRows, type ProofRow } from './entries';
 import { NotFound } from '@/records/platform/errors';
 import { newestVersions } from '@/records/materials/glazes';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
@@ -67,11 +68,14 @@ export interface Headword {
 export async function headwordPage(base: Db, id: string): Promise<Headword> {
   const row = await base('headword').where({ id }).first();
   if (!row) throw new NotFound('This headword');
-  const entries: (EntryRow & { readonly ground: string })[] = await base('entry as e')
-    .join('ground as g', 'g.id', 'e.ground_id')
-    .where('e.headword_id', id)
-    .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times'])
-    .select('e.*', 'g.name as ground');
+  const entries: (EntryRow & { readonly ground: string })[] = await rowsOf<{ e: 'entry'; g: 'ground' }>()(
+    base('entry as e')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .where('e.headword_id', id)
+      .orderBy([{ column: 'e.proofs', order: 'desc' }, 'g.name', 'e.cone', 'e.firings', 'e.top_times']),
+    'e.*',
+    'g.name as ground',
+  );
   const proofs = await proofsOf(
     base,
     entries.map((entry) => entry.id),
@@ -122,6 +126,20 @@ async function reverseOf(base: Db, baseId: string, topId: string) {
 /** How many proofs of a sense are shown with their pictures; counts are of all. */
 const SHOWN = 60;
 
+/** A proof with its piece, its firing and the photo that shows it. */
+type ProofPlace = ProofRow &
+  JoinedRow<
+    { z: 'zone'; p: 'piece'; f: 'firing'; k: 'kiln'; r: 'reading'; ph: Maybe<'photo'> },
+    | 'z.side'
+    | 'z.from'
+    | 'z.to'
+    | 'p.label'
+    | 'f.number'
+    | 'k.name as kiln'
+    | 'r.note'
+    | (typeof SHOWN_PHOTO)[number]
+  >;
+
 async function proofsOf(
   base: Db,
   entryIds: readonly string[],
@@ -130,7 +148,7 @@ async function proofsOf(
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
-    .select(
+    .select<ProofPlace[]>(
       'z.side',
       'z.from',
       'z.to',
@@ -187,14 +205,20 @@ interface MadeRow {
 async function madeWords(base: Db, rows: readonly MadeRow[]): Promise<(row: MadeRow) => string> {
   const pieces = [...new Set(rows.map((row) => row.piece_id))];
   const coats: { piece_id: string; id: string; name: string; number: number; code: string | null }[] =
-    await base('coat as c')
-      .join('glaze_version as v', 'v.id', 'c.glaze_version_id')
-      .join('glaze as g', 'g.id', 'v.glaze_id')
-      .leftJoin('batch as b', 'b.id', 'c.batch_id')
-      .whereIn('c.piece_id', pieces)
-      .whereNull('c.ended_at')
-      .orderBy('c.position')
-      .select('c.piece_id', 'v.id', 'g.name', 'v.number', 'b.code');
+    await rowsOf<{ c: 'coat'; b: Maybe<'batch'>; g: 'glaze'; v: 'glaze_version' }>()(
+      base('coat as c')
+        .join('glaze_version as v', 'v.id', 'c.glaze_version_id')
+        .join('glaze as g', 'g.id', 'v.glaze_id')
+        .leftJoin('batch as b', 'b.id', 'c.batch_id')
+        .whereIn('c.piece_id', pieces)
+        .whereNull('c.ended_at')
+        .orderBy('c.position'),
+      'c.piece_id',
+      'v.id',
+      'g.name',
+      'v.number',
+      'b.code',
+    );
   const byPiece = new Map<string, typeof coats>();
   for (const coat of coats) byPiece.set(coat.piece_id, [...(byPiece.get(coat.piece_id) ?? []), coat]);
   return (row) => {
@@ -231,23 +255,29 @@ export async function headwordText(base: Db, id: string): Promise<string | null>
  * Entries without one are left out.
  */
 export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Map<string, string>> {
-  const rows: { entry_id: string; hash: string }[] = await base('zone as z')
-    .join('piece as p', 'p.id', 'z.piece_id')
-    .join('photo as ph', 'ph.id', 'p.photo_id')
-    .whereIn('z.entry_id', entryIds)
-    .whereNull('z.ended_at')
-    .orderByRaw('z.`to` - z.`from`, ph.at')
-    .select('z.entry_id', 'ph.hash');
+  const rows: { entry_id: string; hash: string }[] = await rowsOf<{ z: 'zone'; ph: 'photo' }>()(
+    base('zone as z')
+      .join('piece as p', 'p.id', 'z.piece_id')
+      .join('photo as ph', 'ph.id', 'p.photo_id')
+      .whereIn('z.entry_id', entryIds)
+      .whereNull('z.ended_at')
+      .orderByRaw('z.`to` - z.`from`, ph.at'),
+    'z.entry_id',
+    'ph.hash',
+  );
   // The last of each stays.
   return new Map(rows.map(({ entry_id, hash }) => [entry_id, hash]));
 }
 
 /** Every headword with a proof, in the order of a dictionary. */
 export async function provedHeadwords(base: Db): Promise<{ id: string; text: string }[]> {
-  return base('headword as h')
-    .whereExists(base('entry').whereRaw('entry.headword_id = h.id').where('proofs', '>', 0))
-    .orderBy(['h.text', 'h.id'])
-    .select('h.id', 'h.text');
+  return rowsOf<{ h: 'headword' }>()(
+    base('headword as h')
+      .whereExists(base('entry').whereRaw('entry.headword_id = h.id').where('proofs', '>', 0))
+      .orderBy(['h.text', 'h.id']),
+    'h.id',
+    'h.text',
+  );
 }
 
 /** The headwords that some pieces prove, in the order of a dictionary. */

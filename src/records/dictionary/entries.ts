@@ -22,7 +22,12 @@ function hashOf(key: string): string {
 }
 
 /** Finds a row by its key hash, or adds it; safe when two transactions add the same one. */
-async function ensureRow(trx: Db, table: string, key: string, row: () => Promise<object>): Promise<string> {
+async function ensureRow(
+  trx: Db,
+  table: 'entry' | 'ground' | 'headword',
+  key: string,
+  row: () => Promise<object>,
+): Promise<string> {
   const key_hash = hashOf(key);
   const known = await trx(table).where({ key_hash }).first('id');
   if (known) return known.id;
@@ -30,7 +35,7 @@ async function ensureRow(trx: Db, table: string, key: string, row: () => Promise
     .insert({ id: newId(), key_hash, ...(await row()) })
     .onConflict('key_hash')
     .ignore();
-  return (await trx(table).where({ key_hash }).forShare().first('id')).id;
+  return (await trx(table).where({ key_hash }).forShare().first('id'))!.id;
 }
 
 async function glazeNames(trx: Db, ids: readonly string[]): Promise<(id: string) => string> {
@@ -128,7 +133,7 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
     .whereIn('z.entry_id', entryIds)
     .whereNull('z.ended_at')
     .orderBy('r.at', 'desc')
-    .select(
+    .select<ProofRow[]>(
       'z.id as zone_id',
       'z.entry_id',
       'z.firing_id',
@@ -186,7 +191,7 @@ export function seenOf(row: ProofRow, defects: Seen['defects'], newest: Readonly
  */
 export async function refreshEntries(trx: Db, entryIds: readonly string[]): Promise<void> {
   if (entryIds.length === 0) return;
-  const rows: ProofRow[] = await proofRows(trx, entryIds);
+  const rows = await proofRows(trx, entryIds);
   const defects = await defectsOf(
     trx,
     rows.map((row) => row.reading_id),

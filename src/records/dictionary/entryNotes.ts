@@ -1,3 +1,4 @@
+import { type Maybe, rowsOf } from '@/records/platform/joins';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { Conflict, NotFound, found } from '@/records/platform/errors';
@@ -64,13 +65,17 @@ export async function settleCorrection(base: Db, memberId: string, id: string): 
 
 /** Corrections of entries, open ones first, the newest first. */
 export async function correctionsOf(base: Db, entryIds: readonly string[]): Promise<Correction[]> {
-  const rows = await base('correction as c')
-    .join('member as m', 'm.id', 'c.member_id')
-    .leftJoin('member as s', 's.id', 'c.settled_by')
-    .whereIn('c.entry_id', entryIds)
-    .orderByRaw('c.settled_at is not null, c.id desc')
-    .limit(50)
-    .select('c.*', 'm.name as by', 's.name as settler');
+  const rows = await rowsOf<{ c: 'correction'; s: Maybe<'member'>; m: 'member' }>()(
+    base('correction as c')
+      .join('member as m', 'm.id', 'c.member_id')
+      .leftJoin('member as s', 's.id', 'c.settled_by')
+      .whereIn('c.entry_id', entryIds)
+      .orderByRaw('c.settled_at is not null, c.id desc')
+      .limit(50),
+    'c.*',
+    'm.name as by',
+    's.name as settler',
+  );
   return rows.map((row) => ({
     id: row.id,
     entryId: row.entry_id,

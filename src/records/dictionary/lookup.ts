@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import { DEFECTS } from '@/core/vocabulary';
 import { meant } from '@/core/spelling';
 import type { Db } from '@/records/platform/db';
@@ -88,11 +89,13 @@ async function answersTo(base: Db, text: string, words: readonly string[]): Prom
 async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   const digits = text.match(/\d+/)?.[0];
   if (!digits) return [];
-  const rows = await base('piece as p')
-    .join('body as b', 'b.id', 'p.body_id')
-    .where('p.number', Number(digits))
-    .limit(EACH)
-    .select('p.label', 'p.form', 'p.stage', 'b.name');
+  const rows = await rowsOf<{ p: 'piece'; b: 'body' }>()(
+    base('piece as p').join('body as b', 'b.id', 'p.body_id').where('p.number', Number(digits)).limit(EACH),
+    'p.label',
+    'p.form',
+    'p.stage',
+    'b.name',
+  );
   return rows.map((row) => ({
     kind: 'piece',
     text: row.label,
@@ -128,7 +131,14 @@ async function firingsBy(base: Db, words: readonly string[]): Promise<Answer[]> 
     .limit(EACH);
   for (const word of words)
     void query.whereRaw("concat(k.name, ' ', f.number, ' cone ', f.cone, ' ', f.kind) like ?", [`%${word}%`]);
-  const rows = await query.select('f.id', 'k.name', 'f.number', 'f.cone', 'f.kind');
+  const rows = await rowsOf<{ f: 'firing'; k: 'kiln' }>()(
+    query,
+    'f.id',
+    'k.name',
+    'f.number',
+    'f.cone',
+    'f.kind',
+  );
   return rows.map((row) => ({
     kind: 'firing',
     text: `${row.name} ${row.number}`,

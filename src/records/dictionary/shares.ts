@@ -1,3 +1,4 @@
+import { type Maybe, firstOf, rowsOf } from '@/records/platform/joins';
 import type { ShareLinkRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow } from '@/records/platform/mapping';
 import { createHash } from 'node:crypto';
@@ -71,22 +72,28 @@ export async function endShare(base: Db, memberId: string, id: string, ended: bo
 
 /** Links, those that work first, the newest first. */
 export async function listShares(base: Db): Promise<Share[]> {
-  const rows: JoinedShare[] = await base('share_link as s')
-    .join('member as m', 'm.id', 's.member_id')
-    .orderByRaw('s.ended_at is not null, s.id desc')
-    .limit(100)
-    .select('s.*', 'm.name as by');
+  const rows: JoinedShare[] = await rowsOf<{ s: 'share_link'; m: 'member' }>()(
+    base('share_link as s')
+      .join('member as m', 'm.id', 's.member_id')
+      .orderByRaw('s.ended_at is not null, s.id desc')
+      .limit(100),
+    's.*',
+    'm.name as by',
+  );
   return rows.map(shareOf);
 }
 
 /** The link of a token while it works: neither ended nor past its day; null otherwise. */
 export async function shareBy(base: Db, token: string, now = new Date()): Promise<Share | null> {
-  const row: JoinedShare | undefined = await base('share_link as s')
-    .join('member as m', 'm.id', 's.member_id')
-    .where('s.key_hash', hashOf(token))
-    .whereNull('s.ended_at')
-    .where('s.expires_at', '>', now)
-    .first('s.*', 'm.name as by');
+  const row: JoinedShare | undefined = await firstOf<{ s: 'share_link'; m: 'member' }>()(
+    base('share_link as s')
+      .join('member as m', 'm.id', 's.member_id')
+      .where('s.key_hash', hashOf(token))
+      .whereNull('s.ended_at')
+      .where('s.expires_at', '>', now),
+    's.*',
+    'm.name as by',
+  );
   return row ? shareOf(row) : null;
 }
 
@@ -113,7 +120,7 @@ export async function isOnWall(base: Db, choice: WallChoice, hash: string): Prom
     zones
       .whereNull('z.ended_at')
       .whereIn('z.entry_id', wallEntriesQuery(base, choice).select('e.id'))
-      .first('z.id');
+      .first<{ id: string } | undefined>('z.id');
   const row =
     (await onIt(base('zone as z').where('z.swatch_hash', hash))) ??
     (await onIt(
@@ -137,18 +144,25 @@ export interface NewEntry {
 
 /** The entries of a wall with the newest readings, one a headword. */
 export async function newestOnWall(base: Db, choice: WallChoice, limit = 12): Promise<NewEntry[]> {
-  const rows = await wallEntriesQuery(base, choice)
-    .join('ground as g', 'g.id', 'e.ground_id')
-    .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
-    .join(
-      'reading as r',
-      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
-    )
-    .join('piece as p', 'p.id', 'z.piece_id')
-    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
-    .orderBy('r.at', 'desc')
-    .limit(limit * 12)
-    .select('e.headword_id', 'h.text', 'g.name as ground', 'ph.hash', 'e.colour', 'r.at');
+  const rows = await rowsOf<{ e: 'entry'; h: 'headword'; g: 'ground'; ph: Maybe<'photo'>; r: 'reading' }>()(
+    wallEntriesQuery(base, choice)
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
+      .join(
+        'reading as r',
+        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+      )
+      .join('piece as p', 'p.id', 'z.piece_id')
+      .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+      .orderBy('r.at', 'desc')
+      .limit(limit * 12),
+    'e.headword_id',
+    'h.text',
+    'g.name as ground',
+    'ph.hash',
+    'e.colour',
+    'r.at',
+  );
   const seen = new Map<string, NewEntry>();
   for (const row of rows)
     if (!seen.has(row.headword_id))

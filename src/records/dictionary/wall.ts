@@ -1,4 +1,5 @@
-import type { Atmosphere } from '@/core/vocabulary';
+import { type JoinedRow } from '@/records/platform/joins';
+import type { Atmosphere, Movement, Surface } from '@/core/vocabulary';
 import { packed } from '@/core/rows';
 import { fromJson, type Db } from '@/records/platform/db';
 import { cachedUntilWrite } from '@/records/platform/cache';
@@ -47,9 +48,26 @@ export function wallEntriesQuery(base: Db, { grounds, cone, atmosphere, third }:
     : query.whereBetween('e.wall_layers', [1, 2]);
 }
 
+type WallRow = JoinedRow<
+  { e: 'entry'; h: 'headword' },
+  | 'e.id'
+  | 'e.headword_id'
+  | 'e.ground_id'
+  | 'h.base_glaze_id'
+  | 'h.top_glaze_id'
+  | 'e.base_times'
+  | 'e.top_times'
+  | 'e.proofs'
+  | 'e.agreeing'
+  | 'e.worst_defect'
+  | 'e.worst_severity'
+  | 'e.colour'
+  | 'e.swatch_hash'
+> & { surface: Surface | null; movement: Movement | null };
+
 /** What the wall shows of its entries, see {@link wallEntriesQuery}. */
 export function wallQuery(base: Db, choice: WallChoice) {
-  return wallEntriesQuery(base, choice).select(
+  return wallEntriesQuery(base, choice).select<WallRow[]>(
     'e.id',
     'e.headword_id',
     'e.ground_id',
@@ -76,8 +94,9 @@ export async function wallEntries(base: Db, choice: WallChoice): Promise<WallEnt
     id: row.id,
     headwordId: row.headword_id,
     groundId: row.ground_id,
-    baseId: row.base_glaze_id,
-    topId: row.top_glaze_id,
+    // Only stacks of plain glazes stand on the wall: both are there.
+    baseId: row.base_glaze_id!,
+    topId: row.top_glaze_id!,
     baseTimes: row.base_times,
     topTimes: row.top_times,
     proofs: row.proofs,
@@ -141,22 +160,19 @@ async function readChoices(base: Db) {
     .join('ground as g', 'g.id', 'e.ground_id')
     .join('body as b', 'b.id', 'g.body_id')
     .orderBy('e.proofs', 'desc')
-    .select(
-      'g.id',
-      'g.name',
-      'g.slips',
-      'b.colour_oxidation as colour',
-      'e.cone',
-      'e.atmosphere',
-      'e.proofs',
-    );
+    .select<
+      (JoinedRow<
+        { e: 'entry'; g: 'ground'; b: 'body' },
+        'g.id' | 'g.name' | 'g.slips' | 'b.colour_oxidation as colour' | 'e.cone' | 'e.atmosphere'
+      > & { proofs: number | string })[]
+    >('g.id', 'g.name', 'g.slips', 'b.colour_oxidation as colour', 'e.cone', 'e.atmosphere', 'e.proofs');
   return rows.map((row) => ({
-    groundId: row.id as string,
-    ground: row.name as string,
+    groundId: row.id,
+    ground: row.name,
     slips: fromJson<string[]>(row.slips),
-    colour: row.colour as string,
-    cone: row.cone as string,
-    atmosphere: row.atmosphere as Atmosphere,
+    colour: row.colour,
+    cone: row.cone,
+    atmosphere: row.atmosphere,
     proofs: Number(row.proofs),
   }));
 }

@@ -258,7 +258,7 @@ export async function advanceFiring(
     const [now, goal] = [FIRING_STATES.indexOf(state), FIRING_STATES.indexOf(to)];
     if (goal > now) {
       const at = facts.at ?? new Date();
-      const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at]);
+      const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at] as const);
       await trx('firing')
         .where({ id: firingId })
         .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });

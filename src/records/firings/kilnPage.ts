@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import { median } from 'simple-statistics';
 import {
   coolingTime,
@@ -84,15 +85,22 @@ export interface Reached {
 
 /** How kilns compare on one programme. */
 export async function reachedBy(base: Db, programmeId: string): Promise<Reached[]> {
-  const rows: { kiln_id: string; name: string; achieved_cone: number }[] = await base('firing as f')
-    .join('kiln as k', 'k.id', 'f.kiln_id')
-    .where('f.programme_id', programmeId)
-    .whereNotNull('f.achieved_cone')
-    .orderBy('f.planned_on', 'desc')
-    .select('f.kiln_id', 'k.name', 'f.achieved_cone');
+  const rows = await rowsOf<{
+    f: 'firing';
+    k: 'kiln';
+  }>()(
+    base('firing as f')
+      .join('kiln as k', 'k.id', 'f.kiln_id')
+      .where('f.programme_id', programmeId)
+      .whereNotNull('f.achieved_cone')
+      .orderBy('f.planned_on', 'desc'),
+    'f.kiln_id',
+    'k.name',
+    'f.achieved_cone',
+  );
   return [...new Set(rows.map((row) => row.kiln_id))].map((kilnId) => {
     const own = rows.filter((row) => row.kiln_id === kilnId);
-    return { kilnId, kiln: own[0]!.name, reached: own.map((row) => row.achieved_cone) };
+    return { kilnId, kiln: own[0]!.name, reached: own.map((row) => row.achieved_cone!) };
   });
 }
 

@@ -1,3 +1,4 @@
+import { type JoinedRow } from '@/records/platform/joins';
 import type { KilnRow, KilnPartRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow, day } from '@/records/platform/mapping';
 import type { KilnPart, KilnHeat } from '@/core/vocabulary';
@@ -105,7 +106,12 @@ export async function partsOf(base: Db, kilnId: string): Promise<StoredPart[]> {
       { column: 'p.changed_on', order: 'desc' },
       { column: 'p.id', order: 'desc' },
     ])
-    .select(
+    .select<
+      (JoinedRow<{ p: 'kiln_part'; m: 'member' }, 'p.id' | 'p.part' | 'p.note' | 'm.name as by'> & {
+        day: string;
+        firings: number | string;
+      })[]
+    >(
       'p.id',
       'p.part',
       'p.note',

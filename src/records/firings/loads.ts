@@ -1,3 +1,4 @@
+import { type JoinedRow, type Maybe } from '@/records/platform/joins';
 import { twinText } from '@/core/coats';
 import { analyse } from '@/core/chemistry';
 import type { Spot } from '@/core/firing';
@@ -74,7 +75,19 @@ export async function shelfPieces(
       (join) => void join.on('fp.piece_id', 'p.id').andOnVal('fp.firing_id', '=', firingId ?? ''),
     )
     .whereIn('p.id', ids)
-    .select(
+    .select<
+      (JoinedRow<
+        { p: 'piece'; r: Maybe<'round'>; fp: Maybe<'firing_piece'> },
+        | 'p.id'
+        | 'r.id as round_id'
+        | 'r.name as round_name'
+        | 'r.number as round_number'
+        | 'fp.shelf'
+        | 'fp.x_mm'
+        | 'fp.y_mm'
+        | 'fp.cookie'
+      > & { due: string | null })[]
+    >(
       'p.id',
       'r.id as round_id',
       'r.name as round_name',
@@ -85,7 +98,7 @@ export async function shelfPieces(
       'fp.y_mm',
       'fp.cookie',
     );
-  const found = new Map(rows.map((row) => [row.id as string, row]));
+  const found = new Map(rows.map((row) => [row.id, row]));
   return pieces.map((piece) => {
     const row = found.get(piece.id)!;
     const glazes = piece.coats.map(({ glazeId }) => glazeId);
@@ -93,13 +106,14 @@ export async function shelfPieces(
     return {
       ...piece,
       shelf: row.shelf,
-      spot: row.x_mm === null ? null : { x: row.x_mm, y: row.y_mm },
+      spot: row.x_mm === null || row.y_mm === null ? null : { x: row.x_mm, y: row.y_mm },
       cookie: Boolean(row.cookie),
       runsFrom: running.length ? Math.min(...running.map(({ from }) => from)) * piece.heightMm : null,
       chrome: glazes.some((id) => habits.chrome.has(id)),
       tin: glazes.some((id) => habits.tin.has(id)),
       twins: twinText(piece),
-      round: row.round_id && { id: row.round_id, name: row.round_name, number: row.round_number },
+      round:
+        row.round_id === null ? null : { id: row.round_id, name: row.round_name!, number: row.round_number! },
       dueOn: row.due,
     };
   });

@@ -1,3 +1,4 @@
+import { type JoinedRow, rowsOf } from '@/records/platform/joins';
 import { setEnded } from '@/records/platform/write';
 import type { LogSourceRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow } from '@/records/platform/mapping';
@@ -74,7 +75,11 @@ export async function liveSources(base: Db): Promise<LiveSource[]> {
     .join('firing as f', 'f.id', 's.firing_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .where({ 's.live': true, 's.kind': 'controller' })
-    .select(
+    .select<
+      (JoinedRow<{ s: 'log_source'; k: 'kiln'; f: 'firing' }, 's.*' | 'k.controller' | 'f.state'> & {
+        last_seq: number | null;
+      })[]
+    >(
       's.*',
       'k.controller',
       'f.state',
@@ -196,11 +201,19 @@ export async function endEvent(base: Db, memberId: string, id: string, ended: bo
 
 /** Events of a firing in order of time. */
 export async function eventsOf(base: Db, firingId: string): Promise<StoredEvent[]> {
-  return base('firing_event as e')
-    .join('member as m', 'm.id', 'e.member_id')
-    .where({ 'e.firing_id': firingId, 'e.ended_at': null })
-    .orderBy(['e.minutes', 'e.id'])
-    .select('e.id', 'e.firing_id as firingId', 'e.kind', 'e.minutes', 'e.value', 'e.note', 'm.name as by');
+  return rowsOf<{ e: 'firing_event'; m: 'member' }>()(
+    base('firing_event as e')
+      .join('member as m', 'm.id', 'e.member_id')
+      .where({ 'e.firing_id': firingId, 'e.ended_at': null })
+      .orderBy(['e.minutes', 'e.id']),
+    'e.id',
+    'e.firing_id as firingId',
+    'e.kind',
+    'e.minutes',
+    'e.value',
+    'e.note',
+    'm.name as by',
+  );
 }
 
 /** Sources of a firing, oldest first. */

@@ -30,7 +30,10 @@ export async function listProgrammes(base: Db): Promise<Programme[]> {
   const rows = await base('programme as p')
     .whereNull('p.ended_at')
     .orderBy('p.name')
-    .select('p.*', base('firing as f').count('*').whereRaw('f.programme_id = p.id').as('firings'));
+    .select<(ProgrammeRow & { firings: number | string })[]>(
+      'p.*',
+      base('firing as f').count('*').whereRaw('f.programme_id = p.id').as('firings'),
+    );
   return rows.map((row) => ({
     ...readRow(PROGRAMME, row),
     firings: Number(row.firings),

@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { Atmosphere, Cone } from '@/core/vocabulary';
 import {
   FINGER,
@@ -171,16 +172,24 @@ interface Fire {
 /** The fire a piece wants: that of its round; of its last firing; else the one its top glaze is mostly fired in. */
 async function firesOf(base: Db, pieces: readonly ShelfPiece[]): Promise<Map<string, Fire>> {
   const ids = pieces.map(({ id }) => id);
-  const rounds: ({ id: string } & Fire)[] = await base('piece as p')
-    .join('round_cell as c', 'c.id', 'p.round_cell_id')
-    .join('round as r', 'r.id', 'c.round_id')
-    .whereIn('p.id', ids)
-    .select('p.id', 'r.cone', 'r.atmosphere');
-  const fired: ({ id: string } & Fire)[] = await base('firing_piece as fp')
-    .join('firing as f', 'f.id', 'fp.firing_id')
-    .whereIn('fp.piece_id', ids)
-    .orderBy('fp.at')
-    .select('fp.piece_id as id', 'f.cone', 'f.atmosphere');
+  const rounds: ({ id: string } & Fire)[] = await rowsOf<{ p: 'piece'; r: 'round' }>()(
+    base('piece as p')
+      .join('round_cell as c', 'c.id', 'p.round_cell_id')
+      .join('round as r', 'r.id', 'c.round_id')
+      .whereIn('p.id', ids),
+    'p.id',
+    'r.cone',
+    'r.atmosphere',
+  );
+  const fired: ({ id: string } & Fire)[] = await rowsOf<{ fp: 'firing_piece'; f: 'firing' }>()(
+    base('firing_piece as fp')
+      .join('firing as f', 'f.id', 'fp.firing_id')
+      .whereIn('fp.piece_id', ids)
+      .orderBy('fp.at'),
+    'fp.piece_id as id',
+    'f.cone',
+    'f.atmosphere',
+  );
   const usual: ({ glaze: string } & Fire)[] = await base('headword as h')
     .join('entry as e', 'e.headword_id', 'h.id')
     .whereNotNull('h.top_glaze_id')

@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import { insertRow } from '@/records/platform/write';
 import type { BatchMeasureRow } from '@/records/platform/tables';
 import type { Mapping } from '@/records/platform/mapping';
@@ -90,20 +91,29 @@ export interface BatchHistory {
 
 /** The batches of a glaze, newest first. */
 export async function batchesOf(base: Db, glazeId: string): Promise<BatchHistory[]> {
-  const batches = await base('batch as b')
-    .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
-    .where('v.glaze_id', glazeId)
-    .whereNull('b.ended_at')
-    .orderBy([{ column: 'b.mixed_on', order: 'desc' }, 'b.id'])
-    .select('b.id', 'b.code', 'b.mixed_on', 'b.specific_gravity', 'v.number');
-  const measures = await base('batch_measure as m')
-    .join('member as w', 'w.id', 'm.member_id')
-    .whereIn(
-      'm.batch_id',
-      batches.map((batch) => batch.id),
-    )
-    .orderBy('m.at', 'desc')
-    .select('m.*', 'w.name as by');
+  const batches = await rowsOf<{ b: 'batch'; v: 'glaze_version' }>()(
+    base('batch as b')
+      .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
+      .where('v.glaze_id', glazeId)
+      .whereNull('b.ended_at')
+      .orderBy([{ column: 'b.mixed_on', order: 'desc' }, 'b.id']),
+    'b.id',
+    'b.code',
+    'b.mixed_on',
+    'b.specific_gravity',
+    'v.number',
+  );
+  const measures = await rowsOf<{ m: 'batch_measure'; w: 'member' }>()(
+    base('batch_measure as m')
+      .join('member as w', 'w.id', 'm.member_id')
+      .whereIn(
+        'm.batch_id',
+        batches.map((batch) => batch.id),
+      )
+      .orderBy('m.at', 'desc'),
+    'm.*',
+    'w.name as by',
+  );
   return batches.map((batch) => {
     const own = measures
       .filter((row) => row.batch_id === batch.id)
@@ -116,20 +126,16 @@ export async function batchesOf(base: Db, glazeId: string): Promise<BatchHistory
         by,
       }));
     const first = batch.specific_gravity;
-    const mixed = {
-      id: batch.id,
-      at: batch.mixed_on,
-      specificGravity: first,
-      ml: null,
-      done: 'mixed',
-      by: null,
-    };
+    const mixed =
+      first === null
+        ? []
+        : [{ id: batch.id, at: batch.mixed_on, specificGravity: first, ml: null, done: 'mixed', by: null }];
     return {
       id: batch.id,
       code: batch.code,
       versionNumber: batch.number,
       mixedOn: batch.mixed_on,
-      measures: first === null ? own : [...own, mixed],
+      measures: [...own, ...mixed],
     };
   });
 }

@@ -1,3 +1,4 @@
+import { type JoinedRow } from '@/records/platform/joins';
 import { analyse, type Line } from '@/core/chemistry';
 import type { Stack } from '@/core/coats';
 import { BOIL_TEST_MONTHS, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
@@ -38,7 +39,12 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
       'json_length(g.slips) = 0 and v.recipe is not null and json_contains(z.versions, json_quote(v.id))',
     )
     .groupBy('g.body_id', 'v.id', 'e.stack', 'crazed', 'boiled', 'months')
-    .select(
+    .select<
+      (JoinedRow<
+        { g: 'ground'; v: 'glaze_version'; e: 'entry' },
+        'g.body_id' | 'v.id as version_id' | 'v.glaze_id' | 'v.recipe' | 'e.stack'
+      > & { crazed: number; boiled: number; months: number; count: number | string; example: string })[]
+    >(
       'g.body_id',
       'v.id as version_id',
       'v.glaze_id',

@@ -1,3 +1,4 @@
+import { type JoinedRow, rowsOf } from '@/records/platform/joins';
 import type { GlazeKind, Movement, Surface } from '@/core/vocabulary';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { flag, readRow, type Mapping } from '@/records/platform/mapping';
@@ -49,7 +50,11 @@ function newestVersion(base: Db) {
       base('glaze_version').groupBy('glaze_id').select('glaze_id').max('number as number').as('n'),
       (join) => void join.on('n.glaze_id', 'v.glaze_id').andOn('n.number', 'v.number'),
     )
-    .select('v.id', 'v.glaze_id', 'v.number');
+    .select<JoinedRow<{ v: 'glaze_version' }, 'v.id' | 'v.glaze_id' | 'v.number'>[]>(
+      'v.id',
+      'v.glaze_id',
+      'v.number',
+    );
 }
 
 /**
@@ -63,7 +68,11 @@ export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaz
   if (!tests) void glazes.whereNull('g.round_id');
   const rows = await glazes
     .orderBy(['g.sort', 'g.name'])
-    .select('g.*', 'v.id as version_id', 'v.number as version_number');
+    .select<(GlazeRow & { version_id: string; version_number: number })[]>(
+      'g.*',
+      'v.id as version_id',
+      'v.number as version_number',
+    );
   const batches = await base('batch as b')
     .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
     .whereNull('b.ended_at')
@@ -79,7 +88,7 @@ export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaz
 
 /** The newest version id of each glaze: proofs of older ones are shown apart. */
 export async function newestVersions(base: Db): Promise<Map<string, string>> {
-  const rows: { id: string; glaze_id: string }[] = await newestVersion(base);
+  const rows = await newestVersion(base);
   return new Map(rows.map((row) => [row.glaze_id, row.id]));
 }
 
@@ -108,12 +117,15 @@ export async function saveGlaze(
 
 /** The swatch of the best proved entry of each glaze alone, by glaze, where one was photographed. */
 export async function glazeSwatches(base: Db): Promise<Map<string, string>> {
-  const rows: { glaze: string; swatch: string }[] = await base('headword as h')
-    .join('entry as e', 'e.headword_id', 'h.id')
-    .where('h.depth', 1)
-    .whereNotNull('e.swatch_hash')
-    .whereNotNull('h.top_glaze_id')
-    .orderBy('e.proofs')
-    .select('h.top_glaze_id as glaze', 'e.swatch_hash as swatch');
-  return new Map(rows.map(({ glaze, swatch }) => [glaze, swatch]));
+  const rows = await rowsOf<{ h: 'headword'; e: 'entry' }>()(
+    base('headword as h')
+      .join('entry as e', 'e.headword_id', 'h.id')
+      .where('h.depth', 1)
+      .whereNotNull('e.swatch_hash')
+      .whereNotNull('h.top_glaze_id')
+      .orderBy('e.proofs'),
+    'h.top_glaze_id as glaze',
+    'e.swatch_hash as swatch',
+  );
+  return new Map(rows.map(({ glaze, swatch }) => [glaze!, swatch!]));
 }

@@ -1,3 +1,5 @@
+import type { DefectId } from '@/core/vocabulary';
+import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Line } from '@/core/chemistry';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
@@ -23,11 +25,14 @@ export interface RecipeVersion {
 
 /** The versions of a glaze, newest first, each with the results its tiles gave. */
 export async function versionsOf(base: Db, glazeId: string): Promise<RecipeVersion[]> {
-  const versions = await base('glaze_version as v')
-    .leftJoin('member as m', 'm.id', 'v.member_id')
-    .where('v.glaze_id', glazeId)
-    .orderBy('v.number', 'desc')
-    .select('v.*', 'm.name as by');
+  const versions = await rowsOf<{ v: 'glaze_version'; m: Maybe<'member'> }>()(
+    base('glaze_version as v')
+      .leftJoin('member as m', 'm.id', 'v.member_id')
+      .where('v.glaze_id', glazeId)
+      .orderBy('v.number', 'desc'),
+    'v.*',
+    'm.name as by',
+  );
   const results = await resultsOf(base, glazeId);
   return versions.map((row) => ({
     id: row.id,
@@ -59,20 +64,24 @@ function zonesOfGlaze(base: Db, glazeId: string) {
 async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results>> {
   const proofs = await zonesOfGlaze(base, glazeId)
     .groupBy('v.id')
-    .select('v.id', base.raw('count(distinct z.id) as proofs'));
+    .select<{ id: string; proofs: number | string }[]>('v.id', base.raw('count(distinct z.id) as proofs'));
   const defects = await zonesOfGlaze(base, glazeId)
     .join('reading_defect as d', 'd.reading_id', 'r.id')
     .where('d.severity', '>=', 2)
     .groupBy('v.id', 'd.defect')
     .orderBy('count', 'desc')
-    .select('v.id', 'd.defect', base.raw('count(distinct z.id) as count'));
+    .select<{ id: string; defect: DefectId; count: number | string }[]>(
+      'v.id',
+      'd.defect',
+      base.raw('count(distinct z.id) as count'),
+    );
   const swatches = await zonesOfGlaze(base, glazeId)
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .where('h.depth', 1)
     .whereNotNull('z.swatch_hash')
     .groupBy('v.id')
-    .select('v.id', base.raw('max(z.swatch_hash) as hash'));
+    .select<{ id: string; hash: string }[]>('v.id', base.raw('max(z.swatch_hash) as hash'));
   return new Map(
     proofs.map((row) => [
       row.id,
@@ -96,13 +105,17 @@ export interface NewestRecipe {
 
 /** The newest recipe of every glaze in use that has one, in the studio's order; test glazes of rounds left out. */
 export async function newestRecipes(base: Db): Promise<NewestRecipe[]> {
-  const rows = await base('glaze as g')
-    .join('glaze_version as v', 'v.glaze_id', 'g.id')
-    .whereNull('g.ended_at')
-    .whereNull('g.round_id')
-    .whereNotNull('v.recipe')
-    .orderBy(['g.sort', 'g.name', { column: 'v.number', order: 'desc' }])
-    .select('g.id', 'g.name', 'v.recipe');
+  const rows = await rowsOf<{ g: 'glaze'; v: 'glaze_version' }>()(
+    base('glaze as g')
+      .join('glaze_version as v', 'v.glaze_id', 'g.id')
+      .whereNull('g.ended_at')
+      .whereNull('g.round_id')
+      .whereNotNull('v.recipe')
+      .orderBy(['g.sort', 'g.name', { column: 'v.number', order: 'desc' }]),
+    'g.id',
+    'g.name',
+    'v.recipe',
+  );
   const newest = rows.filter((row, i) => row.id !== rows[i - 1]?.id);
   return newest.map((row) => ({ glazeId: row.id, name: row.name, lines: fromJson<Line[]>(row.recipe) }));
 }

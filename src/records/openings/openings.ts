@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { Side } from '@/core/vocabulary';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -97,35 +98,34 @@ async function twinsOf(
   const keys: { id: string; twin_key: string }[] = await base('piece')
     .whereIn('id', ids)
     .select('id', 'twin_key');
-  const rows = await base('piece as p')
-    .join('zone as z', 'z.piece_id', 'p.id')
-    .join('firing as f', 'f.id', 'z.firing_id')
-    .join('reading as r', 'r.zone_id', 'z.id')
-    .whereIn('p.twin_key', [...new Set(keys.map((key) => key.twin_key))])
-    .where({ 'f.cone': firing.cone, 'f.atmosphere': firing.atmosphere, 'r.stage': 'after' })
-    .whereNull('z.ended_at')
-    .whereNull('r.ended_at')
-    .orderBy([{ column: 'r.at', order: 'desc' }, { column: 'p.id' }, { column: 'z.from' }])
-    .limit(2000)
-    .select(
-      'p.id',
-      'p.label',
-      'p.twin_key',
-      'z.side',
-      'z.from',
-      'z.to',
-      'r.id as reading_id',
-      'r.surface',
-      'r.movement',
-    );
+  const rows = await rowsOf<{ p: 'piece'; r: 'reading'; z: 'zone' }>()(
+    base('piece as p')
+      .join('zone as z', 'z.piece_id', 'p.id')
+      .join('firing as f', 'f.id', 'z.firing_id')
+      .join('reading as r', 'r.zone_id', 'z.id')
+      .whereIn('p.twin_key', [...new Set(keys.map((key) => key.twin_key))])
+      .where({ 'f.cone': firing.cone, 'f.atmosphere': firing.atmosphere, 'r.stage': 'after' })
+      .whereNull('z.ended_at')
+      .whereNull('r.ended_at')
+      .orderBy([{ column: 'r.at', order: 'desc' }, { column: 'p.id' }, { column: 'z.from' }])
+      .limit(2000),
+    'p.id',
+    'p.label',
+    'p.twin_key',
+    'z.side',
+    'z.from',
+    'z.to',
+    'r.id as reading_id',
+    'r.surface',
+    'r.movement',
+  );
   const defects = await defectsOf(
     base,
     rows.map((row) => row.reading_id),
   );
   return new Map(
     keys.map(({ id, twin_key }) => {
-      const label = rows.find((row) => row.twin_key === twin_key && row.id !== id)?.label as
-        string | undefined;
+      const label = rows.find((row) => row.twin_key === twin_key && row.id !== id)?.label;
       const zones = rows
         .filter((row) => row.label === label)
         .map((row) => ({

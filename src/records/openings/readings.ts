@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
@@ -235,11 +236,14 @@ export interface StoredReading {
 
 /** The readings of pieces, newest first; corrected ones are marked ended and stay to be seen. */
 export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise<StoredReading[]> {
-  const rows = await base('reading as r')
-    .join('member as m', 'm.id', 'r.member_id')
-    .whereIn('r.piece_id', pieceIds)
-    .orderBy('r.at', 'desc')
-    .select('r.*', 'm.name as by');
+  const rows = await rowsOf<{ r: 'reading'; m: 'member' }>()(
+    base('reading as r')
+      .join('member as m', 'm.id', 'r.member_id')
+      .whereIn('r.piece_id', pieceIds)
+      .orderBy('r.at', 'desc'),
+    'r.*',
+    'm.name as by',
+  );
   const defects = await defectsOf(
     base,
     rows.map((row) => row.id),

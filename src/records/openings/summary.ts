@@ -118,7 +118,7 @@ async function dictionaryNews(
   const entries: { entry_id: string }[] = await base('zone')
     .where({ firing_id: firingId, ended_at: null })
     .distinct('entry_id');
-  const rows: ProofRow[] = await proofRows(
+  const rows = await proofRows(
     base,
     entries.map((row) => row.entry_id),
   );

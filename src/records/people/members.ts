@@ -1,3 +1,4 @@
+import { rowsOf, firstOf } from '@/records/platform/joins';
 import { ROLES, type Role } from '@/core/vocabulary';
 import { hash, verify } from '@node-rs/argon2';
 import { newId, type Db } from '@/records/platform/db';
@@ -69,13 +70,19 @@ export async function startSession(base: Db, memberId: string, agent: string): P
 
 /** The member of a live session, or null when it was ended, is stale, or the member left. */
 export async function memberOfSession(base: Db, sessionId: string): Promise<Member | null> {
-  const row = await base('session as s')
-    .join('member as m', 'm.id', 's.member_id')
-    .where('s.id', sessionId)
-    .whereNull('s.ended_at')
-    .whereNull('m.ended_at')
-    .first('m.id', 'm.name', 'm.role', 's.seen_at');
-  const age = row ? Date.now() - row.seen_at.getTime() : Infinity;
+  const row = await firstOf<{ s: 'session'; m: 'member' }>()(
+    base('session as s')
+      .join('member as m', 'm.id', 's.member_id')
+      .where('s.id', sessionId)
+      .whereNull('s.ended_at')
+      .whereNull('m.ended_at'),
+    'm.id',
+    'm.name',
+    'm.role',
+    's.seen_at',
+  );
+  if (!row) return null;
+  const age = Date.now() - row.seen_at.getTime();
   if (age > IDLE_DAYS * DAY) return null;
   if (age > DAY / 24) await base('session').where({ id: sessionId }).update({ seen_at: new Date() });
   return { id: row.id, name: row.name, role: row.role };
@@ -124,9 +131,10 @@ export async function addFirstMember(
 
 /** The names of those who made pieces, by piece id. */
 export async function makersOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, string>> {
-  const rows: { id: string; name: string }[] = await base('piece as p')
-    .join('member as m', 'm.id', 'p.member_id')
-    .whereIn('p.id', pieceIds)
-    .select('p.id', 'm.name');
+  const rows: { id: string; name: string }[] = await rowsOf<{ p: 'piece'; m: 'member' }>()(
+    base('piece as p').join('member as m', 'm.id', 'p.member_id').whereIn('p.id', pieceIds),
+    'p.id',
+    'm.name',
+  );
   return new Map(rows.map(({ id, name }) => [id, name]));
 }

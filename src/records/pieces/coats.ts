@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { CoatRow, GlazeRow } from '@/records/platform/tables';
 import { type Mapping, flagOrNull, flag, readRow } from '@/records/platform/mapping';
 import { wayOf, type Coat } from '@/core/coats';
@@ -52,12 +53,17 @@ type CoatOfGlaze = CoatRow & Pick<GlazeRow, 'name' | 'kind' | 'colour'>;
 
 /** The live coats of pieces, in order of application, by piece. */
 export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, StoredCoat[]>> {
-  const rows: CoatOfGlaze[] = await base('coat as c')
-    .join('glaze as g', 'g.id', 'c.glaze_id')
-    .whereIn('c.piece_id', pieceIds)
-    .whereNull('c.ended_at')
-    .orderBy(['c.piece_id', 'c.position'])
-    .select('c.*', 'g.name', 'g.kind', 'g.colour');
+  const rows: CoatOfGlaze[] = await rowsOf<{ c: 'coat'; g: 'glaze' }>()(
+    base('coat as c')
+      .join('glaze as g', 'g.id', 'c.glaze_id')
+      .whereIn('c.piece_id', pieceIds)
+      .whereNull('c.ended_at')
+      .orderBy(['c.piece_id', 'c.position']),
+    'c.*',
+    'g.name',
+    'g.kind',
+    'g.colour',
+  );
   const byPiece = new Map<string, StoredCoat[]>(pieceIds.map((id) => [id, []]));
   for (const row of rows) {
     byPiece.get(row.piece_id)!.push({

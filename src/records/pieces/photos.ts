@@ -1,3 +1,4 @@
+import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import { insertRow } from '@/records/platform/write';
 import type { ZoneCountRow } from '@/records/platform/tables';
 import { type Mapping, json, readRow } from '@/records/platform/mapping';
@@ -59,12 +60,14 @@ export const SHOWN_PHOTO = [
 ] as const;
 
 /** The photo of a joined row; null where there is none. */
-export function shownPhoto(row: Readonly<Record<string, unknown>>): ShownPhoto | null {
+export function shownPhoto(
+  row: JoinedRow<{ ph: Maybe<'photo'> }, (typeof SHOWN_PHOTO)[number]>,
+): ShownPhoto | null {
   if (!row.photo_hash) return null;
   return {
-    hash: row.photo_hash as string,
-    width: row.photo_width as number,
-    height: row.photo_height as number,
+    hash: row.photo_hash,
+    width: row.photo_width!,
+    height: row.photo_height!,
     frame: fromJson<Frame>(row.photo_frame),
   };
 }
@@ -276,10 +279,15 @@ async function cutSwatches(
   plain: Plain,
   { frame, gains }: Pick<PhotoSettings, 'frame' | 'gains'>,
 ) {
-  const zones = await base('zone as z')
-    .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
-    .whereNot('z.side', 'inside')
-    .select('z.id', 'z.side', 'z.from', 'z.to');
+  const zones = await rowsOf<{ z: 'zone' }>()(
+    base('zone as z')
+      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
+      .whereNot('z.side', 'inside'),
+    'z.id',
+    'z.side',
+    'z.from',
+    'z.to',
+  );
   if (zones.length === 0) return [];
   const crop = uprightCrop({ data: plain.data, ...plain.info }, frame);
   const right = gains ? withGains(crop, gains) : crop;
@@ -293,7 +301,7 @@ async function cutSwatches(
         .toBuffer();
       const { colour, palette } = measureZone(await shrunk(patch, 64, 64));
       return {
-        zoneId: zone.id as string,
+        zoneId: zone.id,
         swatch_hash: await store.put(swatch),
         colour,
         palette: JSON.stringify(palette.map(({ hex, share }) => ({ hex, share }))),

@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow, ZoneRow, EntryRow } from '@/records/platform/tables';
 import { zonesOf, type Stack } from '@/core/coats';
 import type { Form, Side, Fate } from '@/core/vocabulary';
@@ -83,7 +84,7 @@ export async function listPieces(
   filter: PieceFilter,
 ): Promise<{ rows: ListedPiece[]; total: number }> {
   const { sort = 'number', order = 'desc', offset = 0, limit = 50 } = filter;
-  const ids: string[] = (
+  const ids = (
     await filtered(base, filter)
       .orderBy([
         { column: SORTS[sort], order },
@@ -91,7 +92,7 @@ export async function listPieces(
       ])
       .offset(offset)
       .limit(limit)
-      .select('p.id')
+      .select<{ id: string }[]>('p.id')
   ).map((row) => row.id);
   const total = Number((await filtered(base, filter).count('* as n').first())?.n ?? 0);
   return { rows: await piecesById(base, ids), total };
@@ -249,25 +250,25 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
       readonly text: string;
       readonly ground: string;
     };
-  const rows: Joined[] = await base('zone as z')
-    .join('entry as e', 'e.id', 'z.entry_id')
-    .join('headword as h', 'h.id', 'e.headword_id')
-    .join('ground as g', 'g.id', 'e.ground_id')
-    .where(where)
-    .whereNull('z.ended_at')
-    .orderBy(['z.piece_id', 'z.side', 'z.from'])
-    .select(
-      'z.*',
-      'e.stack',
-      'e.proofs',
-      'e.agreeing',
-      'e.headword_id',
-      'e.summary',
-      'e.swatch_hash as entry_swatch',
-      'e.colour as entry_colour',
-      'h.text',
-      'g.name as ground',
-    );
+  const rows: Joined[] = await rowsOf<{ z: 'zone'; g: 'ground'; h: 'headword'; e: 'entry' }>()(
+    base('zone as z')
+      .join('entry as e', 'e.id', 'z.entry_id')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .where(where)
+      .whereNull('z.ended_at')
+      .orderBy(['z.piece_id', 'z.side', 'z.from']),
+    'z.*',
+    'e.stack',
+    'e.proofs',
+    'e.agreeing',
+    'e.headword_id',
+    'e.summary',
+    'e.swatch_hash as entry_swatch',
+    'e.colour as entry_colour',
+    'h.text',
+    'g.name as ground',
+  );
   const counts = await countsOf(
     base,
     rows.map((row) => row.id),

@@ -1,3 +1,4 @@
+import { firstOf } from '@/records/platform/joins';
 import { twinText } from '@/core/coats';
 import type { PieceRow, CoatRow } from '@/records/platform/tables';
 import { toRow, type Mapping, flag, readRow } from '@/records/platform/mapping';
@@ -158,12 +159,14 @@ export async function correctPiece(
 
 /** The firing a piece came out of last; null when it was never fired. */
 async function lastFiringOf(trx: Db, pieceId: string): Promise<string | null> {
-  const row = await trx('firing_piece as fp')
-    .join('firing as f', 'f.id', 'fp.firing_id')
-    .where({ 'fp.piece_id': pieceId })
-    .whereIn('f.state', ['open', 'closed'])
-    .orderBy('fp.at', 'desc')
-    .first('f.id');
+  const row = await firstOf<{ f: 'firing' }>()(
+    trx('firing_piece as fp')
+      .join('firing as f', 'f.id', 'fp.firing_id')
+      .where({ 'fp.piece_id': pieceId })
+      .whereIn('f.state', ['open', 'closed'])
+      .orderBy('fp.at', 'desc'),
+    'f.id',
+  );
   return row?.id ?? null;
 }
 

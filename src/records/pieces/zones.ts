@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { Atmosphere } from '@/core/vocabulary';
 import { zonesOf, type Zone } from '@/core/coats';
 import { newId, type Db } from '@/records/platform/db';
@@ -14,11 +15,16 @@ interface PieceFiring {
 
 /** The firings a piece has been put into, in order. */
 async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
-  return trx('firing_piece as fp')
-    .join('firing as f', 'f.id', 'fp.firing_id')
-    .where('fp.piece_id', pieceId)
-    .orderBy(['fp.at', 'f.planned_on', 'f.number'])
-    .select('f.id', 'f.kind', 'f.cone', 'f.atmosphere');
+  return rowsOf<{ f: 'firing' }>()(
+    trx('firing_piece as fp')
+      .join('firing as f', 'f.id', 'fp.firing_id')
+      .where('fp.piece_id', pieceId)
+      .orderBy(['fp.at', 'f.planned_on', 'f.number']),
+    'f.id',
+    'f.kind',
+    'f.cone',
+    'f.atmosphere',
+  );
 }
 
 /**

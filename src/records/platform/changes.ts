@@ -1,3 +1,4 @@
+import { type Maybe, rowsOf } from '@/records/platform/joins';
 import { type Db, fromJson, newId } from './db';
 
 /** Notes in the change table who changed what, from what, to what. `before` is null for a new row. */
@@ -31,11 +32,17 @@ export interface Change {
 
 /** The changes of one row, newest first, with the names of those who made them. */
 export async function changesOf(base: Db, what: string, rowId: string): Promise<Change[]> {
-  const rows = await base('change as c')
-    .leftJoin('member as m', 'm.id', 'c.member_id')
-    .where({ 'c.what': what, 'c.row_id': rowId })
-    .orderBy('c.id', 'desc')
-    .select('c.id', 'c.at', 'm.name', 'c.before_json', 'c.after_json');
+  const rows = await rowsOf<{ c: 'change'; m: Maybe<'member'> }>()(
+    base('change as c')
+      .leftJoin('member as m', 'm.id', 'c.member_id')
+      .where({ 'c.what': what, 'c.row_id': rowId })
+      .orderBy('c.id', 'desc'),
+    'c.id',
+    'c.at',
+    'm.name',
+    'c.before_json',
+    'c.after_json',
+  );
   return rows.map((row) => ({
     id: row.id,
     at: row.at,

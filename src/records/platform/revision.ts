@@ -10,7 +10,7 @@ const RECENT = 1000;
  */
 export async function currentRevision(base: Db): Promise<string> {
   const recent = base('change').select('id').orderBy('id', 'desc').limit(RECENT).as('recent');
-  const row = await base(recent).first(
+  const row = await base(recent).first<{ last: string | null; first: string | null; count: number }>(
     base.raw('max(id) as last'),
     base.raw('min(id) as first'),
     base.raw('count(*) as count'),

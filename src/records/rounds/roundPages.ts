@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { RoundRow, RoundCellRow } from '@/records/platform/tables';
 import { type Mapping, readRow } from '@/records/platform/mapping';
 import type { Fate, RoundStep, RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
@@ -81,7 +82,7 @@ function roundRows(base: Db) {
   return base('round as r')
     .join('member as m', 'm.id', 'r.member_id')
     .whereNull('r.ended_at')
-    .select('r.*', 'm.name as by');
+    .select<JoinedRound[]>('r.*', 'm.name as by');
 }
 
 /** A round with how many of its pieces stand at each step, newest first. */
@@ -91,7 +92,7 @@ export interface RoundSummary extends Round {
 
 /** All rounds with their progress. */
 export async function listRounds(base: Db): Promise<RoundSummary[]> {
-  const rounds: JoinedRound[] = await roundRows(base).orderBy('r.number', 'desc');
+  const rounds = await roundRows(base).orderBy('r.number', 'desc');
   const counts: { round_id: string; step: RoundStep; n: number | string }[] = await base('piece as p')
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .groupBy('c.round_id', 'step')
@@ -114,13 +115,16 @@ export async function roundPage(
   base: Db,
   id: string,
 ): Promise<{ round: Round; cells: readonly RoundCell[] }> {
-  const row: JoinedRound | undefined = await roundRows(base).where('r.id', id).first();
+  const row = await roundRows(base).where('r.id', id).first();
   if (!row) throw new NotFound('This round');
-  const cells: (RoundCellRow & { readonly body: string })[] = await base('round_cell as c')
-    .join('body as b', 'b.id', 'c.body_id')
-    .where('c.round_id', id)
-    .orderBy(['c.row_at', 'c.column_at'])
-    .select('c.*', 'b.name as body');
+  const cells: (RoundCellRow & { readonly body: string })[] = await rowsOf<{ c: 'round_cell'; b: 'body' }>()(
+    base('round_cell as c')
+      .join('body as b', 'b.id', 'c.body_id')
+      .where('c.round_id', id)
+      .orderBy(['c.row_at', 'c.column_at']),
+    'c.*',
+    'b.name as body',
+  );
   const steps: { id: string; round_cell_id: string; step: RoundStep }[] = await base('piece as p')
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .where('c.round_id', id)
@@ -196,14 +200,22 @@ export interface KnownStack {
 
 /** Every dipped stack on a bare body that has proofs, once fired. */
 export async function knownStacks(base: Db): Promise<KnownStack[]> {
-  const rows = await base('entry as e')
-    .join('ground as g', 'g.id', 'e.ground_id')
-    .join('headword as h', 'h.id', 'e.headword_id')
-    .where({ 'e.firings': 1 })
-    .where('e.proofs', '>', 0)
-    .whereBetween('h.depth', [1, 2])
-    .whereRaw('json_length(g.slips) = 0')
-    .select('g.body_id', 'e.cone', 'e.atmosphere', 'e.stack', 'e.proofs', 'e.agreeing', 'e.swatch_hash');
+  const rows = await rowsOf<{ e: 'entry'; g: 'ground' }>()(
+    base('entry as e')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .where({ 'e.firings': 1 })
+      .where('e.proofs', '>', 0)
+      .whereBetween('h.depth', [1, 2])
+      .whereRaw('json_length(g.slips) = 0'),
+    'g.body_id',
+    'e.cone',
+    'e.atmosphere',
+    'e.stack',
+    'e.proofs',
+    'e.agreeing',
+    'e.swatch_hash',
+  );
   return rows.flatMap((row) => {
     const layers = fromJson<{ glaze: string; times: number; way?: string; mark?: string }[]>(row.stack);
     if (layers.some((layer) => layer.way === 'brushed' || layer.mark)) return [];
@@ -230,13 +242,20 @@ export interface ComingStack {
 
 /** The stacks of existing glazes that rounds under way will prove, one a piece that is still to be read. */
 export async function comingStacks(base: Db): Promise<ComingStack[]> {
-  const rows = await base('round_cell as c')
-    .join('round as r', 'r.id', 'c.round_id')
-    .join('piece as p', 'p.round_cell_id', 'c.id')
-    .whereNull('r.ended_at')
-    .whereNull('c.recipe')
-    .whereNot('p.stage', 'read')
-    .select('c.body_id', 'r.cone', 'r.atmosphere', 'c.stack', 'r.number', 'r.name');
+  const rows = await rowsOf<{ c: 'round_cell'; r: 'round' }>()(
+    base('round_cell as c')
+      .join('round as r', 'r.id', 'c.round_id')
+      .join('piece as p', 'p.round_cell_id', 'c.id')
+      .whereNull('r.ended_at')
+      .whereNull('c.recipe')
+      .whereNot('p.stage', 'read'),
+    'c.body_id',
+    'r.cone',
+    'r.atmosphere',
+    'c.stack',
+    'r.number',
+    'r.name',
+  );
   return rows.map((row) => ({
     bodyId: row.body_id,
     cone: row.cone,

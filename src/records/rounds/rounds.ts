@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import { comingStacks, type Round } from './roundPages';
 import type { Line } from '@/core/chemistry';
 import type { CellLayer } from '@/core/rounds';
@@ -160,11 +161,14 @@ const OFF_THE_FOOT = 0.1;
  */
 export async function glazeCells(base: Db, memberId: string, cellIds: readonly string[]): Promise<number> {
   return inTransaction(base, async (trx) => {
-    const rows = await trx('piece as p')
-      .join('round_cell as c', 'c.id', 'p.round_cell_id')
-      .whereIn('c.id', cellIds)
-      .whereNotExists(trx('coat as k').whereRaw('k.piece_id = p.id').whereNull('k.ended_at'))
-      .select('p.id', 'c.stack');
+    const rows = await rowsOf<{ p: 'piece'; c: 'round_cell' }>()(
+      trx('piece as p')
+        .join('round_cell as c', 'c.id', 'p.round_cell_id')
+        .whereIn('c.id', cellIds)
+        .whereNotExists(trx('coat as k').whereRaw('k.piece_id = p.id').whereNull('k.ended_at')),
+      'p.id',
+      'c.stack',
+    );
     const pieces = await piecesById(
       trx,
       rows.map((row) => row.id),

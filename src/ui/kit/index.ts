@@ -20,5 +20,6 @@ export { Acts, PageHeader, TitleRow } from './PageHeader';
 export { RadioCards } from './RadioCards';
 export { SelectField, type OptionWords } from './SelectField';
 export type { TableOrder, TableValue } from './tableRows';
+export { ToggleRow } from './ToggleRow';
 export { useSavedForm, type FormValues } from './useSavedForm';
 export { WordField } from './WordField';

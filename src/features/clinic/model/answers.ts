@@ -24,10 +24,8 @@ export function writeAnswers(told: readonly GivenAnswer[]): string {
 
 /** What was told, as evidence. */
 export function evidenceFromAnswers(told: readonly GivenAnswer[]): Evidence {
-  return Object.assign(
-    {},
-    ...told.map(
-      ({ question, answer }) => QUESTIONS.find(({ id }) => id === question)!.answers[answer]!.gives,
-    ),
+  const given = told.map(
+    ({ question, answer }) => QUESTIONS.find(({ id }) => id === question)!.answers[answer]!.gives,
   );
+  return given.reduce<Evidence>((all, one) => ({ ...all, ...one }), {});
 }

@@ -1,8 +1,6 @@
 'use client';
-import { Choice, DataTable, NumberField, TitleRow } from '@/ui/kit';
+import { Choice, DataTable, NumberField, TitleRow, ToggleRow } from '@/ui/kit';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useMemo, useState } from 'react';
 import type { Line, MaterialBook } from '@/core/chemistry';
 import {
@@ -48,18 +46,12 @@ export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
     <section className={css.whatIf} id="what-if" aria-labelledby="what-if-title">
       <TitleRow>
         <h2 id="what-if-title">What if</h2>
-        <ToggleButtonGroup
-          exclusive
+        <ToggleRow
+          label="Kind of change"
+          options={KINDS.map((one) => [one, one] as const)}
           value={kind}
-          onChange={(_, next) => next && setKind(next)}
-          aria-label="Kind of change"
-        >
-          {KINDS.map((one) => (
-            <ToggleButton key={one} value={one}>
-              {one}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+          onChange={setKind}
+        />
       </TitleRow>
       {lines.length === 0 ? (
         <p>Type a recipe first.</p>

@@ -108,7 +108,7 @@ export function withReadings(answers: Answers, zones: readonly OpeningZone[], ch
 
 /** The taps of a finished piece taken up again: its readings follow the ones that were sent. */
 export function editedAnswers(answers: Answers): Answers {
-  const zones = Object.values(answers.zones).map((reading) => [
+  const zones = Object.values(answers.zones).map((reading): [string, ReadingDraft] => [
     reading.zoneId,
     { ...reading, id: ulid(), follows: reading.id },
   ]);
@@ -117,7 +117,10 @@ export function editedAnswers(answers: Answers): Answers {
 
 /** The taps of a piece that was taken back: as they were, to be sent under new ids. */
 export function resentAnswers(answers: Answers): Answers {
-  const zones = Object.values(answers.zones).map((reading) => [reading.zoneId, { ...reading, id: ulid() }]);
+  const zones = Object.values(answers.zones).map((reading): [string, ReadingDraft] => [
+    reading.zoneId,
+    { ...reading, id: ulid() },
+  ]);
   return { ...answers, zones: Object.fromEntries(zones) };
 }
 

@@ -49,7 +49,7 @@ export function RejectionNotice({ stuck, piece, onDecide }: Props) {
 /** What was read here beside what was read elsewhere, where they differ. */
 function differences({ write }: OutboxItem, theirs: OtherReading, piece: OpeningPiece | undefined) {
   if (write.kind !== 'piece') return [];
-  const word = (value: unknown) => String(value || 'not noted');
+  const word = (value: string | null | undefined) => value || 'not noted';
   const defects = (list: readonly { readonly defect: string }[] = []) =>
     list.map((one) => one.defect).join(', ') || 'none';
   const zones = (theirs.readings ?? []).flatMap((other) => {

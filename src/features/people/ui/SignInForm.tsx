@@ -60,7 +60,7 @@ export function SignInForm({
             label={label}
             type={type ?? 'text'}
             autoComplete={autoComplete}
-            defaultValue={type ? '' : String(typed?.get(name) ?? '')}
+            defaultValue={type ? '' : ((typed?.get(name) as string | null | undefined) ?? '')}
             autoFocus={i === 0}
             error={Boolean(of(name))}
             helperText={of(name)}

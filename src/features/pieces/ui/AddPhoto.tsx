@@ -8,13 +8,15 @@ import { sendPhoto } from '@/ui/sendPhoto';
 export function AddPhoto({ pieceId, firingId }: { pieceId: string; firingId: string | null }) {
   const router = useRouter();
   const field = useRef<HTMLInputElement>(null);
-  const [state, setState] = useState<'idle' | 'busy' | string>('idle');
+  const [isBusy, setIsBusy] = useState(false);
+  const [error, setError] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
-    setState('busy');
-    const error = await sendPhoto(file, pieceId, firingId);
-    setState(error ?? 'idle');
-    if (!error) router.refresh();
+    setIsBusy(true);
+    const failed = (await sendPhoto(file, pieceId, firingId)) ?? null;
+    setIsBusy(false);
+    setError(failed);
+    if (!failed) router.refresh();
   };
   return (
     <div style={{ marginTop: 10 }}>
@@ -26,12 +28,12 @@ export function AddPhoto({ pieceId, firingId }: { pieceId: string; firingId: str
         aria-label="Photo file"
         onChange={(event) => void take(event.target.files?.[0])}
       />
-      <Button onClick={() => field.current?.click()} disabled={state === 'busy'}>
-        {state === 'busy' ? 'Storing the photo' : 'Add a photo'}
+      <Button onClick={() => field.current?.click()} disabled={isBusy}>
+        {isBusy ? 'Storing the photo' : 'Add a photo'}
       </Button>
-      {state !== 'idle' && state !== 'busy' && (
+      {error && (
         <p role="alert" className="heat" style={{ marginTop: 6 }}>
-          {state}
+          {error}
         </p>
       )}
     </div>

@@ -1,3 +1,4 @@
+import type { Cone } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
 import { cellKey, cellsOf } from './cells';
 import { chooseWall, onlyWall, wallSearch } from './choose';
@@ -54,7 +55,7 @@ const setting = (groundId: string, colour: string, proofs: number, more = {}) =>
   ground: groundId,
   slips: [] as string[],
   colour,
-  cone: '6',
+  cone: '6' as Cone,
   atmosphere: 'oxidation' as const,
   proofs,
   ...more,
@@ -63,7 +64,7 @@ const CHOICES = [
   setting(id('R'), '#874a30', 90),
   setting(id('W'), '#874a30', 80, { slips: ['white'] }),
   setting(id('P'), '#efece4', 5),
-  setting(id('G'), '#c9a77c', 4, { cone: '10', atmosphere: 'reduction' as const }),
+  setting(id('G'), '#c9a77c', 4, { cone: '10' as const, atmosphere: 'reduction' as const }),
 ];
 
 test('an open address shows what is proved most, the lighter ground to the left', () => {

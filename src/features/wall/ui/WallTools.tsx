@@ -1,11 +1,10 @@
 'use client';
 import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Link from 'next/link';
 import type { NamedWall } from '@/records/dictionary';
 import { wallSearch } from '../model/choose';
 import { WALL_SWITCH_WORDS, WALL_SWITCHES } from '../model/wallSwitch';
-import { SelectField } from '@/ui/kit';
+import { SelectField, ToggleRow } from '@/ui/kit';
 import { NameWall } from './NameWall';
 import { ORDERS, type Order } from '../model/order';
 import css from './wall.module.css';
@@ -42,21 +41,18 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
   return (
     <div className={css.tools}>
       <div className={css.bar}>
-        <ToggleButtonGroup
-          exclusive
+        <ToggleRow
+          label="Cone and atmosphere"
           size="small"
-          aria-label="Cone and atmosphere"
+          options={settings.map(
+            ({ cone, atmosphere }) => [`${cone} ${atmosphere}`, `Cone ${cone} ${atmosphere}`] as const,
+          )}
           value={`${choice.cone} ${choice.atmosphere}`}
-          onChange={(_, value: string | null) =>
-            value && onGo({ cone: value.split(' ')[0]!, atmosphere: value.split(' ')[1]! })
-          }
-        >
-          {settings.map(({ cone, atmosphere }) => (
-            <ToggleButton key={cone + atmosphere} value={`${cone} ${atmosphere}`}>
-              Cone {cone} {atmosphere}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+          onChange={(value) => {
+            const [cone, atmosphere] = value.split(' ') as [string, string];
+            onGo({ cone, atmosphere });
+          }}
+        />
         <span className={css.zoom} role="group" aria-label="Zoom">
           <button type="button" onClick={() => onZoom(stepped(zoom, -1))} aria-label="Smaller (−)">
             −
