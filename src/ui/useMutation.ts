@@ -11,7 +11,7 @@ export type OverTheWire<T> = {
  * Runs writes one at a time and keeps what was wrong, and what somebody else wrote first. A dead network is an error
  * like any other.
  *
- * @typeParam Theirs the record that a conflict hands up
+ * @typeParam Theirs the record that a conflict gives
  */
 export function useMutation<Theirs extends object = Readonly<Record<string, unknown>>>() {
   const [isBusy, setIsBusy] = useState(false);

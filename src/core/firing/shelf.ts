@@ -68,7 +68,7 @@ export function isOnShelf({ x, y, widthMm, depthMm, round }: Standing, shelf: Sh
 const GRID = 8;
 
 /**
- * The first free spot for a piece, looked for from the wish outwards, or from the back left.
+ * The first free spot for a piece, looked for from where it is wanted outwards, or from the back left.
  *
  * @returns null when there is no room
  */
@@ -76,15 +76,15 @@ export function freeSpot(
   piece: Footprint,
   standing: readonly Standing[],
   shelf: Shelf,
-  wish?: Spot,
+  near?: Spot,
 ): Spot | null {
   const spots: Spot[] = [];
   for (let y = GRID; y < shelf.depthMm; y += GRID)
     for (let x = GRID; x < shelf.widthMm; x += GRID) spots.push({ x, y });
-  if (wish) {
-    const far = ({ x, y }: Spot) => Math.hypot(x - wish.x, y - wish.y);
+  if (near) {
+    const far = ({ x, y }: Spot) => Math.hypot(x - near.x, y - near.y);
     spots.sort((a, b) => far(a) - far(b));
-    spots.unshift(wish);
+    spots.unshift(near);
   }
   const isFree = ({ x, y }: Spot) => {
     const at = { widthMm: piece.widthMm, depthMm: piece.depthMm, round: piece.round, x, y };

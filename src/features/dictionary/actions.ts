@@ -25,7 +25,7 @@ export const correct = action('student', correctionSchema, async (member, correc
   return null;
 });
 
-/** Says that a correction was seen to. */
+/** Marks a correction as settled. */
 export const settle = action('teacher', settleSchema, async (member, { id }) => {
   await settleCorrection(db(), member.id, id);
   refresh();
@@ -33,13 +33,13 @@ export const settle = action('teacher', settleSchema, async (member, { id }) => 
 });
 
 /** Asks for a combination that nobody has tried. */
-export const requestTest = action('student', askedSchema, async (member, wish) => {
-  await addRequest(db(), member.id, wish);
+export const requestTest = action('student', askedSchema, async (member, request) => {
+  await addRequest(db(), member.id, request);
   refresh();
   return null;
 });
 
-/** Takes a wish back. */
+/** Takes a request back. */
 export const withdrawTestRequest = action(
   'student',
   askedSchema.pick({ id: true }),

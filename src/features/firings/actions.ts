@@ -147,7 +147,7 @@ export const saveEvent = action('teacher', eventSchema, async (member, event) =>
   return null;
 });
 
-/** Strikes an event out, or brings it back. */
+/** Deletes an event, or brings it back. */
 export const setEventEnded = action('teacher', endEventSchema, async (member, { id, ended }) => {
   await endEvent(db(), member.id, id, ended);
   refresh();

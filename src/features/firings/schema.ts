@@ -31,7 +31,7 @@ const placeOnShelf = z.object({
 const piecesAt = <T extends z.ZodType>(place: T) =>
   z.object({ firingId: idSchema, places: z.array(place).min(1, 'Choose pieces first.').max(400) });
 
-/** Pieces for a firing; one that nobody has set down yet has a shelf and no spot on it. */
+/** Pieces for a firing; one that nobody has placed yet has a shelf and no spot on it. */
 export const loadSchema = piecesAt(placeOnShelf.partial({ x: true, y: true, cookie: true }));
 
 /** New spots of pieces that are in a firing. */

@@ -104,7 +104,7 @@ export interface CaseChange {
   readonly reopened?: true | undefined;
 }
 
-/** Changes a case. @throws Conflict when somebody changed it since, NotThere */
+/** Changes a case. @throws Conflict when somebody changed it since, NotFound */
 export async function changeCase(
   base: Db,
   memberId: string,
@@ -215,7 +215,7 @@ export async function listCases(
   }));
 }
 
-/** One case. @throws NotThere */
+/** One case. @throws NotFound */
 export async function caseById(base: Db, id: string): Promise<ClinicCase> {
   const [found] = await listCases(base, { id });
   if (!found) throw new NotFound('This case');

@@ -35,7 +35,7 @@ const defectOn = (zone: FiredZone, defect: DefectId) =>
  * body, twins and the other order.
  *
  * @param label of the piece
- * @throws NotThere when it is not there or was never fired
+ * @throws NotFound when it is not there or was never fired
  */
 export async function pieceCase(base: Db, label: string, defect: DefectId): Promise<PieceCase> {
   const piece = await piecePage(base, label);

@@ -29,7 +29,7 @@ export interface ColouredEntry {
 }
 
 /** What an entry has to be. */
-export interface Wish {
+export interface ColourSearch {
   readonly cone?: string | undefined;
   readonly atmosphere?: Atmosphere | undefined;
   readonly bodyId?: string | undefined;
@@ -156,19 +156,19 @@ function entryOf(row: EntryOfField): ColouredEntry {
 }
 
 /**
- * Entries that are as wished. With a colour: those that have a proof near it, the nearest first; without: those
+ * Entries that are as searched for. With a colour: those that have a proof near it, the nearest first; without: those
  * with most proofs that agree first.
  *
  * @param within CIEDE2000 up to this
  */
 export async function entriesLike(
   base: Db,
-  wish: Wish,
+  search: ColourSearch,
   colour: Lab | null,
   { most = 24, within = 12 } = {},
 ): Promise<Found[]> {
   const field = await colourField(base, '');
-  const allows = Uint8Array.from(field.entries, (entry) => Number(isWished(entry, wish, field)));
+  const allows = Uint8Array.from(field.entries, (entry) => Number(isAsked(entry, search, field)));
   if (colour)
     return nearestGroups(field.index, colour, { most, within, allows }).map(({ group, difference }) => ({
       ...field.entries[group]!,
@@ -181,16 +181,16 @@ export async function entriesLike(
     .map((entry) => ({ ...entry, difference: null }));
 }
 
-function isWished(entry: ColouredEntry, wish: Wish, { decorative, mixed }: Field): boolean {
+function isAsked(entry: ColouredEntry, search: ColourSearch, { decorative, mixed }: Field): boolean {
   return (
-    (!wish.cone || entry.cone === wish.cone) &&
-    (!wish.atmosphere || entry.atmosphere === wish.atmosphere) &&
-    (!wish.bodyId || entry.bodyId === wish.bodyId) &&
-    (!wish.surface || entry.surface === wish.surface) &&
-    (!wish.stays || !entry.runs) &&
-    (!wish.sound || entry.worstSeverity < 2) &&
-    (!wish.notDecorative || !entry.glazeIds.some((id) => decorative.has(id))) &&
-    (!wish.inStudio || entry.glazeIds.every((id) => mixed.has(id))) &&
-    entry.headwordId !== wish.butHeadword
+    (!search.cone || entry.cone === search.cone) &&
+    (!search.atmosphere || entry.atmosphere === search.atmosphere) &&
+    (!search.bodyId || entry.bodyId === search.bodyId) &&
+    (!search.surface || entry.surface === search.surface) &&
+    (!search.stays || !entry.runs) &&
+    (!search.sound || entry.worstSeverity < 2) &&
+    (!search.notDecorative || !entry.glazeIds.some((id) => decorative.has(id))) &&
+    (!search.inStudio || entry.glazeIds.every((id) => mixed.has(id))) &&
+    entry.headwordId !== search.butHeadword
   );
 }

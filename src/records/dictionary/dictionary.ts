@@ -64,7 +64,7 @@ export interface Headword {
   readonly reverse: { readonly id: string; readonly text: string } | null;
 }
 
-/** The page of one headword with its senses and their proofs, most proved sense first. @throws NotThere */
+/** The page of one headword with its senses and their proofs, most proved sense first. @throws NotFound */
 export async function headwordPage(base: Db, id: string): Promise<Headword> {
   const row = await base('headword').where({ id }).first();
   if (!row) throw new NotFound('This headword');

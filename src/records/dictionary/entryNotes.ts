@@ -3,7 +3,7 @@ import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { Conflict, NotFound, found } from '@/records/platform/errors';
 
-/** What a member says is wrong with an entry, until somebody has seen to it. */
+/** What a member says is wrong with an entry, until somebody has settled it. */
 export interface Correction {
   readonly id: string;
   readonly entryId: string;
@@ -53,7 +53,7 @@ export async function addCorrection(
   });
 }
 
-/** Settles a correction: it was seen to, or it was none. */
+/** Settles a correction: it was made, or none was needed. */
 export async function settleCorrection(base: Db, memberId: string, id: string): Promise<void> {
   await inTransaction(base, async (trx) => {
     const before = await trx('correction').where({ id }).forUpdate().first('settled_at');

@@ -8,7 +8,7 @@ export interface FailedLookup {
 }
 
 /**
- * Notes a look-up in vain when it names two glazes in full, "Limewash over Sleeper"; anything else is only
+ * Notes a look-up that found nothing when it names two glazes in full, "Limewash over Sleeper"; anything else is only
  * half typed.
  */
 export async function recordFailedLookup(base: Db, text: string): Promise<void> {
@@ -30,7 +30,7 @@ export async function recordFailedLookup(base: Db, text: string): Promise<void> 
     .merge({ times: base.raw('failed_lookup.times + 1'), at: new Date() });
 }
 
-/** What was looked up in vain, most often first. */
+/** What was looked up and not found, most often first. */
 export async function listFailedLookups(base: Db): Promise<FailedLookup[]> {
   return base('failed_lookup')
     .orderBy('times', 'desc')

@@ -18,15 +18,15 @@ export interface TestRequest {
   readonly headwordId: string | null;
 }
 
-/** Asks for a combination; the same id again is the same wish. It counts among what is most wanted. */
+/** Asks for a combination; the same id again is the same request. It counts among what is most wanted. */
 export async function addRequest(
   base: Db,
   memberId: string,
-  wish: { readonly id: string; readonly baseId: string; readonly topId: string; readonly note: string },
+  request: { readonly id: string; readonly baseId: string; readonly topId: string; readonly note: string },
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    if (await trx('test_request').where({ id: wish.id }).first('id')) return;
-    const { id, baseId: base_glaze_id, topId: top_glaze_id, note } = wish;
+    if (await trx('test_request').where({ id: request.id }).first('id')) return;
+    const { id, baseId: base_glaze_id, topId: top_glaze_id, note } = request;
     await trx('test_request').insert({
       id,
       member_id: memberId,
@@ -39,22 +39,22 @@ export async function addRequest(
       .insert({ base_glaze_id, top_glaze_id, times: 1, at: new Date() })
       .onConflict(['base_glaze_id', 'top_glaze_id'])
       .merge({ times: trx.raw('failed_lookup.times + 1'), at: new Date() });
-    await recordChange(trx, memberId, 'test_request', id, null, wish);
+    await recordChange(trx, memberId, 'test_request', id, null, request);
   });
 }
 
-/** Takes a wish back; only who asked may. */
+/** Takes a request back; only who asked may. */
 export async function withdrawRequest(base: Db, memberId: string, id: string): Promise<void> {
   await inTransaction(base, async (trx) => {
     const done = await trx('test_request')
       .where({ id, member_id: memberId })
       .update({ ended_at: new Date() });
-    if (!done) throw new NotFound('This wish of yours');
+    if (!done) throw new NotFound('This request of yours');
     await recordChange(trx, memberId, 'test_request', id, null, { ended: true });
   });
 }
 
-/** Wishes that were not taken back, those waiting first, the newest first; of one member when that is asked. */
+/** Requests that were not taken back, those waiting first, the newest first; of one member when that is asked. */
 export async function listRequests(base: Db, memberId: string | null = null): Promise<TestRequest[]> {
   const query = base('test_request as a')
     .join('member as m', 'm.id', 'a.member_id')

@@ -123,7 +123,7 @@ export async function listFirings(
   return (await firingRows(base, some).orderBy(newest)).map(firingOf);
 }
 
-/** One firing. @throws NotThere */
+/** One firing. @throws NotFound */
 export async function firingById(base: Db, id: string): Promise<Firing> {
   const row = await firingRows(base, base('firing').where({ id })).first();
   if (!row) throw new NotFound('This firing');

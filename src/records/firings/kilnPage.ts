@@ -30,7 +30,7 @@ function dayNumber(day: string): number {
   return Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
 }
 
-/** The page of a kiln, its firings newest first. @throws NotThere */
+/** The page of a kiln, its firings newest first. @throws NotFound */
 export async function kilnPage(base: Db, kilnId: string): Promise<KilnPage> {
   const kiln = await kilnById(base, kilnId);
   const [firings, parts] = await Promise.all([

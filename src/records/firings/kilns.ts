@@ -49,7 +49,7 @@ export async function listKilns(base: Db): Promise<Kiln[]> {
   return rows.map((row) => readRow(KILN, row));
 }
 
-/** One kiln. @throws NotThere */
+/** One kiln. @throws NotFound */
 export async function kilnById(base: Db, id: string): Promise<Kiln> {
   const row = await base('kiln').where({ id }).first();
   if (!row) throw new NotFound('This kiln');
@@ -148,7 +148,7 @@ export async function endPart(base: Db, memberId: string, id: string, ended: boo
   await inTransaction(base, (trx) => setEnded(trx, memberId, 'kiln_part', id, ended));
 }
 
-/** A firing with the kiln it is in. @throws NotThere */
+/** A firing with the kiln it is in. @throws NotFound */
 export async function firingWithKiln(base: Db, firingId: string): Promise<{ firing: Firing; kiln: Kiln }> {
   const firing = await firingById(base, firingId);
   return { firing, kiln: await kilnById(base, firing.kilnId) };

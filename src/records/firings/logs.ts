@@ -189,7 +189,7 @@ export async function addEvent(base: Db, memberId: string, event: EventDraft): P
   });
 }
 
-/** Strikes an event out, or brings it back. */
+/** Deletes an event, or brings it back. */
 export async function endEvent(base: Db, memberId: string, id: string, ended: boolean): Promise<void> {
   await inTransaction(base, async (trx) => {
     const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
@@ -325,7 +325,7 @@ export function forDrawing(lines: readonly LogPoint[]): LogPoint[] {
     .map(({ seq, minutes, celsius, target, oxygen }) => ({ seq, minutes, celsius, target, oxygen }));
 }
 
-/** Reckons the cone the log of a firing comes to, and keeps it with the firing. */
+/** Calculates the cone that the log of a firing comes to, and keeps it with the firing. */
 export async function updateLoggedCone(base: Db, firingId: string): Promise<void> {
   const points = await curveOf(base, firingId);
   const logged = points.length > 1 ? heatWork(points).coneIndex : null;

@@ -58,7 +58,7 @@ const MEASURE: Mapping<MeasureDraft & { readonly at: Date }, BatchMeasureRow> = 
   at: 'at',
 };
 
-/** Notes a measurement of a batch. The same id twice is one measurement. @throws NotThere */
+/** Notes a measurement of a batch. The same id twice is one measurement. @throws NotFound */
 export async function addMeasure(
   base: Db,
   memberId: string,

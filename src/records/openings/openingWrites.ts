@@ -23,7 +23,7 @@ export type OpeningWrite =
  * never heard the answer may send it again.
  *
  * @returns the piece as it stands afterwards, or null when the write was about no piece
- * @throws Conflict, Refusal or NotThere of the work itself; then nothing was done
+ * @throws Conflict, Refusal or NotFound of the work itself; then nothing was done
  */
 export async function writeOpening(
   base: Db,

@@ -62,7 +62,7 @@ async function usualOf(base: Db): Promise<Usual> {
   };
 }
 
-/** Sums a firing up from its readings. @throws NotThere */
+/** Sums a firing up from its readings. @throws NotFound */
 export async function summaryOf(base: Db, firingId: string): Promise<FiringSummary> {
   const { firing, repairs, pieces } = await openingOf(base, firingId);
   const read = pieces.filter((piece) => piece.state === 'read');

@@ -140,7 +140,7 @@ async function putSwatches(trx: Db, cut: Awaited<ReturnType<typeof cutSwatches>>
 /**
  * Sets a stored photo again: its zones are cut and measured again.
  *
- * @throws NotThere when the photo is not stored
+ * @throws NotFound when the photo is not stored
  */
 export async function setPhoto(
   base: Db,

@@ -185,7 +185,7 @@ export interface PiecePage extends ListedPiece {
   readonly planned: ReturnType<typeof zonesOf>;
 }
 
-/** Everything known about one piece; `key` is its id or its label. @throws NotThere */
+/** Everything known about one piece; `key` is its id or its label. @throws NotFound */
 export async function piecePage(base: Db, key: string): Promise<PiecePage> {
   const row = await base('piece')
     .where({ id: key })

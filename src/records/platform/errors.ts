@@ -27,7 +27,7 @@ export class Conflict<T extends object = object> extends Error {
 export class NotFound extends Error {
   constructor(what: string) {
     super(`${what} is not there.`);
-    this.name = 'NotThere';
+    this.name = 'NotFound';
   }
 }
 

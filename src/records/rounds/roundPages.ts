@@ -110,7 +110,7 @@ const STEP = `if(p.stage in ('made', 'fired', 'read') and not exists (select 1 f
   and exists (select 1 from firing_piece fp join firing f on f.id = fp.firing_id where fp.piece_id = p.id and f.kind = 'bisque'
   and f.state in ('open', 'closed')), 'bisqued', p.stage)`;
 
-/** The cells of a round with their pieces and what was read on them, in tray order. @throws NotThere */
+/** The cells of a round with their pieces and what was read on them, in tray order. @throws NotFound */
 export async function roundPage(
   base: Db,
   id: string,

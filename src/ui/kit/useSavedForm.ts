@@ -59,7 +59,7 @@ export interface SavedForm<Values extends FieldValues, Theirs = unknown> {
  * The one way forms work: react-hook-form, checked by the schema the server checks with, saved by a typed action. Errors
  * of the server stand at their fields; what was typed is kept on the device for the member until it is saved.
  *
- * @typeParam Theirs the record that a conflict hands up
+ * @typeParam Theirs the record that a conflict gives
  */
 export function useSavedForm<Values extends FieldValues, Output, Saved, Theirs extends object = object>({
   schema,

@@ -17,9 +17,9 @@ export const metadata = { title: 'Today' };
 export default async function Page() {
   const member = await requireMember();
   const now = new Date();
-  const [data, wishes] = await Promise.all([
+  const [data, requests] = await Promise.all([
     todayIn(db(), now),
     listRequests(db(), hasRole(member.role, 'teacher') ? null : member.id),
   ]);
-  return <Today data={data} rises={<Rises />} wishes={wishes} now={now} member={member} />;
+  return <Today data={data} rises={<Rises />} requests={requests} now={now} member={member} />;
 }

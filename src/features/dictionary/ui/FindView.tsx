@@ -30,7 +30,7 @@ interface Props {
 
 /** Entries by colour, surface and what they must not do; every answer is one tap from its entry. */
 export function FindView({ asked, found, cones, clays, chips, but }: Props) {
-  const wishes = wishesOf(asked);
+  const filters = filtersOf(asked);
   return (
     <FindProvider>
       <GuideWords first="Find by colour" />
@@ -38,7 +38,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
       <div className={css.columns}>
         <AskColour asked={asked} chips={chips} />
         <div>
-          <div className={css.wishes} role="group" aria-label="Only">
+          <div className={css.filters} role="group" aria-label="Only">
             <Row name="Cone" options={cones.map((cone) => [cone, cone])} param="cone" asked={asked} />
             <Row name="Clay" options={clays.map(({ id, name }) => [id, name])} param="clay" asked={asked} />
             <Row
@@ -49,7 +49,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
             />
             <p className={css.row}>
               <span className={css.name}>Only</span>
-              {wishes.map(({ key, words }) => (
+              {filters.map(({ key, words }) => (
                 <Chip
                   key={key}
                   asked={asked}
@@ -108,7 +108,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
   );
 }
 
-function wishesOf(asked: FindQuery) {
+function filtersOf(asked: FindQuery) {
   return (
     [
       { key: 'stays', words: 'does not run' },
@@ -116,7 +116,7 @@ function wishesOf(asked: FindQuery) {
       { key: 'food', words: 'not decorative-only' },
       { key: 'now', words: 'in the studio now' },
     ] as const
-  ).map((wish) => ({ ...wish, on: Boolean(asked[wish.key]) }));
+  ).map((one) => ({ ...one, on: Boolean(asked[one.key]) }));
 }
 
 function headingOf({ colour }: FindQuery, found: readonly Found[]): string {

@@ -20,8 +20,8 @@ export function RequestTest({
   const [idOf] = useIdempotentId();
   const [isAsked, setAsked] = useState(false);
   const ask = async () => {
-    const wish = { baseId, topId, note: '' };
-    if ((await run(() => requestTest({ ...wish, id: idOf(wish) }))) !== undefined) setAsked(true);
+    const request = { baseId, topId, note: '' };
+    if ((await run(() => requestTest({ ...request, id: idOf(request) }))) !== undefined) setAsked(true);
   };
   if (isAsked)
     return (

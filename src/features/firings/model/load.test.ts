@@ -28,17 +28,17 @@ function seeded(): () => number {
 }
 
 test('a piece is put where it was dropped, or as near as there is room', () => {
-  const first = placeOn(piece(1), 2, [], BOARD, { wish: { x: 200, y: 200 } })!;
+  const first = placeOn(piece(1), 2, [], BOARD, { near: { x: 200, y: 200 } })!;
   expect(first).toEqual({ pieceId: 'p1', shelf: 2, x: 200, y: 200, cookie: false });
   const there = piece(1, { shelf: 2, spot: { x: 200, y: 200 } });
-  const second = placeOn(piece(2), 2, [there], BOARD, { wish: { x: 200, y: 200 } })!;
+  const second = placeOn(piece(2), 2, [there], BOARD, { near: { x: 200, y: 200 } })!;
   expect(Math.hypot(second.x - 200, second.y - 200)).toBeLessThan(80);
   // The other shelf is empty, and a piece is not in its own way.
-  expect(placeOn(piece(2), 1, [there], BOARD, { wish: { x: 200, y: 200 } })).toMatchObject({
+  expect(placeOn(piece(2), 1, [there], BOARD, { near: { x: 200, y: 200 } })).toMatchObject({
     x: 200,
     y: 200,
   });
-  expect(placeOn(there, 2, [there], BOARD, { wish: { x: 201, y: 200 } })).toMatchObject({ x: 201 });
+  expect(placeOn(there, 2, [there], BOARD, { near: { x: 201, y: 200 } })).toMatchObject({ x: 201 });
   expect(placeOn(piece(3, { form: 'plate', widthMm: 500 }), 1, [], BOARD)).toBeNull();
 });
 

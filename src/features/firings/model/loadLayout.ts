@@ -16,16 +16,16 @@ export function standingOn(pieces: readonly ShelfPiece[], shelf: number, but?: s
   );
 }
 
-/** A piece's place on a shelf, as near as there is room to where it was wished; null when it does not fit. */
+/** A piece's place on a shelf, as near as there is room to where it was dropped; null when it does not fit. */
 export function placeOn(
   piece: ShelfPiece,
   shelf: number,
   loaded: readonly ShelfPiece[],
   board: Shelf,
-  { wish, cookie = piece.cookie }: { wish?: Spot; cookie?: boolean } = {},
+  { near, cookie = piece.cookie }: { near?: Spot; cookie?: boolean } = {},
 ): ShelfSpot | null {
   const foot = footprintOf(piece.form, piece.widthMm, cookie);
-  const spot = freeSpot(foot, standingOn(loaded, shelf, piece.id), board, wish);
+  const spot = freeSpot(foot, standingOn(loaded, shelf, piece.id), board, near);
   return spot && { pieceId: piece.id, shelf, x: Math.round(spot.x), y: Math.round(spot.y), cookie };
 }
 
@@ -74,7 +74,7 @@ export function spreadOver(
       piece: byId.get(id)!,
       shelf,
       cookie,
-      wish: { x: board.widthMm / 2, y: board.depthMm * (front ? 0.72 : 0.28) },
+      near: { x: board.widthMm / 2, y: board.depthMm * (front ? 0.72 : 0.28) },
     })),
     loaded,
     board,
@@ -86,7 +86,7 @@ interface Wanted {
   readonly piece: ShelfPiece;
   readonly shelf: number;
   readonly cookie: boolean;
-  readonly wish?: Spot;
+  readonly near?: Spot;
 }
 
 /** Lays pieces where they are wanted, or on the next shelf up that has room among so many. */
@@ -94,11 +94,11 @@ function lay(wanted: readonly Wanted[], loaded: readonly ShelfPiece[], board: Sh
   const places: ShelfSpot[] = [];
   const left: ShelfPiece[] = [];
   const standing = [...loaded];
-  for (const { piece, shelf, cookie, wish } of wanted) {
+  for (const { piece, shelf, cookie, near } of wanted) {
     const order =
       shelves === 1 ? [shelf] : Array.from({ length: shelves }, (_, i) => ((shelf - 1 + i) % shelves) + 1);
     const found = order.reduce<ShelfSpot | null>(
-      (place, one) => place ?? placeOn(piece, one, standing, board, { cookie, ...(wish && { wish }) }),
+      (place, one) => place ?? placeOn(piece, one, standing, board, { cookie, ...(near && { near }) }),
       null,
     );
     if (!found) {

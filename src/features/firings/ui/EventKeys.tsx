@@ -79,7 +79,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
     },
     [kinds, asking, isBusy],
   );
-  const strike = async (event: StoredEvent) => {
+  const remove = async (event: StoredEvent) => {
     await run(() => setEventEnded({ id: event.id, ended: true }));
     offer(
       `${event.kind} deleted`,
@@ -111,7 +111,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
         />
       )}
       <FormErrors errors={errors} />
-      <EventList events={events} onStrike={(event) => void strike(event)} />
+      <EventList events={events} onDelete={(event) => void remove(event)} />
       {bar}
     </section>
   );
@@ -120,10 +120,10 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
 /** What was logged so far, the newest first. */
 function EventList({
   events,
-  onStrike,
+  onDelete,
 }: {
   events: readonly StoredEvent[];
-  onStrike: (event: StoredEvent) => void;
+  onDelete: (event: StoredEvent) => void;
 }) {
   if (events.length === 0) return null;
   return (
@@ -146,7 +146,7 @@ function EventList({
             )}
           </span>
           <span className="quiet">{event.by}</span>
-          <button type="button" className={css.strike} onClick={() => onStrike(event)}>
+          <button type="button" className={css.strike} onClick={() => onDelete(event)}>
             delete
           </button>
         </li>

@@ -53,18 +53,18 @@ export function useLoad({ firingId, kiln, loaded, waiting }: Options) {
     const piece = [...loaded, ...waiting].find(({ id }) => id === active.id);
     const box = active.rect.current.translated;
     if (!piece || !over || !box) return;
-    const wish = {
+    const near = {
       x: ((box.left + box.width / 2 - over.rect.left) / over.rect.width) * board.widthMm,
       y: ((box.top + box.height / 2 - over.rect.top) / over.rect.height) * board.depthMm,
     };
-    const found = placeOn(piece, Number(over.id), loaded, board, { wish });
+    const found = placeOn(piece, Number(over.id), loaded, board, { near });
     void keep(found ? [found] : [], found ? [] : [piece]);
   };
   const change = (piece: ShelfPiece, part: Shift) => {
-    const wish = { x: (piece.spot?.x ?? 0) + (part.dx ?? 0), y: (piece.spot?.y ?? 0) + (part.dy ?? 0) };
+    const near = { x: (piece.spot?.x ?? 0) + (part.dx ?? 0), y: (piece.spot?.y ?? 0) + (part.dy ?? 0) };
     const found = placeOn(piece, part.shelf ?? piece.shelf ?? 1, loaded, board, {
       cookie: part.cookie ?? piece.cookie,
-      ...(part.shelf === undefined && { wish }),
+      ...(part.shelf === undefined && { near }),
     });
     void keep(found ? [found] : [], found ? [] : [piece]);
   };

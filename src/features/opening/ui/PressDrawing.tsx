@@ -11,7 +11,7 @@ import css from './opening.module.css';
 interface Props {
   readonly piece: OpeningPiece;
   readonly lit: OpeningZone | null;
-  /** The defect that a press would put down. */
+  /** The defect that a press marks. */
   readonly armed: DefectId | null;
   readonly size: number;
   readonly onZone: (zone: OpeningZone) => void;

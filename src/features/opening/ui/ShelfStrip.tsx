@@ -21,7 +21,7 @@ interface Props {
 /** What the strip asks for: a number to find, a piece that is not on the list, work on the shelf. */
 type Ask = 'find' | 'unlogged' | 'shelf';
 
-/** The load by shelf: where the walk stands, any piece out of its order, strays, and what the shelf needs. */
+/** The load by shelf: where the walk stands, any piece out of its order, pieces that are not on the list, and what the shelf needs. */
 export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
   const { pieces, repairs, firing } = api.opening;
   const here = pieces.find((piece) => piece.id === at)?.shelf ?? shelves;

@@ -8,31 +8,35 @@ import { withdrawTestRequest } from '@/features/dictionary';
 import css from './today.module.css';
 
 /** Combinations that were asked for: done ones lead to their entry, the rest wait; the own ones can be taken back. */
-export function Requests({ wishes, memberId }: { wishes: readonly TestRequest[]; memberId: string }) {
+export function Requests({ requests, memberId }: { requests: readonly TestRequest[]; memberId: string }) {
   const { run, isBusy } = useMutation();
-  if (wishes.length === 0) return null;
-  const waiting = wishes.filter(({ headwordId }) => headwordId === null);
+  if (requests.length === 0) return null;
+  const waiting = requests.filter(({ headwordId }) => headwordId === null);
   const pairs = waiting.map(({ baseId, topId }) => `${baseId}.${topId}`).join(',');
   return (
     <section aria-label="Requested tests">
       <h2 className={css.heading}>Requested tests</h2>
       <ul>
-        {wishes.slice(0, 6).map((wish) => (
-          <li key={wish.id} className={css.round}>
-            {wish.headwordId ? <Link href={`/entry/${wish.headwordId}`}>{wish.words}</Link> : wish.words}{' '}
-            {wish.headwordId && <b className="good">done</b>}
+        {requests.slice(0, 6).map((request) => (
+          <li key={request.id} className={css.round}>
+            {request.headwordId ? (
+              <Link href={`/entry/${request.headwordId}`}>{request.words}</Link>
+            ) : (
+              request.words
+            )}{' '}
+            {request.headwordId && <b className="good">done</b>}
             <span className="quiet small">
               {' '}
-              {wish.by}, {shortDay(wish.at)}
+              {request.by}, {shortDay(request.at)}
             </span>
-            {wish.memberId === memberId && (
+            {request.memberId === memberId && (
               <Button
                 size="small"
                 variant="text"
                 disabled={isBusy}
-                onClick={() => void run(() => withdrawTestRequest({ id: wish.id }))}
+                onClick={() => void run(() => withdrawTestRequest({ id: request.id }))}
               >
-                {wish.headwordId ? 'Seen' : 'Withdraw request'}
+                {request.headwordId ? 'Seen' : 'Withdraw request'}
               </Button>
             )}
           </li>

@@ -31,7 +31,7 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 export function Today({
   data,
   rises,
-  wishes,
+  requests,
   now,
   member: { id: memberId, name },
 }: {
@@ -39,7 +39,7 @@ export function Today({
   /** What is on the rise; may come later than the rest. */
   rises: ReactNode;
   /** What was asked for: of everybody for staff, the own for students. */
-  wishes: readonly TestRequest[];
+  requests: readonly TestRequest[];
   now: Date;
   member: { readonly id: string; readonly name: string };
 }) {
@@ -108,7 +108,7 @@ export function Today({
         <section aria-label="Rounds and least certain entries">
           <UnderWay {...{ rounds, cases, now }} />
           <Suspense>{rises}</Suspense>
-          <Requests wishes={wishes} memberId={memberId} />
+          <Requests requests={requests} memberId={memberId} />
           <LeastCertain entries={weak} />
         </section>
       </div>
