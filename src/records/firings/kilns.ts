@@ -1,4 +1,4 @@
-import { type JoinedRow } from '@/records/platform/joins';
+import { rowsOf } from '@/records/platform/joins';
 import type { KilnRow, KilnPartRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow, day } from '@/records/platform/mapping';
 import type { KilnPart, KilnHeat } from '@/core/vocabulary';
@@ -99,29 +99,24 @@ export interface StoredPart extends PartDraft {
 
 /** What was changed in a kiln, newest first, with the firings it has done since. */
 export async function partsOf(base: Db, kilnId: string): Promise<StoredPart[]> {
-  const rows = await base('kiln_part as p')
+  const query = base('kiln_part as p')
     .join('member as m', 'm.id', 'p.member_id')
     .where({ 'p.kiln_id': kilnId, 'p.ended_at': null })
     .orderBy([
       { column: 'p.changed_on', order: 'desc' },
       { column: 'p.id', order: 'desc' },
     ])
-    .select<
-      (JoinedRow<{ p: 'kiln_part'; m: 'member' }, 'p.id' | 'p.part' | 'p.note' | 'm.name as by'> & {
-        day: string;
-        firings: number | string;
-      })[]
-    >(
-      'p.id',
-      'p.part',
-      'p.note',
-      'm.name as by',
+    .select(
       base.raw("date_format(p.changed_on, '%Y-%m-%d') as day"),
       base('firing as f')
         .count('*')
         .whereRaw("f.kiln_id = p.kiln_id and f.planned_on >= p.changed_on and f.state <> 'loading'")
         .as('firings'),
     );
+  const rows = await rowsOf<
+    { p: 'kiln_part'; m: 'member' },
+    { readonly day: string; readonly firings: number | string }
+  >()(query, 'p.id', 'p.part', 'p.note', 'm.name as by');
   return rows.map(({ id, part, note, by, day, firings }) => ({
     id,
     kilnId,

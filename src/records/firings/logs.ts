@@ -1,4 +1,4 @@
-import { type JoinedRow, rowsOf } from '@/records/platform/joins';
+import { rowsOf } from '@/records/platform/joins';
 import { setEnded } from '@/records/platform/write';
 import type { LogSourceRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow } from '@/records/platform/mapping';
@@ -71,20 +71,15 @@ export async function openSource(
 
 /** Sources that are still being read, with the address of their controller. */
 export async function liveSources(base: Db): Promise<LiveSource[]> {
-  const rows = await base('log_source as s')
+  const query = base('log_source as s')
     .join('firing as f', 'f.id', 's.firing_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .where({ 's.live': true, 's.kind': 'controller' })
-    .select<
-      (JoinedRow<{ s: 'log_source'; k: 'kiln'; f: 'firing' }, 's.*' | 'k.controller' | 'f.state'> & {
-        last_seq: number | null;
-      })[]
-    >(
-      's.*',
-      'k.controller',
-      'f.state',
-      base('log_point as r').max('r.seq').whereRaw('r.source_id = s.id').as('last_seq'),
-    );
+    .select(base('log_point as r').max('r.seq').whereRaw('r.source_id = s.id').as('last_seq'));
+  const rows = await rowsOf<
+    { s: 'log_source'; k: 'kiln'; f: 'firing' },
+    { readonly last_seq: number | null }
+  >()(query, 's.*', 'k.controller', 'f.state');
   return rows.map((row) => ({
     ...readRow(SOURCE, row),
     controller: row.controller,

@@ -1,3 +1,4 @@
+import { rowsOf } from '@/records/platform/joins';
 import type { ProgrammeRow } from '@/records/platform/tables';
 import { type Mapping, json, readRow } from '@/records/platform/mapping';
 import type { Segment } from '@/core/firing';
@@ -27,13 +28,11 @@ const PROGRAMME: Mapping<ProgrammeDraft & Pick<Programme, 'version'>, ProgrammeR
 
 /** The studio's programmes by name. */
 export async function listProgrammes(base: Db): Promise<Programme[]> {
-  const rows = await base('programme as p')
+  const query = base('programme as p')
     .whereNull('p.ended_at')
     .orderBy('p.name')
-    .select<(ProgrammeRow & { firings: number | string })[]>(
-      'p.*',
-      base('firing as f').count('*').whereRaw('f.programme_id = p.id').as('firings'),
-    );
+    .select(base('firing as f').count('*').whereRaw('f.programme_id = p.id').as('firings'));
+  const rows = await rowsOf<{ p: 'programme' }, { readonly firings: number | string }>()(query, 'p.*');
   return rows.map((row) => ({
     ...readRow(PROGRAMME, row),
     firings: Number(row.firings),

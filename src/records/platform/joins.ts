@@ -52,12 +52,14 @@ export type JoinedRow<A extends Aliased, Column extends string> = Together<
  * await rowsOf<{ z: 'zone'; m: Maybe<'member'> }>()(
  *   base('zone as z').leftJoin('member as m', 'm.id', 'z.member_id'), 'z.id', 'm.name as by');
  * // { id: string; by: string | null }[]
+ * @typeParam More what the query selects already: sums, counts, columns that are worked out
  */
-export function rowsOf<A extends Aliased>() {
+export function rowsOf<A extends Aliased, More = unknown>() {
   return async <Column extends ColumnOf<A>>(
     query: Knex.QueryBuilder,
     ...columns: readonly Column[]
-  ): Promise<JoinedRow<A, Column>[]> => (await query.select(...columns)) as JoinedRow<A, Column>[];
+  ): Promise<(JoinedRow<A, Column> & More)[]> =>
+    (await query.select(...columns)) as (JoinedRow<A, Column> & More)[];
 }
 
 /** Reads the first row of a join; undefined where there is none. See {@link rowsOf}. */
