@@ -43,47 +43,36 @@ export function TextInput<V extends FieldValues>({
   );
 }
 
-/** A number; null while the field is blank. */
-export function NumberInput<V extends FieldValues>({
-  control,
-  name,
-  error,
-  ...rest
-}: Of<V, number | null> & Rest & { readonly error?: string | undefined }) {
+type NumberOf<V extends FieldValues> = Pick<Of<V, number | null>, 'control' | 'name'> & {
+  /** Says what is wrong before the schema does. */
+  readonly error?: string | undefined;
+};
+
+/** What the two kinds of number fields have in common. */
+function useNumber<V extends FieldValues>({ control, name, error }: NumberOf<V>) {
   const { field, fieldState } = useController({ control, name });
-  return (
-    <NumberField
-      {...rest}
-      inputRef={field.ref}
-      value={field.value}
-      onChange={field.onChange}
-      onNotANumber={() => field.onChange(Number.NaN)}
-      onBlur={field.onBlur}
-      error={error ?? fieldState.error?.message}
-    />
-  );
+  return {
+    inputRef: field.ref,
+    value: field.value as number | null,
+    onChange: field.onChange,
+    onNotANumber: () => field.onChange(Number.NaN),
+    onBlur: field.onBlur,
+    error: error ?? fieldState.error?.message,
+  };
+}
+
+/** A number; null while the field is blank. */
+export function NumberInput<V extends FieldValues>(props: Of<V, number | null> & NumberOf<V> & Rest) {
+  const { control: _control, name: _name, error: _error, ...rest } = props;
+  return <NumberField {...rest} {...useNumber(props)} />;
 }
 
 /** A quantity in the reader's units; null while the field is blank. */
-export function QuantityInput<V extends FieldValues>({
-  control,
-  name,
-  error,
-  ...rest
-}: Of<V, number | null> &
-  Pick<QuantityFieldProps, 'dimension' | 'digits' | 'className'> & { readonly error?: string | undefined }) {
-  const { field, fieldState } = useController({ control, name });
-  return (
-    <QuantityField
-      {...rest}
-      inputRef={field.ref}
-      value={field.value}
-      onChange={field.onChange}
-      onNotANumber={() => field.onChange(Number.NaN)}
-      onBlur={field.onBlur}
-      error={error ?? fieldState.error?.message}
-    />
-  );
+export function QuantityInput<V extends FieldValues>(
+  props: Of<V, number | null> & NumberOf<V> & Pick<QuantityFieldProps, 'dimension' | 'digits' | 'className'>,
+) {
+  const { control: _control, name: _name, error: _error, ...rest } = props;
+  return <QuantityField {...rest} {...useNumber(props)} />;
 }
 
 /** One of a few words; `none` offers "none of them", which is null. */
