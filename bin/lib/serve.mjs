@@ -19,7 +19,12 @@ function* filesIn(folder) {
 /** Builds the application unless nothing it is made of has changed since. */
 export async function haveBuild() {
   const hash = createHash('sha256');
-  for (const file of ['package-lock.json', 'next.config.ts', 'postcss.config.json', ...[...filesIn('src')].sort()])
+  for (const file of [
+    'package-lock.json',
+    'next.config.ts',
+    'postcss.config.json',
+    ...[...filesIn('src')].sort(),
+  ])
     hash.update(file).update(readFileSync(file));
   const sources = hash.digest('hex');
   const stamp = '.next/jiten-sources';
