@@ -1,6 +1,11 @@
+import { refreshStaleEntries } from '@/records/dictionary';
 import { connect, migrate } from '@/records/platform';
 
 const base = connect(process.env.DATABASE_URL!);
 migrate(base)
-  .then((ran) => console.log(ran.length ? `ran ${ran.join(', ')}` : 'up to date'))
+  .then(async (ran) => {
+    console.log(ran.length ? `ran ${ran.join(', ')}` : 'up to date');
+    const summedUp = await refreshStaleEntries(base);
+    if (summedUp) console.log(`summed up ${summedUp} entries by the rules of this release`);
+  })
   .finally(() => base.destroy());

@@ -90,7 +90,7 @@ test('a new version sets earlier proofs apart in every entry at once; the wall s
   const wall = await wallEntries(base, { grounds: [ground!.id], cone: '6', atmosphere: 'oxidation' });
   expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });
   const [, older] = await versionsOf(base, glazes.Sleeper);
-  expect(older).toMatchObject({ number: 1, proofs: 1, defects: [{ defect: 'running', count: 1 }] });
+  expect(older).toMatchObject({ number: 1, pieces: 1, defects: [{ defect: 'running', count: 1 }] });
 });
 
 test('crazed and sound tiles of known recipes are counted as evidence of a body’s limit; boil tests as age', async () => {

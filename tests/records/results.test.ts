@@ -7,7 +7,8 @@ import { newId, Refusal, folderStore, type Store } from '@/records/platform';
 import { advanceFiring } from '@/records/firings';
 import { addPhoto, pictureAt, piecePage } from '@/records/pieces';
 import { todayIn } from '@/records/rounds';
-import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
+import { openingOf, recordPiece } from '@/records/openings';
+import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;
 let folder: string;
@@ -171,4 +172,37 @@ test('today says what waits', async () => {
   expect(today.unread.pieces.map((piece) => piece.id)).toContain(ids[0]);
   expect(today.kilns.map((kiln) => kiln.name)).toEqual(['Number Two']);
   expect(today.firings.every((firing) => firing.state !== 'closed')).toBe(true);
+});
+
+test('a pot whose zones disagree is divided: shown on the entry, counted neither way', async () => {
+  const { base, member, glazes } = studio;
+  const pot = {
+    ...tile(studio, [
+      dip(glazes.Limewash, 0, 1, { side: 'inside', times: 4 }),
+      dip(glazes.Limewash, 0.1, 1, { times: 4 }),
+    ]),
+    form: 'cup' as const,
+  };
+  const { firingId, ids } = await fired(studio, [pot, pot]);
+  for (const [i, piece] of (await openingOf(base, firingId)).pieces.entries()) {
+    const readings = piece.zones
+      .filter((zone) => zone.stack.length > 0)
+      .map((zone) =>
+        reading(zone.id, {
+          colour: null,
+          defects:
+            i === 0 && zone.side === 'inside'
+              ? [{ defect: 'pitting', severity: 2, place: 'everywhere' }]
+              : [],
+        }),
+      );
+    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: null, readings });
+  }
+  const zone = (await piecePage(base, ids[0]!)).firings[0]!.zones.find(({ stack }) => stack.length > 0)!;
+  const sense = (await headwordPage(base, zone.headwordId)).senses.find(({ stack }) => stack[0]?.times === 4);
+  expect(sense!.summary).toMatchObject({ proofs: 1, firings: 1, agreeing: 1, defects: [] });
+  expect(sense!.proofs.filter(({ isDivided }) => isDivided)).toHaveLength(2);
+  expect(new Set(sense!.proofs.filter(({ isDivided }) => isDivided).map(({ pieceId }) => pieceId)).size).toBe(
+    1,
+  );
 });

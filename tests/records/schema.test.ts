@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
+import { fromJson, migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
 import { addEvent } from '@/records/firings';
-import { addRequest, listRequests, recordFailedLookup } from '@/records/dictionary';
+import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
 import { piecePage } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
@@ -14,7 +14,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('013_names');
+  expect((await migrate(base)).at(-1)).toBe('014_pieces_counted');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -60,6 +60,7 @@ test('a studio of the release before keeps its coats, events, requests and cases
   });
   const now = await look();
   await unmigrateOne(base);
+  await unmigrateOne(base);
   const [before] = await base.raw('select low, high from coat');
   expect(before).toEqual([{ low: 0.1, high: 0.7 }]);
   const [told] = await base.raw(
@@ -69,7 +70,41 @@ test('a studio of the release before keeps its coats, events, requests and cases
     { about: `firing.${firingId}`, told: 'needle.1', kind: 'lid down', note: 'for bowls', times: 2 },
   ]);
   await migrate(base);
+  expect(await refreshStaleEntries(base)).toBeGreaterThan(0);
   expect(await look()).toEqual(now);
+  await base.destroy();
+});
+
+test('entries that the release before counted by zones are summed up again by pieces', async () => {
+  const studio = await freshStudio('zones');
+  const { base, glazes } = studio;
+  const mug = {
+    ...tile(studio, [
+      dip(glazes.Sleeper, 0, 1, { side: 'inside' }),
+      dip(glazes.Sleeper, 0.7, 1),
+      dip(glazes.Sleeper, 0.1, 0.4),
+    ]),
+    form: 'cup' as const,
+  };
+  const { firingId } = await fired(studio, [mug]);
+  await readAll(studio, firingId, () => ({ surface: 'gloss', colour: null }));
+  const ofSleeper = () =>
+    base('entry as e')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .where('h.text', 'Sleeper')
+      .first<{ id: string; proofs: number; summary: string | null }>('e.id', 'e.proofs', 'e.summary');
+  expect((await ofSleeper()).proofs).toBe(1);
+  await unmigrateOne(base);
+  await base('entry')
+    .where({ id: (await ofSleeper()).id })
+    .update({ proofs: 3 });
+  await migrate(base);
+  expect((await ofSleeper()).summary).toBeNull();
+  await refreshStaleEntries(base);
+  const { proofs, summary } = await ofSleeper();
+  expect(proofs).toBe(1);
+  expect(fromJson(summary)).toMatchObject({ proofs: 1, firings: 1, agreeing: 1, divided: [] });
+  expect(await refreshStaleEntries(base)).toBe(0);
   await base.destroy();
 });
 

@@ -4,6 +4,9 @@ import { deltaE00, type Lab } from '../colour';
 /** What was seen on one zone, as far as it matters for agreement between twins. */
 export interface Seen {
   readonly id: string;
+  /** The piece it is on: a piece counts once, however many of its zones carry the stack. */
+  readonly pieceId: string;
+  readonly firingId: string;
   readonly surface: string | null;
   readonly movement: string | null;
   readonly colour: Lab | null;
@@ -12,14 +15,18 @@ export interface Seen {
   readonly counts: boolean;
 }
 
-/** How well the proofs of an entry agree. */
+/** How well the proofs of an entry agree. Every count is of pieces. */
 export interface Agreement {
-  /** Proofs that count. */
+  /** Pieces that count and do not disagree with themselves. */
   readonly proofs: number;
-  /** Of those, how many agree with what most show. */
+  /** Firings that those came out of: pieces of one firing do not show that it can be repeated. */
+  readonly firings: number;
+  /** Of the pieces, how many agree with what most show. */
   readonly agreeing: number;
-  /** Ids of those that differ. */
+  /** Ids of the zones of those that differ. */
   readonly differing: readonly string[];
+  /** Ids of the zones of pieces that disagree with themselves: shown, counted neither way. */
+  readonly divided: readonly string[];
   readonly surface: string | null;
   readonly movement: string | null;
   /** The proof colour nearest to all others. */
@@ -37,20 +44,77 @@ export interface Agreement {
 /** A twin further than this from the middle colour (CIEDE2000) disagrees: plainly another colour. */
 export const COLOUR_TOLERANCE = 6;
 
+/** Proofs taken together by their pieces. */
+export interface ByPiece {
+  /** One for each piece whose zones show the same, under the id of its first zone. */
+  readonly whole: readonly Seen[];
+  /** The zones of each piece that disagrees with itself. */
+  readonly divided: readonly (readonly Seen[])[];
+  /** Zone ids by the id of their piece. */
+  readonly zonesOf: ReadonlyMap<string, readonly string[]>;
+}
+
 /**
- * Sums up the proofs of an entry: what most of them show, and which do not.
+ * Takes the zones of an entry together by their pieces: a cup with the same stack inside and on its rim is one proof.
+ * A piece disagrees with itself when two of its zones differ in surface, in plain defects, or in colour by more than
+ * {@link COLOUR_TOLERANCE}; what was not noted on a zone does not speak against the others.
+ */
+export function byPiece(seen: readonly Seen[]): ByPiece {
+  const zones = new Map<string, Seen[]>();
+  for (const one of seen) zones.set(one.pieceId, [...(zones.get(one.pieceId) ?? []), one]);
+  const pieces = [...zones.values()];
+  const divided = pieces.filter(disagreesWithItself);
+  return {
+    whole: pieces.filter((piece) => !divided.includes(piece)).map(merged),
+    divided,
+    zonesOf: new Map([...zones].map(([piece, list]) => [piece, list.map(({ id }) => id)])),
+  };
+}
+
+function disagreesWithItself(zones: readonly Seen[]): boolean {
+  return zones.some((one, i) =>
+    zones.slice(i + 1).some((other) => {
+      const [a, b] = [plainDefects(one), plainDefects(other)].map((list) => new Set(list)) as [
+        Set<DefectId>,
+        Set<DefectId>,
+      ];
+      return (
+        (one.surface !== null && other.surface !== null && one.surface !== other.surface) ||
+        (one.colour !== null &&
+          other.colour !== null &&
+          deltaE00(one.colour, other.colour) > COLOUR_TOLERANCE) ||
+        a.size !== b.size ||
+        [...a].some((defect) => !b.has(defect))
+      );
+    }),
+  );
+}
+
+/** What a piece shows on all its zones. */
+function merged(zones: readonly Seen[]): Seen {
+  return {
+    ...zones[0]!,
+    surface: commonest(zones.map(({ surface }) => surface)),
+    movement: commonest(zones.map(({ movement }) => movement)),
+    colour: middleColour(zones.flatMap(({ colour }) => colour ?? [])),
+    defects: zones.flatMap(({ defects }) => defects),
+  };
+}
+
+/**
+ * Sums up the proofs of an entry: what most pieces show, and which do not.
  *
- * A proof disagrees when its surface differs from the commonest, its colour is more than
- * {@link COLOUR_TOLERANCE} from the middle one, or a plain defect (severity 2 or more) is on it and not on
- * most others, or the reverse. A single proof agrees with itself. Movement is described, not judged: it
- * varies with thickness within a dip.
+ * A piece counts once; one that disagrees with itself counts neither way, see {@link byPiece}. A piece disagrees with
+ * the others when its surface differs from the commonest, its colour is more than {@link COLOUR_TOLERANCE} from the
+ * middle one, or a plain defect (severity 2 or more) is on it and not on most others, or the reverse. A single piece
+ * agrees with itself. Movement is described, not judged: it varies with thickness within a dip.
  *
  * @example agreementOf([satin, satin, gloss]) // { proofs: 3, agreeing: 2, … }
  */
 export function agreementOf(all: readonly Seen[]): Agreement {
-  const seen = all.filter((proof) => proof.counts);
+  const { whole: seen, divided, zonesOf } = byPiece(all.filter((proof) => proof.counts));
   const surface = commonest(seen.map((proof) => proof.surface));
-  const colour = middleColour(seen.flatMap((proof) => (proof.colour ? [proof.colour] : [])));
+  const colour = middleColour(seen.flatMap((proof) => proof.colour ?? []));
   const counted = countDefects(seen);
   const usual = new Set(counted.filter(({ count }) => count * 2 > seen.length).map(({ defect }) => defect));
   const differing = seen.filter((proof) => {
@@ -65,8 +129,10 @@ export function agreementOf(all: readonly Seen[]): Agreement {
   const agreeing = seen.filter((proof) => !differing.includes(proof));
   return {
     proofs: seen.length,
+    firings: new Set(seen.map(({ firingId }) => firingId)).size,
     agreeing: agreeing.length,
-    differing: differing.map((proof) => proof.id),
+    differing: differing.flatMap(({ pieceId }) => zonesOf.get(pieceId)!),
+    divided: divided.flatMap((zones) => zones.map(({ id }) => id)),
     surface,
     movement: commonest(seen.map((proof) => proof.movement)),
     colour,

@@ -20,7 +20,7 @@ export interface Description {
  * @example describe(agreement, '#e0d8c8').look // 'Satin, pale cream.'
  */
 export function describe(agreement: Agreement, colour: string | null): Description {
-  const { proofs, agreeing, defects, surface, movement } = agreement;
+  const { proofs, defects, surface, movement } = agreement;
   const words = [surface, colour && colourWords(colour)].filter(Boolean).join(', ');
   return {
     look: words ? `${words[0]!.toUpperCase()}${words.slice(1)}.` : 'Not described yet.',
@@ -29,8 +29,10 @@ export function describe(agreement: Agreement, colour: string | null): Descripti
       ? defects.map((d) => `${defectName(d.defect)} ${d.count} of ${proofs}`).join(', ')
       : proofs
         ? `none in ${proofs}`
-        : 'not looked for',
-    proved: provedWords(proofs, agreeing),
+        : agreement.divided.length
+          ? 'counted neither way: see the pieces below'
+          : 'not looked for',
+    proved: provedWords(agreement),
   };
 }
 
@@ -42,10 +44,23 @@ export function movementWords(movement: string | null): Message {
   return 'not noted';
 }
 
-function provedWords(proofs: number, agreeing: number): string {
-  if (proofs === 0) return 'not proved yet';
+function provedWords({ proofs, agreeing, firings, divided }: Agreement): string {
+  if (proofs === 0) return divided.length ? 'no piece that agrees with itself' : 'not proved yet';
   if (proofs === 1) return 'one piece only: repeat before you trust it';
-  return agreeing === proofs ? `${proofs} pieces agree` : `${agreeing} of ${proofs} agree`;
+  const pieces = agreeing === proofs ? `${proofs} pieces agree` : `${agreeing} of ${proofs} pieces agree`;
+  return firings === 1 ? `${pieces}, all of one firing: not yet repeatable` : `${pieces}, ${firings} firings`;
+}
+
+/** What one zone shows, in a few words. @example showsWords({ surface: 'gloss', defects: [] }) // 'gloss, sound' */
+export function showsWords({
+  surface,
+  defects,
+}: {
+  readonly surface: string | null;
+  readonly defects: readonly { readonly defect: string; readonly severity: number }[];
+}): string {
+  const plain = defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defectName(defect));
+  return [surface, plain.length ? plain.join(' and ') : 'sound'].filter(Boolean).join(', ');
 }
 
 const HUES: readonly (readonly [number, string])[] = [

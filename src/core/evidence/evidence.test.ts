@@ -5,6 +5,8 @@ import { defectOf, DEFECTS } from '../vocabulary';
 
 const proof = (id: string, more: Partial<Seen> = {}): Seen => ({
   id,
+  pieceId: id,
+  firingId: `f${id}`,
   surface: 'satin',
   movement: 'stable',
   colour: labOf('#e0d8c8'),
@@ -64,6 +66,46 @@ describe('agreement of twins', () => {
     expect(agreementOf([twice]).defects).toEqual([{ defect: 'pitting', count: 1, severity: 3 }]);
   });
 
+  const onCup = (id: string, more: Partial<Seen> = {}) =>
+    proof(id, { pieceId: 'cup', firingId: 'f1', ...more });
+  const pits = { defects: [{ defect: 'pitting' as const, severity: 2 }] };
+
+  test('a cup with the same stack inside and on its rim is one proof, not three', () => {
+    const cup = [onCup('inside'), onCup('rim', { surface: null, colour: null }), onCup('foot')];
+    expect(agreementOf(cup)).toMatchObject({ proofs: 1, firings: 1, agreeing: 1, divided: [] });
+    const six = agreementOf([...cup, proof('tile', { surface: 'gloss' }), proof('other')]);
+    expect(six).toMatchObject({ proofs: 3, firings: 3, agreeing: 2, differing: ['tile'] });
+    expect(agreementOf([...cup.map((zone) => ({ ...zone, ...pits })), proof('tile')]).defects).toEqual([
+      { defect: 'pitting', count: 1, severity: 2 },
+    ]);
+  });
+
+  test('a piece that differs, differs with all its zones', () => {
+    const odd = [onCup('inside', { surface: 'gloss' }), onCup('foot', { surface: 'gloss' })];
+    expect(agreementOf([proof('a'), proof('b'), ...odd]).differing).toEqual(['inside', 'foot']);
+  });
+
+  test.each([
+    ['surface', { surface: 'gloss' }],
+    ['colour', { colour: labOf('#402010') }],
+    ['defects', pits],
+  ])('a pot whose zones differ in %s is divided: shown, counted neither way', (_, more) => {
+    const sum = agreementOf([proof('tile'), onCup('thin'), onCup('thick', more)]);
+    expect(sum).toMatchObject({ proofs: 1, agreeing: 1, divided: ['thin', 'thick'], defects: [] });
+    expect(inWords(agreementOf([onCup('thin'), onCup('thick', more)]), null)).toMatchObject({
+      proved: 'no piece that agrees with itself',
+      defects: expect.stringContaining('counted neither way'),
+    });
+  });
+
+  test('pieces of one firing are not yet repeatable, and say so', () => {
+    const together = ['a', 'b', 'c'].map((id) => proof(id, { firingId: 'f1' }));
+    expect(inWords(agreementOf(together), null).proved).toBe(
+      '3 pieces agree, all of one firing: not yet repeatable',
+    );
+    expect(inWords(agreementOf([...together, proof('d')]), null).proved).toBe('4 pieces agree, 2 firings');
+  });
+
   test('nothing to go on gives words, not numbers', () => {
     const sum = agreementOf([]);
     expect(sum).toMatchObject({ proofs: 0, agreeing: 0, spread: null, colour: null, surface: null });
@@ -78,12 +120,19 @@ describe('agreement of twins', () => {
 test('an entry is described in plain words', () => {
   const pitted = proof('a', { movement: 'runs', defects: [{ defect: 'pitting', severity: 2 }] });
   expect(
-    inWords(agreementOf([pitted, { ...pitted, id: 'b' }, proof('c', { movement: 'runs' })]), '#21409a'),
+    inWords(
+      agreementOf([
+        pitted,
+        { ...pitted, id: 'b', pieceId: 'b', firingId: 'fb' },
+        proof('c', { movement: 'runs' }),
+      ]),
+      '#21409a',
+    ),
   ).toEqual({
     look: 'Satin, dark blue.',
     moves: 'runs: keep off the lower third, use a cookie',
     defects: 'pitting 2 of 3',
-    proved: '2 of 3 agree',
+    proved: '2 of 3 pieces agree, 3 firings',
   });
 });
 

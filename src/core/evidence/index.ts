@@ -1,6 +1,6 @@
 export { bestProof, type ProofStanding } from './bestProof';
-export { agreementOf, COLOUR_TOLERANCE, type Agreement, type Seen } from './agreement';
-export { colourWords, describe, movementWords, type Description } from './describe';
+export { agreementOf, byPiece, type ByPiece, COLOUR_TOLERANCE, type Agreement, type Seen } from './agreement';
+export { colourWords, describe, movementWords, showsWords, type Description } from './describe';
 export {
   contrastOf,
   fisherTails,

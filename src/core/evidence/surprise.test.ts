@@ -5,6 +5,8 @@ import { surprisesOf, type CameOut } from './surprise';
 const usual = { spread: 2, disagree: 0.1 };
 const seen = (id: string, more: Partial<Seen> = {}): Seen => ({
   id,
+  pieceId: id,
+  firingId: 'f',
   surface: 'gloss',
   movement: 'stable',
   colour: labOf('#3060a0'),
@@ -24,7 +26,7 @@ const came = (
   pieceId: zoneId,
   twinKey: zoneId,
   entryId: 'e',
-  seen: seen(zoneId, now),
+  seen: seen(zoneId, { pieceId: more.pieceId ?? zoneId, ...now }),
   before,
   ...more,
 });
@@ -78,5 +80,26 @@ test('twins of one firing that differ are said, whoever proved them before; the 
   ]);
   expect(
     kinds([came('a', {}, [], twin), came('b', { surface: 'matte' }, [], { ...twin, pieceId: 'a' })]),
-  ).toEqual([]);
+  ).toEqual(['divided']);
+});
+
+test('a mug with three stretches surprises once, and one that disagrees with itself says so', () => {
+  const onMug = { pieceId: 'mug', twinKey: 'mug' };
+  const three = ['in', 'rim', 'foot'].map((zone) => came(zone, pits, proofs(8), onMug));
+  expect(surprisesOf(three, usual)).toMatchObject([{ kind: 'new defect', zoneIds: ['in', 'rim', 'foot'] }]);
+  const mixed = [came('thin', {}, proofs(8), onMug), came('thick', pits, proofs(8), onMug)];
+  expect(surprisesOf(mixed, usual)).toMatchObject([
+    { kind: 'divided', words: 'disagrees with itself: gloss, sound; gloss, pitting' },
+  ]);
+});
+
+test('twins are counted by pieces', () => {
+  const pots = ['a', 'b', 'c'].flatMap((pot) =>
+    ['in', 'out'].map((zone) =>
+      came(`${pot} ${zone}`, pot === 'c' ? { surface: 'matte' } : {}, [], { pieceId: pot, twinKey: 't' }),
+    ),
+  );
+  expect(surprisesOf(pots, usual)).toMatchObject([
+    { kind: 'twins disagree', words: '1 of 3 twins of one firing differs' },
+  ]);
 });

@@ -1,5 +1,6 @@
 import { deltaE00 } from '../colour';
-import { agreementOf, type Agreement, type Seen } from './agreement';
+import { agreementOf, byPiece, type Agreement, type Seen } from './agreement';
+import { showsWords } from './describe';
 import { defectName, MOVEMENTS } from '../vocabulary';
 
 /** A zone as it came out, and the proofs its entry had before. */
@@ -13,9 +14,9 @@ export interface CameOut {
   readonly before: readonly Seen[];
 }
 
-/** Something that the dictionary did not promise: one for a zone, by what is least likely of it. */
+/** Something that the dictionary did not expect: one for a piece and entry, by what is least likely of it. */
 export interface Surprise {
-  readonly kind: 'colour' | 'new defect' | 'defect gone' | 'moved' | 'twins disagree';
+  readonly kind: 'colour' | 'new defect' | 'defect gone' | 'moved' | 'twins disagree' | 'divided';
   readonly zoneIds: readonly string[];
   /** How unlikely it was by what was known, bits: 1 is a coin's toss, 7 is one in a hundred. */
   readonly bits: number;
@@ -43,7 +44,8 @@ const PHOTO_SPREAD = 2;
 const SAME_COLOUR = 3;
 
 /**
- * What came out otherwise than promised, the greatest surprise first.
+ * What came out different from expected, the greatest surprise first. Pieces are judged, not zones: one that disagrees
+ * with itself is said as such.
  *
  * A defect, or its absence, and a movement beyond any before are judged by their expected share among the
  * earlier proofs, (k + ½) / (n + 1); a colour by its distance against the usual spread of twins, widened for
@@ -53,26 +55,44 @@ const SAME_COLOUR = 3;
  * @param usual the studio's own figures
  */
 export function surprisesOf(zones: readonly CameOut[], usual: Usual): Surprise[] {
-  const found = zones.flatMap((zone) => zoneSurprises(zone, usual));
+  const found = piecesOf(zones).flatMap((piece) => pieceSurprises(piece, usual));
   return [...found, ...twinSurprises(zones, usual)].sort(
     (a, b) => b.bits - a.bits || a.zoneIds[0]!.localeCompare(b.zoneIds[0]!),
   );
 }
 
-function zoneSurprises({ zoneId, seen, before }: CameOut, usual: Usual): Surprise[] {
-  const proofs = before.filter((proof) => proof.counts);
-  if (proofs.length === 0) return [];
+/** Zones of one piece and entry together. */
+function piecesOf(zones: readonly CameOut[]): CameOut[][] {
+  const found = new Map<string, CameOut[]>();
+  for (const zone of zones) {
+    const key = `${zone.pieceId} ${zone.entryId}`;
+    found.set(key, [...(found.get(key) ?? []), zone]);
+  }
+  return [...found.values()];
+}
+
+function pieceSurprises(zones: readonly CameOut[], usual: Usual): Surprise[] {
+  const zoneIds = zones.map(({ zoneId }) => zoneId);
+  const { whole, divided } = byPiece(zones.map(({ seen }) => seen));
+  if (divided[0]) {
+    const shown = [...new Set(divided[0].map(showsWords))].join('; ');
+    const bits = -Math.log2(Math.max(usual.disagree, 2 ** -MOST));
+    return [{ kind: 'divided', zoneIds, bits, words: `disagrees with itself: ${shown}` }];
+  }
+  const seen = whole[0]!;
+  const proofs = zones[0]!.before.filter((proof) => proof.counts);
   const promised = agreementOf(proofs);
+  if (promised.proofs === 0) return [];
   const found: readonly (readonly [Surprise['kind'], number, string])[] = [
     ...colourSurprise(seen, promised, usual),
     ...defectSurprises(seen, promised),
-    ...moveSurprise(seen, proofs),
+    ...moveSurprise(seen, byPiece(proofs).whole),
   ]
     .filter(([, bits]) => bits >= WORTH_SAYING)
     .sort(([, one], [, other]) => other - one);
   if (!found[0]) return [];
   const words = found.map((one) => one[2]).join('; ');
-  return [{ kind: found[0][0], zoneIds: [zoneId], bits: Math.min(MOST, found[0][1]), words }];
+  return [{ kind: found[0][0], zoneIds, bits: Math.min(MOST, found[0][1]), words }];
 }
 
 type Found = [Surprise['kind'], number, string];
@@ -137,14 +157,15 @@ function twinSurprises(zones: readonly CameOut[], usual: Usual): Surprise[] {
   }
   return [...groups.values()].flatMap((group) => {
     if (new Set(group.map((zone) => zone.pieceId)).size < 2) return [];
-    const { differing } = agreementOf(group.map(({ seen }) => ({ ...seen, counts: true })));
-    if (differing.length === 0) return [];
+    const { proofs, agreeing } = agreementOf(group.map(({ seen }) => ({ ...seen, counts: true })));
+    const differ = proofs - agreeing;
+    if (differ === 0) return [];
     return [
       {
         kind: 'twins disagree' as const,
         zoneIds: group.map((zone) => zone.zoneId),
         bits: -Math.log2(Math.max(usual.disagree, 2 ** -MOST)),
-        words: `${differing.length} of ${group.length} twins of one firing ${differing.length === 1 ? 'differs' : 'differ'}`,
+        words: `${differ} of ${proofs} twins of one firing ${differ === 1 ? 'differs' : 'differ'}`,
       },
     ];
   });

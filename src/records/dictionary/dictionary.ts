@@ -33,6 +33,8 @@ export interface Proof {
   readonly made: string;
   readonly at: Date;
   readonly agrees: boolean;
+  /** Whether its piece disagrees with itself: shown, counted neither way. */
+  readonly isDivided: boolean;
 }
 
 /** One numbered sense of a headword: an entry. */
@@ -107,12 +109,15 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
           firstAt: entry.first_at,
           teacherNote: entry.teacher_note,
           noteVersion: entry.note_version,
-          proofs: proofs
-            .get(entry.id)!
-            .map((proof) => ({ ...proof, agrees: !summary?.differing.includes(proof.zoneId) })),
+          proofs: proofs.get(entry.id)!.map((proof) => standingOf(proof, summary)),
         };
       }),
   };
+}
+
+function standingOf(proof: Omit<Proof, 'agrees' | 'isDivided'>, summary: Agreement | null): Proof {
+  const isDivided = summary?.divided.includes(proof.zoneId) ?? false;
+  return { ...proof, agrees: !isDivided && !summary?.differing.includes(proof.zoneId), isDivided };
 }
 
 async function reverseOf(base: Db, baseId: string, topId: string) {
@@ -143,7 +148,7 @@ type ProofPlace = ProofRow &
 async function proofsOf(
   base: Db,
   entryIds: readonly string[],
-): Promise<Map<string, Omit<Proof, 'agrees'>[]>> {
+): Promise<Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>> {
   const rows = await proofRows(base, entryIds)
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
@@ -162,7 +167,7 @@ async function proofsOf(
     );
   const [newestOf, madeOf] = await Promise.all([newestVersions(base), madeWords(base, rows)]);
   const newest = new Set(newestOf.values());
-  const found = new Map<string, Omit<Proof, 'agrees'>[]>();
+  const found = new Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>();
   const defects = await defectsOf(
     base,
     rows.map((row) => row.reading_id),

@@ -14,7 +14,7 @@ import type { Atmosphere, Surface, Movement } from '@/core/vocabulary';
 import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
-import { fromJson, newId, type Db } from '@/records/platform/db';
+import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { newestVersions } from '@/records/materials/glazes';
 
 function hashOf(key: string): string {
@@ -177,6 +177,8 @@ export function seenOf(row: ProofRow, defects: Seen['defects'], newest: Readonly
   const colour = row.colour ?? row.zone_colour;
   return {
     id: row.zone_id,
+    pieceId: row.piece_id,
+    firingId: row.firing_id,
     surface: row.surface,
     movement: row.movement,
     colour: colour ? labOf(colour) : null,
@@ -206,8 +208,31 @@ export async function refreshEntries(trx: Db, entryIds: readonly string[]): Prom
   }
 }
 
+/** Entries summed up at once when many are. */
+const AT_ONCE = 200;
+
+/**
+ * Sums up the entries whose summary a migration took away because the rules of counting changed. Nothing happens
+ * where there is none; safe to run beside another server that does the same.
+ *
+ * @returns how many were summed up
+ */
+export async function refreshStaleEntries(base: Db): Promise<number> {
+  const stale: { id: string }[] = await base('entry')
+    .whereNull('summary')
+    .whereNotNull('first_at')
+    .orderBy('id')
+    .select('id');
+  for (let i = 0; i < stale.length; i += AT_ONCE) {
+    const ids = stale.slice(i, i + AT_ONCE).map(({ id }) => id);
+    await inTransaction(base, (trx) => refreshEntries(trx, ids));
+  }
+  return stale.length;
+}
+
 function summaryRow(sum: Agreement, proofs: readonly ProofRow[]) {
-  const typical = proofs.find((row) => row.swatch_hash && !sum.differing.includes(row.zone_id));
+  const apart = new Set([...sum.differing, ...sum.divided]);
+  const typical = proofs.find((row) => row.swatch_hash && !apart.has(row.zone_id));
   const worst = [...sum.defects].sort((a, b) => b.severity - a.severity || b.count - a.count)[0];
   return {
     proofs: sum.proofs,

@@ -12,7 +12,7 @@ export {
   sensesOf,
   tilesOf,
 } from './dictionary';
-export { proofRows, refreshEntries } from './entries';
+export { proofRows, refreshEntries, refreshStaleEntries } from './entries';
 export {
   addCorrection,
   type Correction,

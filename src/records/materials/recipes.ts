@@ -15,8 +15,8 @@ export interface RecipeVersion {
   readonly note: string;
   readonly at: Date;
   readonly by: string | null;
-  /** Zones that were read. */
-  readonly proofs: number;
+  /** Pieces of it that were read. */
+  readonly pieces: number;
   /** Plain defects on them, most frequent first. */
   readonly defects: readonly { readonly defect: string; readonly count: number }[];
   /** Cut from the newest photo of it alone. */
@@ -41,11 +41,11 @@ export async function versionsOf(base: Db, glazeId: string): Promise<RecipeVersi
     note: row.note,
     at: row.created_at,
     by: row.by,
-    ...(results.get(row.id) ?? { proofs: 0, defects: [], swatchHash: null }),
+    ...(results.get(row.id) ?? { pieces: 0, defects: [], swatchHash: null }),
   }));
 }
 
-type Results = Pick<RecipeVersion, 'proofs' | 'defects' | 'swatchHash'>;
+type Results = Pick<RecipeVersion, 'pieces' | 'defects' | 'swatchHash'>;
 
 /** Zones that carry a version of the glaze and were read. */
 function zonesOfGlaze(base: Db, glazeId: string) {
@@ -62,9 +62,12 @@ function zonesOfGlaze(base: Db, glazeId: string) {
 }
 
 async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results>> {
-  const proofs = await zonesOfGlaze(base, glazeId)
+  const counts = await zonesOfGlaze(base, glazeId)
     .groupBy('v.id')
-    .select<{ id: string; proofs: number | string }[]>('v.id', base.raw('count(distinct z.id) as proofs'));
+    .select<{ id: string; pieces: number | string }[]>(
+      'v.id',
+      base.raw('count(distinct z.piece_id) as pieces'),
+    );
   const defects = await zonesOfGlaze(base, glazeId)
     .join('reading_defect as d', 'd.reading_id', 'r.id')
     .where('d.severity', '>=', 2)
@@ -73,7 +76,7 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
     .select<{ id: string; defect: DefectId; count: number | string }[]>(
       'v.id',
       'd.defect',
-      base.raw('count(distinct z.id) as count'),
+      base.raw('count(distinct z.piece_id) as count'),
     );
   const swatches = await zonesOfGlaze(base, glazeId)
     .join('entry as e', 'e.id', 'z.entry_id')
@@ -83,10 +86,10 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
     .groupBy('v.id')
     .select<{ id: string; hash: string }[]>('v.id', base.raw('max(z.swatch_hash) as hash'));
   return new Map(
-    proofs.map((row) => [
+    counts.map((row) => [
       row.id,
       {
-        proofs: Number(row.proofs),
+        pieces: Number(row.pieces),
         defects: defects
           .filter((one) => one.id === row.id)
           .map(({ defect, count }) => ({ defect, count: Number(count) })),

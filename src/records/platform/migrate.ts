@@ -13,6 +13,7 @@ import * as reference from './migrations/010_reference';
 import * as clay from './migrations/011_clay';
 import * as wallLayers from './migrations/012_wall_layers';
 import * as names from './migrations/013_names';
+import * as piecesCounted from './migrations/014_pieces_counted';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -28,6 +29,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '011_clay': clay,
   '012_wall_layers': wallLayers,
   '013_names': names,
+  '014_pieces_counted': piecesCounted,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

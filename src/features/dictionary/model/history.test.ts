@@ -1,6 +1,7 @@
 import { bestProof } from '@/core/evidence';
 import { type Proof } from '@/records/dictionary';
 import { historyOf } from './history';
+import { piecesOf } from './pieces';
 
 const proof = (made: string, day: number, more: Partial<Proof> = {}): Proof => ({
   zoneId: `${made}${day}`,
@@ -21,6 +22,7 @@ const proof = (made: string, day: number, more: Partial<Proof> = {}): Proof => (
   defects: [],
   counts: true,
   agrees: true,
+  isDivided: false,
   made,
   at: new Date(Date.UTC(2026, 0, day)),
   ...more,
@@ -31,11 +33,12 @@ test('proofs are told by version and batch, the newest first; an older version s
     [
       proof('Lamp Clear version 1', 3, { counts: false, colour: '#ffffff' }),
       proof('Lamp Clear version 2', 9),
-      proof('Lamp Clear version 2', 5),
+      proof('Lamp Clear version 2', 5, { pieceId: 'q' }),
+      proof('Lamp Clear version 2', 5, { pieceId: 'q' }),
     ],
     '#808080',
   );
-  expect(chapters.map(({ made, proofs, counts }) => [made, proofs, counts])).toEqual([
+  expect(chapters.map(({ made, pieces, counts }) => [made, pieces, counts])).toEqual([
     ['Lamp Clear version 2', 2, true],
     ['Lamp Clear version 1', 1, false],
   ]);
@@ -64,4 +67,22 @@ test('for a sense stands what counts and agrees, then what has a photo, then the
     ...['older recipe', 'disagrees'],
   ]);
   expect(bestProof([])).toBeUndefined();
+});
+
+test('a piece with three zones of a sense is listed once; a divided one with what its zones show', () => {
+  const pits = { defects: [{ defect: 'pitting', severity: 2, place: 'rim' }] };
+  const cup = { label: 'SW-0002', surface: 'gloss', isDivided: true };
+  expect(
+    piecesOf([
+      proof('', 1),
+      proof('', 1),
+      proof('', 2, { label: 'SW-0003', counts: false }),
+      proof('', 3, cup),
+      proof('', 3, { ...cup, ...pits }),
+    ]),
+  ).toEqual({
+    counted: ['SW-0001'],
+    apart: ['SW-0003'],
+    divided: [{ label: 'SW-0002', words: 'gloss, sound; gloss, pitting' }],
+  });
 });

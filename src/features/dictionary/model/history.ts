@@ -4,7 +4,8 @@ import type { Proof } from '@/records/dictionary';
 /** Proofs that were made with the same recipe versions and batches. */
 export interface Chapter {
   readonly made: string;
-  readonly proofs: number;
+  /** Pieces. */
+  readonly pieces: number;
   /** False when an older recipe, or only firings that missed their cone. */
   readonly counts: boolean;
   readonly last: Date;
@@ -27,7 +28,7 @@ export function historyOf(proofs: readonly Proof[], colour: string | null): Chap
       const shown = own.find((proof) => proof.colour)?.colour ?? null;
       return {
         made: words,
-        proofs: own.length,
+        pieces: new Set(own.map(({ pieceId }) => pieceId)).size,
         counts,
         last: new Date(Math.max(...own.map(({ at }) => at.getTime()))),
         colour: shown,

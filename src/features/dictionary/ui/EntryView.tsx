@@ -4,6 +4,7 @@ import { stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
 import { defectName } from '@/core/vocabulary';
 import { describe, type Description, bestProof } from '@/core/evidence';
+import { piecesOf } from '../model/pieces';
 import { zoneBracket } from '@/core/photo';
 import { type Found, type Headword, type Sense, type Correction } from '@/records/dictionary';
 import type { Glaze } from '@/records/materials';
@@ -240,8 +241,7 @@ function SenseFacts({ sense, headwordId, nameOf, words, best }: FactsProps) {
 
 /** The pieces that prove a sense, and those that stand apart. */
 function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey: boolean }) {
-  const counted = sense.proofs.filter((proof) => proof.counts);
-  const apart = sense.proofs.filter((proof) => !proof.counts);
+  const { counted, apart, divided } = piecesOf(sense.proofs);
   return (
     <p className={css.proofs}>
       {best && (
@@ -256,15 +256,21 @@ function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey:
           small
         />
       )}
-      {counted.map((proof) => (
-        <Link key={proof.zoneId} href={`/pieces/${proof.label}`} className="figures">
-          {proof.label}
+      {counted.map((label) => (
+        <Link key={label} href={`/pieces/${label}`} className="figures">
+          {label}
         </Link>
       ))}
-      {apart.length > 0 && (
-        <span className="quiet">
-          older recipe or missed cone, not counted: {apart.map((proof) => proof.label).join(', ')}
+      {divided.map(({ label, words }) => (
+        <span key={label} className="quiet">
+          <Link href={`/pieces/${label}`} className="figures">
+            {label}
+          </Link>{' '}
+          disagrees with itself, counted neither way: {words}
         </span>
+      ))}
+      {apart.length > 0 && (
+        <span className="quiet">older recipe or missed cone, not counted: {apart.join(', ')}</span>
       )}
     </p>
   );

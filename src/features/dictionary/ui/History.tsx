@@ -18,7 +18,7 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
       <DataTable
         label="Batches and versions"
         hasHeadings={false}
-        columns={[{ name: '' }, { name: 'Batch' }, { name: 'Proofs' }, { name: 'Colour difference' }]}
+        columns={[{ name: '' }, { name: 'Batch' }, { name: 'Pieces' }, { name: 'Colour difference' }]}
         rows={chapters.map((one) => ({
           key: one.made,
           cells: [
@@ -27,7 +27,7 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
               {one.made || 'not noted'}
               {!one.counts && <b> (older recipe, or off its cone)</b>}
             </span>,
-            `${one.proofs} ${one.proofs === 1 ? 'proof' : 'proofs'}, last ${shortDay(one.last)}`,
+            `${one.pieces} ${one.pieces === 1 ? 'piece' : 'pieces'}, last ${shortDay(one.last)}`,
             <span key="away" className="figures">
               {one.away === null ? '' : `colour difference ${one.away.toFixed(1)}`}
             </span>,

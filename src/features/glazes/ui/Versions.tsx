@@ -108,8 +108,8 @@ function percentsOf(lines: readonly Line[]): Map<string, number> {
 }
 
 /** What the tiles of a version gave. */
-function results({ id, proofs, defects }: RecipeVersion) {
-  if (proofs === 0)
+function results({ id, pieces, defects }: RecipeVersion) {
+  if (pieces === 0)
     return (
       <span key={id} className="quiet">
         none yet
@@ -117,7 +117,7 @@ function results({ id, proofs, defects }: RecipeVersion) {
     );
   return (
     <span key={id}>
-      {proofs} zones read
+      {pieces} {pieces === 1 ? 'piece' : 'pieces'} read
       {defects.map(({ defect, count }) => (
         <span key={defect}>
           <br />

@@ -249,7 +249,7 @@ function ZoneResult({
         {zone.proofs > 0 && (
           <p className="small quiet">
             <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of{' '}
-            {zone.proofs} agree
+            {zone.proofs} pieces agree
           </p>
         )}
       </div>

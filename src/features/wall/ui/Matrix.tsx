@@ -348,7 +348,7 @@ function Tile({ hash, zoom }: { readonly hash: string; readonly zoom: number }) 
 
 /** How well a cell is known, for ears. */
 function provedWords({ proofs, agreeing }: WallCell): string {
-  return proofs === 0 ? 'an older recipe only' : `${agreeing} of ${proofs} agree`;
+  return proofs === 0 ? 'shown apart only' : `${agreeing} of ${proofs} pieces agree`;
 }
 
 /** Entries whose tile may be shown for a cell, the plainest first. */
