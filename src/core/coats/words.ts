@@ -1,6 +1,7 @@
 import { lengthOf, text, type Message, type Quantity } from '../units';
 import { formShape, reachMm, type Measures } from '../vocabulary';
-import type { Layer, Stack, Zone } from './model';
+import type { Coat, Layer, Stack, Zone } from './model';
+import { sidesOf, zonesOf } from './zones';
 
 const TIMES = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times'];
 
@@ -44,6 +45,27 @@ export function stackWords(stack: Stack, nameOf: (glaze: string) => string): str
       return `${fired}${nameOf(layer.glaze)} ${coats}${markWords(layer)}`;
     })
     .join(', ');
+}
+
+/**
+ * What lies on a piece, side by side and from rim to foot: glazes that do not meet are never said to lie over one
+ * another.
+ *
+ * @example wareWords([rim('Limewash'), foot('Sleeper')], nameOf) // 'Limewash, Sleeper'
+ * @example wareWords([inside('Lamp Clear'), outside('Sleeper')], nameOf) // 'outside Sleeper; inside Lamp Clear'
+ */
+export function wareWords(coats: readonly Coat[], nameOf: (glaze: string) => string): string {
+  if (coats.length === 0) return 'bare';
+  const zones = zonesOf(coats);
+  const said = sidesOf(coats).map((side) => {
+    const own = zones.filter((zone) => zone.side === side && zone.stack.length > 0).reverse();
+    const words = [...new Set(own.map(({ stack }) => headwordOf(stack, nameOf)))];
+    return { side, words: words.join(', ') || 'bare' };
+  });
+  if (said.length === 1) return said[0]!.words;
+  return new Set(said.map(({ words }) => words)).size === 1
+    ? `${said[0]!.words}, ${said.map(({ side }) => side).join(' and ')}`
+    : said.map(({ side, words }) => `${side} ${words}`).join('; ');
 }
 
 function markWords(layer: Layer): string {

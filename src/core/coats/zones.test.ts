@@ -1,6 +1,6 @@
 import { sayMessage } from '../units';
 import fc from 'fast-check';
-import { entryKey, groundOf, headwordOf, placeWords, sameStack, zonesOf, type Coat } from '.';
+import { entryKey, groundOf, headwordOf, placeWords, wareWords, sameStack, zonesOf, type Coat } from '.';
 
 const coat = (glaze: string, from: number, to: number, times = 1, side: Coat['side'] = 'outside'): Coat => ({
   glaze,
@@ -154,4 +154,22 @@ test('zones are named as people say them', () => {
     'from 4 cm from the centre to the rim',
     'from the centre to 8 cm out',
   ]);
+});
+
+test('a piece is never flattened into one stack: what does not meet is not said to lie over one another', () => {
+  const said = (...coats: Coat[]) => wareWords(coats, (id) => id);
+  expect(said(coat('Sleeper', 0, 0.4), coat('Limewash', 0.6, 1))).toBe('Limewash, Sleeper');
+  expect(said(coat('Sleeper', 0, 0.6), coat('Limewash', 0.4, 1))).toBe(
+    'Limewash, Limewash over Sleeper, Sleeper',
+  );
+  expect(said(coat('Lamp Clear', 0, 1, 1, 'inside'), coat('Sleeper', 0.1, 1))).toBe(
+    'outside Sleeper; inside Lamp Clear',
+  );
+  expect(said(coat('Lamp Clear', 0, 1, 1, 'inside'), coat('Lamp Clear', 0.1, 1))).toBe(
+    'Lamp Clear, outside and inside',
+  );
+  expect(said(coat('Lamp Clear', 0, 0.3), coat('Lamp Clear', 0.3, 0.6), coat('Lamp Clear', 0.6, 1))).toBe(
+    'Lamp Clear',
+  );
+  expect(said()).toBe('bare');
 });

@@ -15,6 +15,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { footprintOf, warningsOf, type LoadPiece } from '@/core/firing';
 import type { FiringKind } from '@/core/vocabulary';
+import { pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, LoadShelf, ShelfPiece } from '@/records/firings';
 import { Choice, FormErrors } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -77,13 +78,11 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
               ))}
             </ul>
           )}
-          {open && unplaced.length > 0 && (
-            <p>
-              {unplaced.length} {unplaced.length === 1 ? 'piece has' : 'pieces have'} no place on a shelf yet.{' '}
-              <Button size="small" disabled={load.isBusy} onClick={() => void load.spread(unplaced)}>
-                Place them
-              </Button>
-            </p>
+          {unplaced.length > 0 && (
+            <Unplaced
+              pieces={unplaced}
+              {...(open && { onPlace: () => void load.spread(unplaced), isBusy: load.isBusy })}
+            />
           )}
           {open && picked && (
             <PieceTools
@@ -136,6 +135,43 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
         )}
       </div>
     </DndContext>
+  );
+}
+
+interface UnplacedProps {
+  readonly pieces: readonly ShelfPiece[];
+  readonly isBusy?: boolean;
+  /** Puts them on the shelves where there is room; absent when nothing is loaded any more. */
+  readonly onPlace?: () => void;
+}
+
+/** The pieces of a firing that nobody placed on the map: they are in it all the same. */
+function Unplaced({ pieces, isBusy = false, onPlace }: UnplacedProps) {
+  return (
+    <div className={css.unplaced}>
+      <p>
+        {pieces.length} {pieces.length === 1 ? 'piece has' : 'pieces have'} no place on a shelf
+        {onPlace ? ' yet' : ''}.{' '}
+        {onPlace && (
+          <Button size="small" disabled={isBusy} onClick={onPlace}>
+            Place them
+          </Button>
+        )}
+      </p>
+      <ul aria-label="Without a place">
+        {pieces.map((piece) => (
+          <li key={piece.id}>
+            <Link href={`/pieces/${piece.label}`} className="figures">
+              {piece.label}
+            </Link>{' '}
+            <span className="small quiet">
+              {piece.shelf !== null && `shelf ${piece.shelf}, `}
+              {piece.form}, {pieceWords(piece)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

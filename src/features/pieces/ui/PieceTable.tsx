@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { FATES, PIECE_STAGES } from '@/core/vocabulary';
-import { headwordOf } from '@/core/coats';
+import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/ui/dates';
 import { drawnPiece } from '@/ui/drawn';
@@ -20,12 +20,6 @@ interface Props {
   readonly sort: { readonly field: string; readonly order: 'asc' | 'desc' };
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
   readonly glazes: readonly { readonly id: string; readonly name: string }[];
-}
-
-function layersInWords(piece: ListedPiece): string {
-  const names = new Map(piece.coats.map((coat) => [coat.glazeId, coat.glazeName]));
-  const stack = piece.coats.map((coat) => ({ glaze: coat.glazeId, times: coat.times }));
-  return stack.length ? headwordOf(stack, (id) => names.get(id) ?? '?') : 'bare';
 }
 
 /** The columns, and the field by which the server orders each; null for one that has no order. */
@@ -64,7 +58,7 @@ function rowOf(piece: ListedPiece): TableRowData {
       <Link key="number" href={href} className="figures">
         {piece.label}
       </Link>,
-      layersInWords(piece),
+      pieceWords(piece),
       piece.body,
       piece.form,
       piece.stage,
