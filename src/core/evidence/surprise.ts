@@ -113,7 +113,7 @@ function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): Found[] 
     [
       'colour',
       (times ** 2 / 2) * Math.LOG2E,
-      `colour ${far.toFixed(1)} ΔE away from its proofs, where ${spread.toFixed(1)} is usual`,
+      `colour difference ${far.toFixed(1)} from its proofs, where ${spread.toFixed(1)} is usual`,
     ],
   ];
 }

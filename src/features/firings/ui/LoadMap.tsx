@@ -150,7 +150,7 @@ function Unplaced({ pieces, isBusy = false, onPlace }: UnplacedProps) {
   return (
     <div className={css.unplaced}>
       <p>
-        {pieces.length} {pieces.length === 1 ? 'piece has' : 'pieces have'} no place on a shelf
+        {pieces.length} {pieces.length === 1 ? 'piece is' : 'pieces are'} not placed on the map
         {onPlace ? ' yet' : ''}.{' '}
         {onPlace && (
           <Button size="small" disabled={isBusy} onClick={onPlace}>
@@ -158,7 +158,7 @@ function Unplaced({ pieces, isBusy = false, onPlace }: UnplacedProps) {
           </Button>
         )}
       </p>
-      <ul aria-label="Without a place">
+      <ul aria-label="Not placed on the map">
         {pieces.map((piece) => (
           <li key={piece.id}>
             <Link href={`/pieces/${piece.label}`} className="figures">
