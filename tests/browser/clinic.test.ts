@@ -70,7 +70,7 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   await expect(ladder.getByRole('row').nth(1)).toContainText('Lamp Clear, control');
   await expect(ladder.getByRole('row').nth(1)).toContainText('crazes');
   await expect(page.getByRole('region', { name: 'What chemistry and firing say' })).toContainText(
-    /learned from \d+ zones of yours/,
+    /learned from \d+ tiles of yours/,
   );
   await page.getByRole('link', { name: 'Test it in a round' }).click();
   await expect(page.getByRole('radio', { name: 'Crazing ladder (add silica and kaolin)' })).toBeChecked();

@@ -106,9 +106,13 @@ test('crazed and sound tiles of known recipes are counted as evidence of a bodyâ
   const load = [glazes.Limewash, glazes.Sleeper].flatMap((glaze) =>
     [1, 2, 3, 4].map(() => tile(studio, [dip(glaze, 0, 1)])),
   );
-  const { firingId } = await fired(studio, load);
+  const cup = {
+    ...tile(studio, [dip(glazes.Limewash, 0, 1), dip(glazes.Limewash, 0, 1, { side: 'inside' })]),
+    form: 'cup' as const,
+  };
+  const { firingId } = await fired(studio, [...load, cup]);
   await readAll(studio, firingId, (n) =>
-    n < 4
+    n < 4 || n === 8
       ? { boilTest: n === 0 ? 'passed' : null }
       : { defects: [{ defect: 'crazing', severity: 2, place: 'everywhere' }] },
   );
@@ -122,12 +126,14 @@ test('crazed and sound tiles of known recipes are counted as evidence of a bodyâ
   expect(counts).toEqual(
     expect.arrayContaining([
       ['Limewash', false, 'boiled', 1],
-      ['Limewash', false, 'seen', 3],
+      ['Limewash', false, 'seen', 5],
       ['Sleeper', true, 'seen', 4],
     ]),
   );
   const learned = calibrations(tiles).get(bodyId)!;
   expect(learned.enough).toBe(true);
+  // The cup has two zones and is one tile.
+  expect(learned.enough && learned.limit.tilesOf[glazes.Limewash]).toBe(5);
   const between = tiles.map((one) => one.glazeExpansion);
   expect(learned.enough && learned.limit.value).toBeGreaterThan(Math.min(...between) - 1.5);
   expect(learned.enough && learned.limit.value).toBeLessThan(Math.max(...between));
@@ -187,6 +193,6 @@ test('the bucket card knows how a glaze came out alone, and what lies in it', as
   const { base, glazes } = studio;
   const card = (await bucketCard(base, glazes.Limewash))!;
   expect(card.materials).toContain('Tin oxide');
-  expect(card.looks[0]).toMatchObject({ ground: 'Cutting Red', cone: '6', surface: 'gloss', proofs: 4 });
+  expect(card.looks[0]).toMatchObject({ ground: 'Cutting Red', cone: '6', surface: 'gloss', proofs: 5 });
   expect(await bucketCard(base, newId())).toBeNull();
 });

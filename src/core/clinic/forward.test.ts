@@ -84,7 +84,7 @@ test('each rung of a crazing ladder expands less, and its verdict moves from cra
     { material: 'Whiting', amount: 20 },
     { material: 'Kaolin', amount: 15 },
   ];
-  const body = { expansion: 6.4, miss: 0.2, tiles: 12, shift: null };
+  const body = { expansion: 6.4, miss: 0.2, tiles: 12, tilesOf: { l: 12 }, shift: null };
   const rungs = ladderForecast({ name: 'Lamp Clear', lines }, body, 1, BUILT_IN);
   expect(rungs).toHaveLength(5);
   rungs.slice(1).forEach(({ expansion, band }, i) => {

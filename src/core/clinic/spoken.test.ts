@@ -8,7 +8,7 @@ const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
   layers: [{ name: 'Lamp Clear', lines: [{ material: 'Soda feldspar', amount: 100 }], bucket: null }],
   body: {
     name: 'Viaduct Porcelain',
-    figure: { expansion: 6.5, miss: 0.2, tiles: 24, shift: null },
+    figure: { expansion: 6.5, miss: 0.2, tiles: 24, tilesOf: { l: 24 }, shift: null },
     coneTo: '8',
   },
   glazeExpansion: 7,
@@ -19,7 +19,7 @@ const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
 
 test('a crazed zone hears its mismatch, the learned limit, the thickness at which it crazes, and its own', () => {
   const [fit, thickness, heat] = said(facts());
-  expect(fit).toContain('Lamp Clear 7.0, Viaduct Porcelain 6.5 (learned from 24 zones of yours)');
+  expect(fit).toContain('Lamp Clear 7.0, Viaduct Porcelain 6.5 (learned from 24 tiles of yours)');
   // fitOf({ glazeExpansion: 7, bodyExpansion: 6.5, thicknessMm: 0.3 }).criticalMm is 0.492
   expect(thickness).toContain('at once above 0.49 mm');
   expect(thickness).toContain('this zone is about 0.30 mm');

@@ -108,9 +108,9 @@ function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenF
     .reverse()
     .map(({ name }) => name)
     .join(' over ');
-  const from = tiles ? `learned from ${tiles} zones of yours` : 'as quoted';
+  const from = tiles ? `learned from ${tiles} tiles of yours` : 'as quoted';
   return [
-    `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K: ${verdictWords(band, { tiles })}.`,
+    `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K: ${verdictWords(band, body.figure)}.`,
     ...(band.criticalMm !== null && band.delayedMm !== null
       ? [
           text`At this mismatch it crazes at once above ${thickness(band.criticalMm)} and in time above ${thickness(band.delayedMm)}; this zone is about ${thickness(thicknessMm)}.`,

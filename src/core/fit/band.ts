@@ -1,3 +1,4 @@
+import type { BodyFigure } from './body';
 import { fitOf, VERDICTS, type Fit, type FitInput, type Verdict } from './stress';
 
 /** A verdict with what the uncertainty of its figures makes of it. */
@@ -25,23 +26,29 @@ export function bandOf(input: FitInput, miss: number): FitBand {
   return { ...at(0), miss, verdicts, sure: verdicts.length === 1 };
 }
 
-/** Where the body's figure comes from. */
-export interface Basis {
-  /** Zones of the studio's tiles behind a learned limit; 0 for a calculation alone. */
-  readonly tiles: number;
-}
+/** What a body's figure rests on: tiles (pieces) in all and of each glaze; none for a calculation alone. */
+export type Basis = Pick<BodyFigure, 'tiles' | 'tilesOf'>;
 
 /**
- * A verdict in words that say how sure it is and what it rests on.
+ * A verdict in words that say that it is calculated, how sure it is and what the clay's limit rests on.
  *
- * @example verdictWords(bandOf({ glazeExpansion: 6.5, bodyExpansion: 6.6, thicknessMm: 0.3 }, 0.5), { tiles: 0 })
- *   // 'fits by calculation alone; could craze'
+ * @param glazeId the glaze that is judged; null for several together
+ * @example verdictWords(band, { tiles: 41, tilesOf: { a: 30, b: 11 } }, 'c')
+ *   // 'fits (calculated); this clay’s limit rests on 41 tiles of 2 glazes, none of this one'
  */
-export function verdictWords(band: FitBand, { tiles }: Basis): string {
-  const basis = tiles > 0 ? `by ${tiles} zones of your tiles` : 'by calculation alone';
+export function verdictWords(band: FitBand, basis: Basis, glazeId: string | null = null): string {
   const others = band.verdicts.filter((verdict) => verdict !== band.verdict);
-  if (others.length === 0) return `${band.verdict} ${basis}`;
-  return `${band.verdict} ${basis}; could ${listOf(others.map(infinitive))}`;
+  const could = others.length ? `; could ${listOf(others.map(infinitive))}` : '';
+  return `${band.verdict} (calculated)${could}; ${basisWords(basis, glazeId)}`;
+}
+
+/** What a clay's limit rests on. @example 'this clay’s limit rests on 41 tiles of 9 glazes, none of this one' */
+export function basisWords({ tiles, tilesOf }: Basis, glazeId: string | null = null): string {
+  if (tiles === 0) return 'this clay’s limit is from its data sheet, none of your tiles yet';
+  const glazes = Object.keys(tilesOf).length;
+  const own = glazeId === null ? null : (tilesOf[glazeId] ?? 0);
+  const ofThis = own === null ? '' : `, ${own === 0 ? 'none' : own} of this one`;
+  return `this clay’s limit rests on ${tiles} tiles of ${glazes} ${glazes === 1 ? 'glaze' : 'glazes'}${ofThis}`;
 }
 
 function infinitive(verdict: Verdict): string {

@@ -7,8 +7,10 @@ export interface BodyFigure {
   readonly expansion: number;
   /** Half the width of the band for a glaze on it, 1e-6/K. */
   readonly miss: number;
-  /** Zones of tiles behind a learned figure; 0 for a measured or quoted one. */
+  /** Tiles (pieces) behind a learned figure; 0 for a measured or quoted one. */
   readonly tiles: number;
+  /** Of those, how many of each glaze. */
+  readonly tilesOf: Readonly<Record<string, number>>;
   /** How far what was learned lies from the measured figure, 1e-6/K; null when one of them is missing. */
   readonly shift: number | null;
 }
@@ -23,9 +25,11 @@ export interface BodyFigure {
  */
 export function bodyFigure(measured: number | null, calibration: Calibration | null): BodyFigure | null {
   if (calibration?.enough) {
-    const { value, low, high, scatter, tiles } = calibration.limit;
+    const { value, low, high, scatter, tiles, tilesOf } = calibration.limit;
     const shift = measured === null ? null : value - measured;
-    return { expansion: value, miss: Math.hypot((high - low) / 2, scatter), tiles, shift };
+    return { expansion: value, miss: Math.hypot((high - low) / 2, scatter), tiles, tilesOf, shift };
   }
-  return measured === null ? null : { expansion: measured, miss: FACTOR_MISS, tiles: 0, shift: null };
+  return measured === null
+    ? null
+    : { expansion: measured, miss: FACTOR_MISS, tiles: 0, tilesOf: {}, shift: null };
 }

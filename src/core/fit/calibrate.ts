@@ -11,8 +11,10 @@ export interface FitTile {
   readonly crazed: boolean;
   /** Months from the firing to when it was last looked at. A boil test counts as {@link BOIL_TEST_MONTHS}. */
   readonly ageMonths: number;
-  /** How many tiles alike this stands for; 1 when left out. */
+  /** How many zones alike this stands for; 1 when left out. */
   readonly count?: number;
+  /** Pieces of this glaze on this body in all, for a piece with several zones is one tile; counted by zones when left out. */
+  readonly piecesOfGlaze?: number;
 }
 
 /** What the studio's tiles say of one body. */
@@ -24,7 +26,11 @@ export interface LearnedLimit {
   readonly high: number;
   /** Scatter of single glazes about it, 1e-6/K. */
   readonly scatter: number;
+  /** Pieces that it rests on. */
   readonly tiles: number;
+  /** Of those, how many of each glaze. */
+  readonly tilesOf: Readonly<Record<string, number>>;
+  /** Zones, which are what is compared: thin and thick on one tile say more than two tiles alike. */
   readonly crazed: number;
   readonly sound: number;
 }
@@ -82,17 +88,19 @@ export function calibrate(tiles: readonly FitTile[]): Calibration {
   const crazed = tiles.filter((tile) => tile.crazed);
   const sound = tiles.filter((tile) => !tile.crazed);
   const glazes = new Set(tiles.map((tile) => tile.glaze));
-  const [all, cracked] = [countOf(tiles), countOf(crazed)];
+  const tilesOf = Object.fromEntries([...glazes].map((glaze) => [glaze, piecesOf(tiles, glaze)]));
+  const all = Object.values(tilesOf).reduce((sum, n) => sum + n, 0);
+  const [cracked, whole] = [countOf(crazed), countOf(sound)];
   const missing = [
-    all < LEAST.tiles && `${LEAST.tiles - all} more zones`,
+    all < LEAST.tiles && `${LEAST.tiles - all} more tiles`,
     cracked < LEAST.ofEach && 'crazed ones',
-    all - cracked < LEAST.ofEach && 'sound ones',
+    whole < LEAST.ofEach && 'sound ones',
     all > 0 && glazes.size < LEAST.glazes && 'a second glaze',
   ].filter(Boolean);
   if (missing.length) {
     return {
       enough: false,
-      why: `Not enough tiles: ${all} zones so far, missing ${missing.join(', ')}.`,
+      why: `Not enough tiles: ${all} so far, missing ${missing.join(', ')}.`,
       tiles: all,
       below: crazed.length ? Math.min(...crazed.map(reachOf)) : null,
       above: sound.length ? Math.max(...sound.map(reachOf)) : null,
@@ -101,8 +109,13 @@ export function calibrate(tiles: readonly FitTile[]): Calibration {
   const best = mostLikely(tiles);
   return {
     enough: true,
-    limit: { ...best, tiles: all, crazed: cracked, sound: all - cracked },
+    limit: { ...best, tiles: all, tilesOf, crazed: cracked, sound: whole },
   };
+}
+
+function piecesOf(tiles: readonly FitTile[], glaze: string): number {
+  const own = tiles.filter((tile) => tile.glaze === glaze);
+  return own[0]?.piecesOfGlaze ?? countOf(own);
 }
 
 function countOf(tiles: readonly FitTile[]): number {

@@ -34,11 +34,16 @@ describe('the band of a verdict', () => {
   });
 
   test('is said as what it is: a calculation alone, or what so many tiles bear out', () => {
-    expect(verdictWords(on(6.6, 0.5), { tiles: 0 })).toBe('fits by calculation alone; could craze later');
-    expect(verdictWords(on(7.0, 0.5), { tiles: 0 })).toBe(
-      'crazes later by calculation alone; could craze or fit',
+    const none = { tiles: 0, tilesOf: {} };
+    expect(verdictWords(on(6.6, 0.5), none)).toBe(
+      'fits (calculated); could craze later; this clay’s limit is from its data sheet, none of your tiles yet',
     );
-    expect(verdictWords(on(8.2, 0.5), { tiles: 14 })).toBe('crazes by 14 zones of your tiles');
+    expect(verdictWords(on(7.0, 0.5), none)).toMatch(/^crazes later \(calculated\); could craze or fit/);
+    const basis = { tiles: 14, tilesOf: { a: 10, b: 4 } };
+    expect(verdictWords(on(8.2, 0.5), basis, 'c')).toBe(
+      'crazes (calculated); this clay’s limit rests on 14 tiles of 2 glazes, none of this one',
+    );
+    expect(verdictWords(on(8.2, 0.5), basis, 'b')).toMatch(/of 2 glazes, 4 of this one$/);
   });
 
   test('crazesFrom is fitOf the other way round', () => {
@@ -96,7 +101,7 @@ describe('a body learned from tiles', () => {
   });
 
   test('says what is missing when there are not enough, and what can be said all the same', () => {
-    expect(calibrate([])).toMatchObject({ enough: false, why: expect.stringContaining('6 more zones') });
+    expect(calibrate([])).toMatchObject({ enough: false, why: expect.stringContaining('6 more tiles') });
     const sound = tilesOn(5.5, 40).filter((tile) => !tile.crazed);
     const found = calibrate(sound);
     expect(found).toMatchObject({ enough: false, why: expect.stringContaining('crazed ones'), below: null });
@@ -123,12 +128,27 @@ describe('a body learned from tiles', () => {
     expect(loud.enough && loud.limit.value).toBeLessThan(6.6);
   });
 
+  test('a tile with several zones is one tile, and each glaze says how many it has', () => {
+    const found = calibrate(
+      tilesOn(5.5, 40).map((tile) => ({ ...tile, glaze: tile.glaze, piecesOfGlaze: 2 })),
+    );
+    const limit = found.enough ? found.limit : null;
+    expect(limit!.tiles).toBe(2 * Object.keys(limit!.tilesOf).length);
+    expect(limit!.crazed + limit!.sound).toBe(40);
+  });
+
   test('outranks the sheet and says by how much; without either there is no figure', () => {
     const found = calibrate(tilesOn(5.5, 40));
     const figure = bodyFigure(5.8, found)!;
     expect(figure.tiles).toBe(40);
     expect(figure.shift).toBeCloseTo(figure.expansion - 5.8, 9);
-    expect(bodyFigure(5.8, calibrate([]))).toEqual({ expansion: 5.8, miss: 0.5, tiles: 0, shift: null });
+    expect(bodyFigure(5.8, calibrate([]))).toEqual({
+      expansion: 5.8,
+      miss: 0.5,
+      tiles: 0,
+      tilesOf: {},
+      shift: null,
+    });
     expect(bodyFigure(null, calibrate([]))).toBeNull();
   });
 });

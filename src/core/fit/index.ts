@@ -8,7 +8,7 @@ export {
   type FitInput,
   type Verdict,
 } from './stress';
-export { bandOf, verdictWords, type FitBand } from './band';
+export { bandOf, basisWords, verdictWords, type FitBand } from './band';
 export { bodyFigure, type BodyFigure } from './body';
 export {
   BOIL_TEST_MONTHS,

@@ -23,21 +23,23 @@ const MONTH = 30.4;
 export async function fitTiles(base: Db): Promise<StudioTile[]> {
   const crazed =
     "exists (select 1 from reading_defect d where d.reading_id = r.id and d.defect = 'crazing' and d.severity >= 1)";
-  const rows = await base('entry as e')
-    .join('headword as h', 'h.id', 'e.headword_id')
-    .join('ground as g', 'g.id', 'e.ground_id')
-    .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
-    .join(
-      'reading as r',
-      (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
-    )
-    .join('firing as f', 'f.id', 'z.firing_id')
-    .join('piece as p', 'p.id', 'z.piece_id')
-    .join('glaze_version as v', (join) => void join.on('v.glaze_id', 'h.top_glaze_id'))
-    .where({ 'h.depth': 1, 'e.firings': 1 })
-    .whereRaw(
-      'json_length(g.slips) = 0 and v.recipe is not null and json_contains(z.versions, json_quote(v.id))',
-    )
+  const zones = () =>
+    base('entry as e')
+      .join('headword as h', 'h.id', 'e.headword_id')
+      .join('ground as g', 'g.id', 'e.ground_id')
+      .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
+      .join(
+        'reading as r',
+        (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
+      )
+      .join('firing as f', 'f.id', 'z.firing_id')
+      .join('piece as p', 'p.id', 'z.piece_id')
+      .join('glaze_version as v', (join) => void join.on('v.glaze_id', 'h.top_glaze_id'))
+      .where({ 'h.depth': 1, 'e.firings': 1 })
+      .whereRaw(
+        'json_length(g.slips) = 0 and v.recipe is not null and json_contains(z.versions, json_quote(v.id))',
+      );
+  const rows = await zones()
     .groupBy('g.body_id', 'v.id', 'e.stack', 'crazed', 'boiled', 'months')
     .select<
       (JoinedRow<
@@ -58,6 +60,14 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
       base.raw('count(*) as count'),
       base.raw('min(p.label) as example'),
     );
+  const counts = await zones()
+    .groupBy('g.body_id', 'v.glaze_id')
+    .select<{ body_id: string; glaze_id: string; pieces: number | string }[]>(
+      'g.body_id',
+      'v.glaze_id',
+      base.raw('count(distinct z.piece_id) as pieces'),
+    );
+  const pieces = new Map(counts.map((row) => [`${row.body_id} ${row.glaze_id}`, Number(row.pieces)]));
   const book = await studioBook(base);
   const expansions = new Map<string, number | null>();
   return rows.flatMap((row): StudioTile[] => {
@@ -75,6 +85,7 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
         crazed: Boolean(row.crazed),
         ageMonths: row.boiled ? BOIL_TEST_MONTHS : Number(row.months),
         count: Number(row.count),
+        piecesOfGlaze: pieces.get(`${row.body_id} ${row.glaze_id}`) ?? 0,
         example: row.example,
       },
     ];

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { bodyFigure, VERDICTS, type Calibration, type Verdict } from '@/core/fit';
+import { basisWords, bodyFigure, VERDICTS, type Calibration, type Verdict } from '@/core/fit';
 import type { Body, StudioTile } from '@/records/materials';
 import { TitleRow } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
@@ -89,11 +89,8 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         )}
         {figure && (
           <p className="small quiet">
-            {figure.tiles > 0
-              ? `Calculated, with what ${figure.tiles} zones of your tiles show`
-              : 'Calculated from its data sheet alone'}
-            ; a question mark where the band of ± {figure.miss.toFixed(2)} could change the verdict. Tiles
-            outrank the calculation.
+            Calculated; {basisWords(figure)}. A question mark stands where the band of ±{' '}
+            {figure.miss.toFixed(2)} could change the verdict. Tiles outrank the calculation.
           </p>
         )}
         {unjudged.length > 0 && (

@@ -105,10 +105,11 @@ function wordsOf(calibration: Calibration | null, measured: number | null): stri
       .filter(Boolean)
       .join(' ');
   }
-  const { value, low, high, tiles, crazed, sound } = calibration.limit;
+  const { value, low, high, tiles, tilesOf, crazed, sound } = calibration.limit;
+  const glazes = Object.keys(tilesOf).length;
   const shift = measured === null ? null : value - measured;
   return [
-    `From ${tiles} zones, ${crazed} crazed and ${sound} sound so far, this clay behaves like ${value.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)}).`,
+    `From ${tiles} tiles of ${glazes} glazes, with ${crazed} zones crazed and ${sound} sound so far, this clay behaves like ${value.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)}).`,
     shift !== null &&
       `That is ${Math.abs(shift).toFixed(2)} ${shift < 0 ? 'below' : 'above'} its data sheet; verdicts on this clay are shifted by as much.`,
   ]

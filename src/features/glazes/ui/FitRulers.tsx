@@ -126,10 +126,10 @@ function ClayRow({
         <p>
           <FitVerdict band={band} /> <span className="figures">{signed(band.mismatch)}</span>
         </p>
-        <p className="small quiet">{verdictWords(band, figure)}</p>
+        <p className="small quiet">{verdictWords(band, figure, glazeId)}</p>
         {own.length > 0 && (
           <p className="small">
-            Zones on your tiles: {count(true)} crazed, {count(false)} sound so far.
+            This glaze on your tiles, zone by zone: {count(true)} crazed, {count(false)} sound so far.
           </p>
         )}
         <details>
@@ -158,7 +158,7 @@ function figureWords(clay: ClayFit, figure: BodyFigure): string {
     figure.shift === null
       ? ''
       : `; ${signed(figure.shift)} against its data sheet of ${clay.measured!.toFixed(2)}`;
-  return `${learned.value.toFixed(2)} learned from ${learned.tiles} zones (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
+  return `${learned.value.toFixed(2)} learned from ${learned.tiles} tiles (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
 }
 
 /** The verdict as a word in its own weight; never colour alone. */
