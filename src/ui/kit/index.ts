@@ -23,3 +23,4 @@ export type { TableOrder, TableValue } from './tableRows';
 export { ToggleRow } from './ToggleRow';
 export { useSavedForm, type FormValues } from './useSavedForm';
 export { WordField } from './WordField';
+export { TwoColumns } from './TwoColumns';

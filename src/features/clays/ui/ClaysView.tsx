@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { Body } from '@/records/materials';
-import { Acts, PageHeader } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import css from '@/ui/cards.module.css';
 import { BodyCard } from './BodyCard';
@@ -27,7 +27,7 @@ export function ClaysView({
           </Acts>
         )}
       </PageHeader>
-      <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
+      <TwoColumns at="right" aside={mayChange && adding && <BodyCard body={null} />}>
         <ul className={css.list}>
           {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}
           {bodies.map((body) => (
@@ -65,8 +65,7 @@ export function ClaysView({
             </li>
           ))}
         </ul>
-        {mayChange && adding && <BodyCard body={null} />}
-      </div>
+      </TwoColumns>
     </>
   );
 }

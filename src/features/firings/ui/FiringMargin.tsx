@@ -8,7 +8,6 @@ import { FormErrors } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
-import page from '@/ui/page.module.css';
 
 const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
   loading:
@@ -37,7 +36,7 @@ export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
   const start = (by: 'controller' | 'hand') =>
     void run(() => startFiring({ firingId: firing.id, sourceId, by }));
   return (
-    <aside className={page.margin}>
+    <>
       {caution && (
         <>
           <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>
@@ -93,7 +92,7 @@ export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
         </>
       )}
       <FormErrors errors={errors} />
-    </aside>
+    </>
   );
 }
 

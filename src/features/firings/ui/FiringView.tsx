@@ -2,14 +2,13 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Firing, Kiln, FiringLog, LoadShelf, ShelfPiece, Programme, ShelfCone } from '@/records/firings';
-import { Acts, PageHeader } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
 import { FiringLogView } from './FiringLogView';
 import { FiringMargin } from './FiringMargin';
 import { LoadMap } from './LoadMap';
 import { FiringForm } from './FiringForm';
-import page from '@/ui/page.module.css';
 
 interface Props {
   readonly firing: Firing;
@@ -79,26 +78,35 @@ export function FiringView({
           }}
         />
       )}
-      <div className={page.columns} data-hot={firing.state !== 'loading' || undefined}>
-        <FiringMargin firing={firing} kiln={kiln} log={log} isEmpty={loaded.length === 0} mayPlan={mayPlan} />
-        <div>
-          {firing.state !== 'loading' && (
-            <FiringLogView {...{ firing, kiln, log, cones, rate }} mayWrite={mayPlan} />
-          )}
-          <div style={{ marginTop: firing.state === 'loading' ? 0 : 28 }}>
-            <LoadMap
-              firingId={firing.id}
-              kind={firing.kind}
-              kiln={kiln}
-              loaded={loaded}
-              waiting={waiting}
-              shelves={shelves}
-              open={mayPlan && firing.state === 'loading'}
-              mayPhotograph={mayPlan}
-            />
-          </div>
+      <TwoColumns
+        at="left"
+        isMarginLast={firing.state !== 'loading'}
+        aside={
+          <FiringMargin
+            firing={firing}
+            kiln={kiln}
+            log={log}
+            isEmpty={loaded.length === 0}
+            mayPlan={mayPlan}
+          />
+        }
+      >
+        {firing.state !== 'loading' && (
+          <FiringLogView {...{ firing, kiln, log, cones, rate }} mayWrite={mayPlan} />
+        )}
+        <div style={{ marginTop: firing.state === 'loading' ? 0 : 28 }}>
+          <LoadMap
+            firingId={firing.id}
+            kind={firing.kind}
+            kiln={kiln}
+            loaded={loaded}
+            waiting={waiting}
+            shelves={shelves}
+            open={mayPlan && firing.state === 'loading'}
+            mayPhotograph={mayPlan}
+          />
         </div>
-      </div>
+      </TwoColumns>
     </>
   );
 }

@@ -7,10 +7,9 @@ import { defectName } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
 import type { FiringSummary } from '@/records/openings';
-import { Acts, FormErrors, PageHeader } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader, TwoColumns } from '@/ui/kit';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { LinkButton } from '@/ui/LinkButton';
-import page from '@/ui/page.module.css';
 import { PrintButton } from '@/ui/PrintButton';
 import { Swatch } from '@/ui/Swatch';
 import { useMutation } from '@/ui/useMutation';
@@ -62,32 +61,37 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
           onFocus={(event) => event.target.select()}
         />
       )}
-      <div className={page.columns} data-hot>
-        <aside className={page.margin}>
-          <h3>Next</h3>
-          {unread > 0 && (
-            <LinkButton variant="contained" href={`/firings/${firing.id}/opening`} fullWidth>
-              {unread} still to read
+      <TwoColumns
+        at="left"
+        isMarginLast
+        aside={
+          <>
+            <h3>Next</h3>
+            {unread > 0 && (
+              <LinkButton variant="contained" href={`/firings/${firing.id}/opening`} fullWidth>
+                {unread} still to read
+              </LinkButton>
+            )}
+            {unread === 0 && firing.state === 'open' && mayWrite && (
+              <>
+                <p className="small">When the kiln is empty and swept, it is free for the next load.</p>
+                <Button
+                  variant="contained"
+                  fullWidth
+                  disabled={isBusy}
+                  onClick={() => void run(() => closeOpening({ firingId: firing.id }))}
+                >
+                  The kiln is empty
+                </Button>
+              </>
+            )}
+            <LinkButton href={`/firings/${firing.id}`} fullWidth>
+              The firing
             </LinkButton>
-          )}
-          {unread === 0 && firing.state === 'open' && mayWrite && (
-            <>
-              <p className="small">When the kiln is empty and swept, it is free for the next load.</p>
-              <Button
-                variant="contained"
-                fullWidth
-                disabled={isBusy}
-                onClick={() => void run(() => closeOpening({ firingId: firing.id }))}
-              >
-                The kiln is empty
-              </Button>
-            </>
-          )}
-          <LinkButton href={`/firings/${firing.id}`} fullWidth>
-            The firing
-          </LinkButton>
-          <FormErrors errors={errors} />
-        </aside>
+            <FormErrors errors={errors} />
+          </>
+        }
+      >
         <div className={css.parts}>
           <section className={css.readOut} aria-label="Summary to read out">
             {readOut(summary).map((line) => (
@@ -100,7 +104,7 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
           <Again {...summary} next={next} mayWrite={mayWrite} />
           <Shelves {...summary} />
         </div>
-      </div>
+      </TwoColumns>
     </>
   );
 }

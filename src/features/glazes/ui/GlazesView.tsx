@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Glaze } from '@/records/materials';
-import { Acts, PageHeader } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Swatch } from '@/ui/Swatch';
 import css from '@/ui/cards.module.css';
@@ -41,7 +41,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
           )}
         </Acts>
       </PageHeader>
-      <div className={css.columns} style={adding && mayChange ? undefined : { gridTemplateColumns: '1fr' }}>
+      <TwoColumns at="right" aside={mayChange && adding && <GlazeCard glaze={null} />}>
         <ul className={css.list}>
           {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}
           {glazes.length > 0 && shown.length === 0 && <li className={css.row}>No glaze matches.</li>}
@@ -64,8 +64,7 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
             </li>
           ))}
         </ul>
-        {mayChange && adding && <GlazeCard glaze={null} />}
-      </div>
+      </TwoColumns>
     </>
   );
 }

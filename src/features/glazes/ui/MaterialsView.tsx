@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { cautionsOf, materialBook, type Material } from '@/core/chemistry';
 import type { StudioMaterial } from '@/records/materials';
-import { Acts, PageHeader } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { OxideName } from '@/ui/Oxide';
 import css from '@/ui/cards.module.css';
@@ -52,7 +52,19 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
         Plain names are theoretical formulas; “typical” ones are analyses from memory. Put your supplier’s
         analysis in their place: everything is calculated again with it.
       </p>
-      <div className={css.columns} style={open ? undefined : { gridTemplateColumns: '1fr' }}>
+      <TwoColumns
+        at="right"
+        aside={
+          open && (
+            <MaterialCard
+              key={changing}
+              material={chosen ?? null}
+              own={own.find((one) => one.name === chosen?.name) ?? null}
+              name={name}
+            />
+          )
+        }
+      >
         <ul className={css.list}>
           {shown.length === 0 && <li className={sheet.row}>No material matches.</li>}
           {shown.map((material) => (
@@ -64,15 +76,7 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
             />
           ))}
         </ul>
-        {open && (
-          <MaterialCard
-            key={changing}
-            material={chosen ?? null}
-            own={own.find((one) => one.name === chosen?.name) ?? null}
-            name={name}
-          />
-        )}
-      </div>
+      </TwoColumns>
     </>
   );
 }

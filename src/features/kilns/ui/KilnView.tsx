@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { sayCone } from '@/core/firing';
 import type { KilnPage, Programme } from '@/records/firings';
-import { Acts, PageHeader } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { ConeDrawing } from '@/ui/ConeDrawing';
 import { shortDay } from '@/ui/dates';
 import { LinkButton } from '@/ui/LinkButton';
@@ -19,7 +19,6 @@ import { PartForm } from './PartForm';
 import { celsius, sayMessage } from '@/core/units';
 import { QuantityText, Said } from '@/ui/units';
 import { driftWords } from '../model/kilnWords';
-import page from '@/ui/page.module.css';
 import css from './kiln.module.css';
 
 interface Props extends KilnPage {
@@ -72,27 +71,31 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           onSaved={(id) => router.push(`/firings/${id}`)}
         />
       )}
-      <div className={page.columns}>
-        <aside className={page.margin}>
-          <h3>In this kiln now</h3>
-          {live.length === 0 && <p className="quiet">At rest.</p>}
-          {live.map((firing) => (
-            <p key={firing.id}>
-              <Link href={`/firings/${firing.id}`}>
-                Firing <span className="figures">{firing.number}</span>
-              </Link>
-              , <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,{' '}
-              {firing.pieces} pieces
+      <TwoColumns
+        at="left"
+        aside={
+          <>
+            <h3>In this kiln now</h3>
+            {live.length === 0 && <p className="quiet">At rest.</p>}
+            {live.map((firing) => (
+              <p key={firing.id}>
+                <Link href={`/firings/${firing.id}`}>
+                  Firing <span className="figures">{firing.number}</span>
+                </Link>
+                , <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,{' '}
+                {firing.pieces} pieces
+              </p>
+            ))}
+            <h3>Caution</h3>
+            <p className="small">
+              Elements, relays and wiring: supply off and locked, and licensed people where local codes ask
+              for them. Ceramic fibre: respirator.{' '}
+              {kiln.heat !== 'electric' &&
+                'Carbon monoxide detector on whenever it burns; burner, lines and flue are for the gas fitter.'}
             </p>
-          ))}
-          <h3>Caution</h3>
-          <p className="small">
-            Elements, relays and wiring: supply off and locked, and licensed people where local codes ask for
-            them. Ceramic fibre: respirator.{' '}
-            {kiln.heat !== 'electric' &&
-              'Carbon monoxide detector on whenever it burns; burner, lines and flue are for the gas fitter.'}
-          </p>
-        </aside>
+          </>
+        }
+      >
         <div className={css.main}>
           <ConePacks firings={firings} />
           <section aria-label="Thermocouple" className={css.section}>
@@ -116,7 +119,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
             </LinkButton>
           </section>
         </div>
-      </div>
+      </TwoColumns>
     </>
   );
 }
