@@ -68,6 +68,10 @@ test('a round is loaded, fired by the controller, lost and found again on the wa
     .getByRole('link')
     .first()
     .click();
+  // Pieces that nobody placed on the map are in the kiln all the same.
+  const heading = page.getByRole('heading', { name: /pieces in this kiln/ });
+  const unplaced = page.getByRole('list', { name: 'Not placed on the map' }).getByRole('listitem');
+  await expect(unplaced).toHaveCount(parseInt((await heading.textContent())!, 10));
   await openKiln(page);
   await page.goto(planned);
   await page.waitForLoadState('networkidle');
@@ -117,13 +121,22 @@ test('a kiln without a controller is read by the hour, and says as much', async 
   const events = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   // The page of the book: a reading an hour, written down afterwards.
   const book = [20, 160, 320, 470, 620, 770, 920, 1060, 1180, 1232, 1282];
+  await field.fill('');
   for (const [hour, celsius] of book.entries()) {
-    await field.fill(String(celsius));
+    // Typed behind whatever stands there: a logged reading must leave the field empty.
+    await field.pressSequentially(String(celsius));
     await page.getByLabel('At, hours from the start').fill(`${hour}:00`);
     await page.getByRole('button', { name: 'Log' }).click();
     await expect(events).toHaveCount(hour + 1);
   }
   await expect(events.first()).toContainText('1282 °C');
+  await page.getByRole('button', { name: 'Show °F' }).click();
+  await expect(events.first()).toContainText('2340 °F');
+  const inFahrenheit = page.getByLabel('Temperature, °F');
+  await inFahrenheit.pressSequentially('2335');
+  await expect(inFahrenheit).toHaveValue('2335');
+  await inFahrenheit.fill('');
+  await page.getByRole('button', { name: 'Show °C' }).click();
   await page.getByRole('button', { name: 'damper' }).click();
   await page.getByLabel('damper, % open').fill('40');
   await page.getByRole('button', { name: 'Log' }).click();

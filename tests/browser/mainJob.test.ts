@@ -13,6 +13,11 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await edge.focus();
   await page.keyboard.press('ArrowDown');
   await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
+  const from = page.getByLabel('From, cm');
+  await from.fill('');
+  await expect(from).toHaveValue('');
+  await from.pressSequentially('3,3');
+  await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
   await expect(page.getByText('Sleeper once, then Limewash once')).toBeVisible();
   await page.keyboard.press('Control+Enter');
   const label = (await told(page).getByRole('link').textContent())!;

@@ -102,7 +102,7 @@ export function placeWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measu
   const near = THIRDS.find(([a, b]) => Math.abs(a - from) <= 0.04 && Math.abs(b - to) <= 0.04);
   if (near && !isFlat) return near[2];
   const [low, high] = [from, to].map((at) => lengthOf(at * reachMm(piece))) as [Quantity, Quantity];
-  if (from === 0) return to < 0.2 ? foot : text`from the ${foot} to ${high} ${isFlat ? 'out' : 'above it'}`;
+  if (from === 0) return to < 0.2 ? foot : text`up to ${high} ${beyond}`;
   if (to === 1) return from > 0.8 ? 'rim' : text`from ${low} ${beyond} to the rim`;
   return from < 0.5 && to > 0.5 && !isFlat ? 'middle' : text`from ${low} to ${high} ${beyond}`;
 }

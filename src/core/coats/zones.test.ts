@@ -144,7 +144,7 @@ test('zones are named as people say them', () => {
   expect([at(0, 0.34), at(0.05, 1), at(0, 0.45), at(0.1, 0.4), at(0.9, 1), at(0.3, 0.6)]).toEqual([
     'lower third',
     'from 0.5 cm above the foot to the rim',
-    'from the foot to 4.5 cm above it',
+    'up to 4.5 cm above the foot',
     'from 1 cm to 4 cm above the foot',
     'rim',
     'middle',
@@ -152,7 +152,7 @@ test('zones are named as people say them', () => {
   expect([at(0, 1, plate), at(0.25, 1, plate), at(0, 0.5, plate)]).toEqual([
     'all over',
     'from 4 cm from the centre to the rim',
-    'from the centre to 8 cm out',
+    'up to 8 cm from the centre',
   ]);
 });
 

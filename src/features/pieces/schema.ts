@@ -5,7 +5,7 @@ import { idSchema } from '@/features/shared/schema';
 
 const fraction = z
   .number('Type a length.')
-  .min(0, 'Cannot start below the foot.')
+  .min(0, 'Type a length from the foot up.')
   .max(1, 'Cannot end above the rim.');
 
 export const coatSchema = z

@@ -69,7 +69,9 @@ export function NumberInput<V extends FieldValues>(props: Of<V, number | null> &
 
 /** A quantity in the reader's units; null while the field is blank. */
 export function QuantityInput<V extends FieldValues>(
-  props: Of<V, number | null> & NumberOf<V> & Pick<QuantityFieldProps, 'dimension' | 'digits' | 'className'>,
+  props: Of<V, number | null> &
+    NumberOf<V> &
+    Pick<QuantityFieldProps, 'dimension' | 'digits' | 'isWhole' | 'className'>,
 ) {
   const { control: _control, name: _name, error: _error, ...rest } = props;
   return <QuantityField {...rest} {...useNumber(props)} />;

@@ -29,7 +29,7 @@ export function ClaysView({
       </PageHeader>
       <TwoColumns at="right" aside={mayChange && adding && <BodyCard body={null} />}>
         <ul className={css.list}>
-          {bodies.length === 0 && <li className={css.row}>No clay yet. Add the first one.</li>}
+          {bodies.length === 0 && <li className={css.empty}>No clay yet. Add the first one.</li>}
           {bodies.map((body) => (
             <li key={body.id}>
               <Link href={`/clays/${body.id}`} className={css.row}>

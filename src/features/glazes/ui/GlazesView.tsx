@@ -43,8 +43,8 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
       </PageHeader>
       <TwoColumns at="right" aside={mayChange && adding && <GlazeCard glaze={null} />}>
         <ul className={css.list}>
-          {glazes.length === 0 && <li className={css.row}>No glaze yet. Add the first one.</li>}
-          {glazes.length > 0 && shown.length === 0 && <li className={css.row}>No glaze matches.</li>}
+          {glazes.length === 0 && <li className={css.empty}>No glaze yet. Add the first one.</li>}
+          {glazes.length > 0 && shown.length === 0 && <li className={css.empty}>No glaze matches.</li>}
           {shown.map((glaze) => (
             <li key={glaze.id}>
               <Link href={`/glazes/${glaze.id}`} className={css.row}>

@@ -66,7 +66,7 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
         }
       >
         <ul className={css.list}>
-          {shown.length === 0 && <li className={sheet.row}>No material matches.</li>}
+          {shown.length === 0 && <li className={css.empty}>No material matches.</li>}
           {shown.map((material) => (
             <Row
               key={material.name}

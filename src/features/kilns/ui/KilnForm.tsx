@@ -94,7 +94,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
       <ChoiceInput control={control} name="heat" label="Heat" options={KILN_HEATS} />
       {NUMBERS.map(({ name, label, dimension }) =>
         dimension ? (
-          <QuantityInput key={name} {...{ control, name, label, dimension }} />
+          <QuantityInput key={name} {...{ control, name, label, dimension }} isWhole />
         ) : (
           <NumberInput key={name} {...{ control, name, label }} />
         ),

@@ -35,7 +35,7 @@ export function SignInForm({
   action: Action;
   children?: ReactNode;
 }) {
-  // A form resets itself after its action: what was typed comes back as its first values, but for passwords.
+  // A form resets itself after its action: what was typed comes back as its first values, but for a refused password.
   const [{ outcome, typed }, submit, isBusy] = useActionState<Answer, FormData>(
     async (_before, form) => ({ outcome: await action(null, form), typed: form }),
     { outcome: null, typed: null },
@@ -60,7 +60,9 @@ export function SignInForm({
             label={label}
             type={type ?? 'text'}
             autoComplete={autoComplete}
-            defaultValue={type ? '' : ((typed?.get(name) as string | null | undefined) ?? '')}
+            defaultValue={
+              type && (of(name) ?? of('')) ? '' : ((typed?.get(name) as string | undefined) ?? '')
+            }
             autoFocus={i === 0}
             error={Boolean(of(name))}
             helperText={of(name)}

@@ -152,7 +152,7 @@ function CoatFields({
           key={edge}
           dimension="length"
           label={edge === 'from' ? 'From' : 'To'}
-          value={coat[edge] * reachMm(draft)}
+          value={coat[edge] === BLANK ? null : Number((coat[edge] * reachMm(draft)).toFixed(3))}
           onChange={(mm) => onChange({ [edge]: fractionOf(mm, draft) })}
           error={error(edge)}
         />
@@ -219,8 +219,11 @@ function Tick({ label, checked, onChange }: TickProps) {
   );
 }
 
+/** An edge that is not typed yet: out of range, so that it is refused. */
+const BLANK = -1;
+
 /** Where a coat ends as a fraction of how far its bands reach; blank and nonsense stay out of range to be refused. */
 function fractionOf(mm: number | null, draft: PieceDraft): number {
   const reach = reachMm(draft);
-  return mm === null ? -1 : Math.abs(mm - reach) < 0.5 ? 1 : mm / reach;
+  return mm === null ? BLANK : Math.abs(mm - reach) < 0.5 ? 1 : mm / reach;
 }
