@@ -129,7 +129,7 @@ function ConePacks({ firings }: Pick<Props, 'firings'>) {
   const packs = firings.filter(({ cones }) => cones.length > 0).slice(0, PACKS);
   return (
     <section aria-label="Cones of its firings">
-      <h2>Its cones</h2>
+      <h2>Witness cones</h2>
       {packs.length === 0 ? (
         <p className="quiet">No witness cones yet. After a firing they are turned to the bend you see.</p>
       ) : (
