@@ -53,6 +53,14 @@ export function Form<Values extends FieldValues, Theirs>(props: Props<Values, Th
           </Button>
         )}
         {props.beside && <> {props.beside}</>}
+        {of.isRestored && (
+          <p className="small quiet">
+            Not saved yet; kept on this device.{' '}
+            <Button size="small" variant="text" onClick={of.discard}>
+              Start again
+            </Button>
+          </p>
+        )}
       </div>
     </form>
   );

@@ -88,8 +88,11 @@ export function useSavedForm<Values extends FieldValues, Output, Saved, Theirs e
       setIsRestored(true);
     }
     return form.subscribe({
-      formState: { values: true },
-      callback: ({ values: typed }) => void keepOnDevice(slot, typed),
+      formState: { values: true, isDirty: true },
+      callback: ({ values: typed, isDirty }) => {
+        if (isDirty) keepOnDevice(slot, typed);
+        else dropFromDevice(slot);
+      },
     });
   }, [slot, form]);
   const discard = () => {
