@@ -1,4 +1,4 @@
-import type { Cone } from '@/core/vocabulary';
+import type { Atmosphere, Cone } from '@/core/vocabulary';
 import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
 import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
 import { newId, type Db } from '@/records/platform';
@@ -74,6 +74,7 @@ export function dip(glazeId: string, from: number, to: number, more: Partial<Coa
   return {
     glazeId,
     batchId: null,
+    versionId: null,
     method: 'dip',
     times: 1,
     seconds: 3,
@@ -96,16 +97,24 @@ export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): 
     widthMm: 60,
     bodyId,
     split: false,
+    texture: {},
     note: '',
     coats: coats ?? [dip(glazes.Sleeper, 0, 0.66), dip(glazes.Limewash, 0.34, 1)],
   };
+}
+
+/** What a firing is, where it is not a glaze firing to cone 6 in oxidation. */
+interface FiringKind {
+  readonly cone?: Cone;
+  readonly kind?: 'glaze' | 'refire' | 'lustre';
+  readonly atmosphere?: Atmosphere;
 }
 
 /** Saves pieces, fires them at cone 6 in oxidation and opens the kiln; gives the firing and the pieces' ids. */
 export async function fired(
   studio: Studio,
   drafts: readonly PieceDraft[],
-  more: { cone?: Cone; kind?: 'glaze' | 'refire' } = {},
+  more: FiringKind = {},
 ): Promise<{ firingId: string; ids: string[] }> {
   const { base, member } = studio;
   const ids: string[] = [];
@@ -124,7 +133,7 @@ export async function fired(
 /** A firing that is being loaded. */
 export async function emptyFiring(
   { base, member, kilnId }: Studio,
-  { cone = '6', kind = 'glaze' }: { cone?: Cone; kind?: 'glaze' | 'refire' } = {},
+  { cone = '6', kind = 'glaze', atmosphere = 'oxidation' }: FiringKind = {},
 ): Promise<string> {
   const id = newId();
   await saveFiring(
@@ -135,7 +144,7 @@ export async function emptyFiring(
       kilnId,
       kind,
       cone,
-      atmosphere: 'oxidation',
+      atmosphere,
       plannedOn: '2026-01-05',
       startsAt: '18:00',
       programmeId: null,

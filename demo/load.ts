@@ -1,5 +1,5 @@
 import { formShape } from '@/core/vocabulary';
-import { addBatch, saveBody, newestVersions, saveGlaze, saveRecipe } from '@/records/materials';
+import { addBatch, saveBody, versionsInUse, saveGlaze, saveRecipe } from '@/records/materials';
 import { newId, type Db } from '@/records/platform';
 import { addMember } from '@/records/people';
 import { savePieces } from '@/records/pieces';
@@ -69,7 +69,7 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const technician = members[0]!;
   const bodies = await named(BODIES, (row) => saveBody(base, technician, row, null));
   const glazes = await named(GLAZES, (row) => saveGlaze(base, technician, row, null));
-  const versions = await newestVersions(base);
+  const versions = await versionsInUse(base);
   for (const [name, lines] of Object.entries(RECIPES)) {
     const glazeId = glazes.get(name)!;
     const follows = versions.get(glazeId)!;
@@ -82,7 +82,7 @@ async function loadStudio(base: Db, now: Date): Promise<Studio> {
       const code = `${name.slice(0, 1)}${String(n + 1 + i * 40).padStart(2, '0')}`;
       const mixedOn = dayAgo(now, i ? NEW_BATCHES : 560);
       const specificGravity = 1.42 + ((n + i) % 5) / 100;
-      await addBatch(base, technician, { id, glazeId, code, mixedOn, specificGravity });
+      await addBatch(base, technician, { id, glazeId, versionId: null, code, mixedOn, specificGravity });
     }
     batches.set(name, pair);
   }
@@ -121,10 +121,12 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
       widthMm,
       bodyId: studio.bodies.get(piece.body)!,
       split: piece.coats.some((coat) => coat.side === 'left' || coat.side === 'right'),
+      texture: {},
       note: piece.note ?? '',
       coats: piece.coats.map((coat, i) => ({
         glazeId: studio.glazes.get(coat.glaze)!,
         batchId: studio.batches.get(coat.glaze)?.[piece.madeDaysAgo > NEW_BATCHES ? 0 : 1] ?? null,
+        versionId: null,
         method: coat.method ?? 'dip',
         times: coat.times,
         seconds: coat.method === 'brush' ? null : 3,
@@ -138,7 +140,7 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
       })),
     },
     [newId()],
-    ago(studio, piece.madeDaysAgo, 14),
+    { madeAt: ago(studio, piece.madeDaysAgo, 14) },
   );
   return saved!.id;
 }

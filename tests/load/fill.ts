@@ -104,6 +104,7 @@ function zoneRow(pieceId: string, firingId: string, entryId: string, from: numbe
     piece_id: pieceId,
     firing_id: firingId,
     entry_id: entryId,
+    filed_by: firingId,
     side: 'outside' as const,
     from,
     to: from + 0.5,

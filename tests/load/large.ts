@@ -1,5 +1,5 @@
 import { newId } from '@/records/platform';
-import { listGlazes, newestVersions, saveGlaze, saveRecipe } from '@/records/materials';
+import { listGlazes, versionsInUse, saveGlaze, saveRecipe } from '@/records/materials';
 import { freshStudio, plainGlaze } from '../records/studio';
 
 /** The small studio of the records tests with more glazes. */
@@ -11,7 +11,7 @@ export async function largeStudio(name: string, glazeCount: number) {
   const glazes = (await listGlazes(facts.base))
     .filter((glaze) => glaze.kind === 'glaze')
     .map((glaze) => glaze.id);
-  const versions = await newestVersions(facts.base);
+  const versions = await versionsInUse(facts.base);
   for (const glazeId of glazes) {
     const lines = [
       { material: 'Soda feldspar', amount: 60 },

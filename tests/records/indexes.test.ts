@@ -25,6 +25,7 @@ async function spreadEntries(base: Db): Promise<void> {
       Array.from({ length: 3 }, (_, i) => ({
         ...row,
         stack: '[]',
+        history: '[]',
         id: `${row.id.slice(0, 20)}${String(c * 1000 + i).padStart(6, '0')}`,
         key_hash: `${row.id}${cone}${i}`.padEnd(43, 'x').slice(-43),
         cone: cone as Cone,

@@ -80,6 +80,7 @@ test('a glaze has one name, a first version, and is changed under its lock with 
   const batch = {
     id: newId(),
     glazeId: glazes.Sleeper,
+    versionId: null,
     code: 'S02',
     mixedOn: '2026-02-03',
     specificGravity: 1.44,

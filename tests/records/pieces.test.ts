@@ -1,4 +1,5 @@
 import { fromJson, newId, Conflict, NotFound } from '@/records/platform';
+import { setVersionInUse, versionsInUse } from '@/records/materials';
 import { loadPieces, unloadPiece, waitingIds } from '@/records/firings';
 import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
 import { listPieces, piecePage, correctPiece, savePieces } from '@/records/pieces';
@@ -151,25 +152,31 @@ test('a correction of the firing that a coat went into is kept', async () => {
   expect([after.stage, ...after.coats.map((coat) => coat.firingId)]).toEqual(['glazed', firingId, null]);
 });
 
-test('a corrected piece keeps the recipe version it was glazed with; what is new on it is of the newest', async () => {
+test('a corrected piece keeps the recipe version it was glazed with; what is new on it is of the one in use', async () => {
   const { base, member, glazes } = studio;
-  const versionOf = async (glaze: string) =>
-    (await base('glaze_version').where({ glaze_id: glaze }).orderBy('number', 'desc').first('id'))!.id;
   const [saved] = await savePieces(base, member, tile(studio, [dip(glazes.Sleeper, 0, 0.6)]), [newId()]);
-  const first = await versionOf(glazes.Sleeper);
-  for (const glaze_id of [glazes.Sleeper, glazes.Limewash])
+  const first = (await versionsInUse(base)).get(glazes.Sleeper);
+  const second = newId();
+  for (const [id, glaze_id] of [
+    [newId(), glazes.Sleeper],
+    [second, glazes.Limewash],
+    [newId(), glazes.Limewash],
+  ] as const) {
+    const known = await base('glaze_version').where({ glaze_id });
     await base('glaze_version').insert({
-      id: newId(),
+      id,
       glaze_id,
-      number: 7,
+      number: known.length + 1,
       note: '',
       created_at: new Date(),
     });
+  }
+  await setVersionInUse(base, member, { glazeId: glazes.Limewash, versionId: second });
   const page = await piecePage(base, saved!.id);
   const coats = [...page.coats.map((coat) => ({ ...coat, times: 3 })), dip(glazes.Limewash, 0.4, 1)];
   await correctPiece(base, member, page.id, page.version, tile(studio, coats));
   const versions = (await piecePage(base, saved!.id)).coats.map((coat) => coat.versionId);
-  expect(versions).toEqual([first, await versionOf(glazes.Limewash)]);
+  expect(versions).toEqual([first, second]);
 });
 
 test('who comes too late is shown what the other wrote, as a piece and not as columns', async () => {
@@ -216,7 +223,7 @@ test('what a refiring gives is an entry of its own, and what is reglazed lies on
   expect(fromJson<object[]>(entries[1]!.stack)[1]).toMatchObject({ glaze: glazes.Limewash, firing: 1 });
 });
 
-test('slip is ground, wax says so, and a split tile proves two grounds', async () => {
+test('slip is ground under a glaze and a result where it is bare; a split tile proves two grounds', async () => {
   const { base, glazes } = studio;
   const coats = [
     dip(glazes.Whitestrip, 0, 1, { side: 'left' }),
@@ -226,9 +233,9 @@ test('slip is ground, wax says so, and a split tile proves two grounds', async (
   const { ids } = await fired(studio, [{ ...tile(studio, coats), split: true }]);
   const { zones } = (await piecePage(base, ids[0]!)).firings[0]!;
   expect(zones.map((zone) => [zone.side, zone.ground, zone.headword])).toEqual([
-    ['left', 'Whitestrip over Cutting Red', 'Sleeper over Foot wax (resist)'],
+    ['left', 'Cutting Red', 'Whitestrip'],
     ['left', 'Whitestrip over Cutting Red', 'Sleeper'],
-    ['right', 'Cutting Red', 'Sleeper over Foot wax (resist)'],
+    ['right', 'Cutting Red', 'Bare clay'],
     ['right', 'Cutting Red', 'Sleeper'],
   ]);
 });

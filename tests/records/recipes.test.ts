@@ -5,17 +5,18 @@ import {
   bucketCard,
   calibrations,
   fitTiles,
-  newestVersions,
   listMaterials,
   saveMaterial,
   studioBook,
-  newestRecipes,
+  recipesInUse,
   saveRecipe,
+  setVersionInUse,
   versionsOf,
   type RecipeDraft,
+  type RecipeVersion,
 } from '@/records/materials';
-import { newId, Conflict, Refusal } from '@/records/platform';
-import { wallEntries } from '@/records/dictionary';
+import { changesOf, newId, Conflict, NotFound, Refusal } from '@/records/platform';
+import { headwordPage, wallEntries } from '@/records/dictionary';
 import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;
@@ -31,7 +32,7 @@ const LINES = [
 ];
 
 async function draft(glazeId: string, more: Partial<RecipeDraft> = {}): Promise<RecipeDraft> {
-  const follows = (await newestVersions(studio.base)).get(glazeId)!;
+  const [{ id: follows }] = (await versionsOf(studio.base, glazeId)) as [RecipeVersion];
   return { id: newId(), glazeId, follows, wasWritten: false, lines: LINES, note: '', ...more };
 }
 
@@ -51,7 +52,10 @@ test('a recipe is first written down for the version there is, then each change 
     [2, 'more silica', 'Ines Varga', 5],
     [1, '', 'Ines Varga', 5],
   ]);
-  expect((await newestRecipes(base)).map((recipe) => recipe.name)).toEqual(['Limewash']);
+  const inUse = async () => (await recipesInUse(base)).map(({ name, lines }) => [name, lines[1]!.amount]);
+  expect(await inUse()).toEqual([['Limewash', 20]]);
+  await setVersionInUse(base, member, { glazeId: glazes.Limewash, versionId: second.id });
+  expect(await inUse()).toEqual([['Limewash', 25]]);
   const changes = await base('change').where({ what: 'glaze_version', row_id: second.id });
   expect(changes).toHaveLength(1);
 });
@@ -73,7 +77,7 @@ test('two people writing the same recipe are told, and neither recipe is lost', 
   expect([a!.status, b!.status].sort()).toEqual(['fulfilled', 'rejected']);
 });
 
-test('a new version sets earlier proofs apart in every entry at once; the wall still shows them, as older', async () => {
+test('choosing a version sets the proofs of others apart in every entry at once, and back again', async () => {
   const { base, member, glazes, bodyId } = studio;
   await saveRecipe(base, member, await draft(glazes.Sleeper));
   const { firingId } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
@@ -84,8 +88,23 @@ test('a new version sets earlier proofs apart in every entry at once; the wall s
       .where('h.text', 'Sleeper')
       .first('e.*'))!;
   expect(await proofs()).toMatchObject({ proofs: 1, worst_defect: 'running' });
-  await saveRecipe(base, member, await draft(glazes.Sleeper, { wasWritten: true, lines: LINES.slice(0, 4) }));
+  const worse = await draft(glazes.Sleeper, { wasWritten: true, lines: LINES.slice(0, 4) });
+  await saveRecipe(base, member, worse);
+  expect(await proofs()).toMatchObject({ proofs: 1, worst_defect: 'running' });
+  const choose = (versionId: string) => setVersionInUse(base, member, { glazeId: glazes.Sleeper, versionId });
+  await choose(worse.id);
   expect(await proofs()).toMatchObject({ proofs: 0, worst_defect: null });
+  const { headword_id } = await proofs();
+  const [sense] = (await headwordPage(base, headword_id)).senses;
+  expect(sense!.versions).toMatchObject([
+    { made: 'Sleeper version 1', isInUse: false, summary: { proofs: 1, defects: [{ defect: 'running' }] } },
+  ]);
+  await choose(sense!.versions[0]!.choice!.versionId);
+  expect(await proofs()).toMatchObject({ proofs: 1 });
+  expect((await headwordPage(base, headword_id)).senses[0]!.versions).toEqual([]);
+  await choose(worse.id);
+  await expect(choose(newId())).rejects.toThrow(NotFound);
+  expect(await changesOf(base, 'glaze', glazes.Sleeper)).toHaveLength(4);
   const [ground] = await base('ground').where({ body_id: bodyId });
   const wall = await wallEntries(base, { grounds: [ground!.id], cone: '6', atmosphere: 'oxidation' });
   expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });
@@ -96,7 +115,7 @@ test('a new version sets earlier proofs apart in every entry at once; the wall s
 test('crazed and sound tiles of known recipes are counted as evidence of a body’s limit; boil tests as age', async () => {
   const { base, member, glazes, bodyId } = studio;
   const recipes = {
-    Limewash: (await newestRecipes(base)).find((recipe) => recipe.name === 'Limewash')!.lines,
+    Limewash: (await recipesInUse(base)).find((recipe) => recipe.name === 'Limewash')!.lines,
     Sleeper: [
       { material: 'Nepheline syenite, typical', amount: 80 },
       { material: 'Whiting', amount: 20 },
@@ -164,6 +183,7 @@ test('a bucket keeps its measurements, each once, oldest the one it was mixed wi
   const batch = {
     id: newId(),
     glazeId: glazes.Limewash,
+    versionId: null,
     code: 'L7',
     mixedOn: '2026-02-03',
     specificGravity: 1.5,

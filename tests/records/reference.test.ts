@@ -281,7 +281,7 @@ test('a note that somebody else wrote meanwhile is not written over unseen; corr
 test('pieces made after a model know it, and the model knows them', async () => {
   const { base, member } = studio;
   const [model] = await savePieces(base, member, tile(studio), [newId()]);
-  const [made] = await savePieces(base, member, tile(studio), [newId()], new Date(), model!.id);
+  const [made] = await savePieces(base, member, tile(studio), [newId()], { modelId: model!.id });
   expect((await piecePage(base, made!.id)).modelId).toBe(model!.id);
   expect((await piecePage(base, model!.id)).followers).toEqual([made]);
 });

@@ -23,7 +23,8 @@ export function watchWrites(base: Db): void {
     const trx = open.get(id) ?? { tables: new Set<string>(), isNoted: false };
     open.set(id, trx);
     const table = /^\s*(?:insert (?:ignore )?into|update|delete from)\s+`?(\w+)/i.exec(sql)?.[1];
-    if (table === 'change') trx.isNoted = true;
+    // A migration is nobody's doing either.
+    if (table === 'change' || table === 'knex_migrations') trx.isNoted = true;
     else if (table && !UNTOLD.has(table)) trx.tables.add(table);
     if (/^commit/i.test(sql) && !trx.isNoted) for (const one of trx.tables) forgotten.add(one);
     if (/^(commit|rollback)/i.test(sql)) open.delete(id);

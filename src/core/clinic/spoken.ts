@@ -20,7 +20,7 @@ export interface SpokenFacts {
   /** Of the whole zone, 1e-6/K; null when a recipe is missing. */
   readonly glazeExpansion: number | null;
   /** Fired, mm. */
-  readonly thicknessMm: number;
+  readonly thicknessMm: number | null;
   readonly firing: {
     readonly cone: string;
     /** By the witness cones, as an index; null when none was read. */
@@ -101,7 +101,7 @@ export function spoken(facts: SpokenFacts): Message[] {
 }
 
 function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenFacts): Message[] {
-  if (!OF_FIT.has(defect) || glazeExpansion === null || !body.figure || thicknessMm <= 0) return [];
+  if (!OF_FIT.has(defect) || glazeExpansion === null || !body.figure || !thicknessMm) return [];
   const { expansion, miss, tiles } = body.figure;
   const band = bandOf({ glazeExpansion, bodyExpansion: expansion, thicknessMm }, miss);
   const glazes = [...layers]

@@ -1,4 +1,5 @@
 import type { Atmosphere } from '../vocabulary';
+import type { FiredAt } from './history';
 import type { Layer, Stack } from './model';
 
 /** What a stack sits on: the body, with the slips at the very bottom (bottom first). */
@@ -15,15 +16,16 @@ export interface EntryFacts {
   /** Target cone by name, for example "6" or "05½". */
   readonly cone: string;
   readonly atmosphere: Atmosphere;
-  /** How many glaze firings the zone has been through; 1 the first time. */
-  readonly firings: number;
+  /** The firings that made the zone what it is, in order; with one it is the row of the entry itself. */
+  readonly history: readonly FiredAt[];
 }
 
 /**
  * Parts a zone's stack into its ground and what lies on it.
  *
- * Slips at the very bottom, before any fired layer, belong to the ground; a slip over a glaze is a layer
- * like any other. How often a slip was laid on is a fact of the proof, not of the ground.
+ * Slips at the very bottom, before any fired layer, belong to the ground of what lies on them: how often such a slip
+ * was laid on is a fact of the proof. A slip over a glaze is a layer like any other, and slips with nothing on them
+ * are the result themselves.
  *
  * @example
  * groundOf('Cutting Red', [{ glaze: 'Whitestrip', times: 1, slip: true }, { glaze: 'Limewash', times: 2 }])
@@ -31,7 +33,7 @@ export interface EntryFacts {
  */
 export function groundOf(body: string, zone: Stack): { ground: Ground; stack: Stack } {
   const above = zone.findIndex((layer) => !layer.slip || layer.mark !== undefined || (layer.firing ?? 0) > 0);
-  const cut = above === -1 ? zone.length : above;
+  const cut = above === -1 ? 0 : above;
   return { ground: { body, slips: zone.slice(0, cut).map((layer) => layer.glaze) }, stack: zone.slice(cut) };
 }
 
@@ -56,34 +58,37 @@ export function headwordKey(stack: Stack): string {
 }
 
 /**
- * The canonical key of an entry: the stack (glaze, dipped or brushed, times, in order) on a ground, at a
- * target cone, in an atmosphere. A firing between two layers is written `^`, and one for each firing the
- * finished stack went through after its first, so that what a refiring gives is an entry of its own.
+ * The canonical key of an entry: the stack (glaze, way of application, times, in order; of a slip also what the clay
+ * was like) on a ground, at a target cone, in an atmosphere. Firings between two layers are written `^`, and what was
+ * fired more than once carries all its firings, so that what a refiring gives is an entry of its own.
  *
  * Two zones are proofs of one entry exactly when their keys are equal.
  *
  * @example
  * entryKey({ ground: { body: 'red', slips: [] }, stack: [{ glaze: 'A', times: 2, way: 'dipped' }],
- *   cone: '6', atmosphere: 'oxidation', firings: 1 }) // 'red|A*2:dipped|6|oxidation'
+ *   cone: '6', atmosphere: 'oxidation', history: [{ cone: '6', atmosphere: 'oxidation' }] })
+ * // 'red|A*2:dipped|6|oxidation'
  */
-export function entryKey({ ground, stack, cone, atmosphere, firings }: EntryFacts): string {
+export function entryKey({ ground, stack, cone, atmosphere, history }: EntryFacts): string {
   let fired = 0;
   const parts: string[] = [];
   for (const layer of stack) {
     for (; fired < (layer.firing ?? 0); fired++) parts.push('^');
     parts.push(layerKey(layer));
   }
-  for (; fired < firings - 1; fired++) parts.push('^');
-  return [groundKey(ground), parts.join(';'), escape(cone), atmosphere].join('|');
+  const rows = history.map((row) => `${escape(row.cone)}:${row.atmosphere}`);
+  const key = [groundKey(ground), parts.join(';'), escape(cone), atmosphere];
+  return [...key, ...(rows.length > 1 ? [rows.join('>')] : [])].join('|');
 }
 
 function layerKey(layer: Layer): string {
   const mark = layer.mark ? `!${layer.mark}` : '';
   const slip = layer.slip ? '~' : '';
-  return `${slip}${escape(layer.glaze)}*${layer.times}:${layer.way ?? 'dipped'}${mark}`;
+  const clay = layer.slip && layer.clay ? `@${layer.clay}` : '';
+  return `${slip}${escape(layer.glaze)}*${layer.times}:${layer.way ?? 'dipped'}${clay}${mark}`;
 }
 
 /** Keeps the separators of a key out of the names in it. */
 function escape(name: string): string {
-  return name.replace(/[%|;+*:^!~]/g, (sign) => `%${sign.charCodeAt(0).toString(16)}`);
+  return name.replace(/[%|;+*:^!~@>]/g, (sign) => `%${sign.charCodeAt(0).toString(16)}`);
 }

@@ -1,6 +1,16 @@
 export * from './model';
 export { zonesOf, sidesOf, covers, sameStack, EDGE_TOLERANCE } from './zones';
 export { groundOf, groundKey, headwordKey, entryKey, type Ground, type EntryFacts } from './entry';
-export { headwordOf, stackWords, placeWords, timesWords, wareWords } from './words';
+export { fileZones, type FiledZone, type FiredAt } from './history';
+export {
+  clayStateWords,
+  headwordOf,
+  historyWords,
+  layerWords,
+  placeWords,
+  stackWords,
+  timesWords,
+  wareWords,
+} from './words';
 export { areaOfBand, areaOfRevolution, type SizedForm } from './area';
-export { twinText, type TwinFacts } from './twins';
+export { twinText, type TwinCoat, type TwinFacts } from './twins';

@@ -1,5 +1,6 @@
 import { lengthOf, text, type Message, type Quantity } from '../units';
-import { formShape, reachMm, type Measures } from '../vocabulary';
+import { formShape, reachMm, type ClayState, type Measures } from '../vocabulary';
+import type { FiredAt } from './history';
 import type { Coat, Layer, Stack, Zone } from './model';
 import { sidesOf, zonesOf } from './zones';
 
@@ -31,7 +32,22 @@ export function headwordOf(stack: Stack, nameOf: (glaze: string) => string): str
 }
 
 /**
- * A stack in full, bottom first in the order of work: glaze, times, and how if brushed.
+ * How a layer was laid on, in words: dips are counted without a word for them.
+ *
+ * @example layerWords({ times: 2, way: 'dipped' }) // 'twice'
+ * @example layerWords({ times: 3, way: 'brushed' }) // 'brushed three times'
+ */
+export function layerWords({ times, way = 'dipped' }: Pick<Layer, 'times' | 'way'>): string {
+  return way === 'dipped' ? timesWords(times) : `${way} ${timesWords(times)}`;
+}
+
+/** What clay was like, in words, as it stands after "on". */
+export function clayStateWords(state: ClayState): string {
+  return state === 'bisque' ? 'bisque' : `${state} clay`;
+}
+
+/**
+ * A stack in full, bottom first in the order of work: glaze, times, and how if not dipped; of a slip also on what.
  *
  * @example stackWords(stack, nameOf) // 'Sleeper twice, then Limewash once'
  */
@@ -41,10 +57,19 @@ export function stackWords(stack: Stack, nameOf: (glaze: string) => string): str
     .map((layer, i) => {
       const fired =
         i > 0 && (layer.firing ?? 0) > (stack[i - 1]!.firing ?? 0) ? 'fired, then ' : i > 0 ? 'then ' : '';
-      const coats = layer.way === 'brushed' ? `${layer.times} brushed` : timesWords(layer.times);
-      return `${fired}${nameOf(layer.glaze)} ${coats}${markWords(layer)}`;
+      const clay = layer.slip && layer.clay ? ` on ${clayStateWords(layer.clay)}` : '';
+      return `${fired}${nameOf(layer.glaze)} ${layerWords(layer)}${clay}${markWords(layer)}`;
     })
     .join(', ');
+}
+
+/**
+ * Firings in order, in words.
+ *
+ * @example historyWords([ten, seven]) // 'cone 10 reduction, then cone 7 oxidation'
+ */
+export function historyWords(history: readonly FiredAt[]): string {
+  return history.map(({ cone, atmosphere }) => `cone ${cone} ${atmosphere}`).join(', then ');
 }
 
 /**
@@ -69,7 +94,6 @@ export function wareWords(coats: readonly Coat[], nameOf: (glaze: string) => str
 }
 
 function markWords(layer: Layer): string {
-  if (layer.mark === 'resist') return ' (resist)';
   return layer.mark === 'wiped' ? ' (wiped back)' : '';
 }
 

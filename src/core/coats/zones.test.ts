@@ -1,6 +1,17 @@
 import { sayMessage } from '../units';
 import fc from 'fast-check';
-import { entryKey, groundOf, headwordOf, placeWords, wareWords, sameStack, zonesOf, type Coat } from '.';
+import { CLAY_STATES } from '../vocabulary';
+import {
+  entryKey,
+  groundOf,
+  headwordOf,
+  placeWords,
+  sameStack,
+  wareWords,
+  zonesOf,
+  type Coat,
+  type Layer,
+} from '.';
 
 const coat = (glaze: string, from: number, to: number, times = 1, side: Coat['side'] = 'outside'): Coat => ({
   glaze,
@@ -103,13 +114,43 @@ test('slips at the very bottom are ground, a slip over a glaze is a layer', () =
   expect(stack.map((layer) => layer.glaze)).toEqual(['A', 'white']);
 });
 
+test('a slip with nothing on it is the result, told apart by its coats, way and the state of the clay', () => {
+  const slip = { glaze: 'white', times: 1, slip: true, way: 'dipped' } as const;
+  const { ground, stack } = groundOf('red', [slip]);
+  expect([ground.slips, stack]).toEqual([[], [slip]]);
+  expect(headwordOf(stack, (id) => id)).toBe('white');
+  const row = { cone: '6', atmosphere: 'oxidation' } as const;
+  const keyOf = (layer: Layer) => entryKey({ ground, stack: [layer], ...row, history: [row] });
+  const ladder = [
+    ...[1, 2, 3, 4].map((times) => ({ ...slip, times })),
+    ...CLAY_STATES.map((clay) => ({ ...slip, clay })),
+    ...(['brushed', 'inlaid'] as const).map((way) => ({ ...slip, way })),
+  ];
+  expect(new Set(ladder.map(keyOf)).size).toBe(ladder.length);
+});
+
+test('what lies over wax is not there, and the wax leaves no layer; in the next firing it is burnt away', () => {
+  const wax = { ...coat('wax', 0, 0.2), mark: 'resist' } as const;
+  const said = (...coats: Coat[]) =>
+    zonesOf(coats).map(({ from, to, stack }) => [from, to, stack.map(({ glaze }) => glaze).join(' ')]);
+  expect(said(wax, coat('A', 0, 1))).toEqual([
+    [0, 0.2, ''],
+    [0.2, 1, 'A'],
+  ]);
+  expect(said(coat('A', 0, 1), wax, coat('B', 0, 1))).toEqual([
+    [0, 0.2, 'A'],
+    [0.2, 1, 'A B'],
+  ]);
+  expect(said(wax, { ...coat('B', 0, 1), firing: 1 })).toEqual([[0, 1, 'B']]);
+});
+
 test('the entry key tells apart exactly what the dictionary tells apart', () => {
   const facts = {
     ground: { body: 'red', slips: [] },
     stack: [{ glaze: 'A', times: 2 }],
     cone: '6',
     atmosphere: 'oxidation' as const,
-    firings: 1,
+    history: [{ cone: '6', atmosphere: 'oxidation' as const }],
   };
   const key = entryKey(facts);
   expect(entryKey({ ...facts, stack: [{ glaze: 'A', times: 2, way: 'dipped' }] })).toBe(key);
@@ -120,7 +161,12 @@ test('the entry key tells apart exactly what the dictionary tells apart', () => 
     { ...facts, ground: { body: 'red', slips: ['white'] } },
     { ...facts, cone: '5' },
     { ...facts, atmosphere: 'reduction' as const },
-    { ...facts, firings: 2 },
+    { ...facts, history: [...facts.history, ...facts.history] },
+    { ...facts, history: [{ cone: '10', atmosphere: 'reduction' as const }, ...facts.history] },
+    ...(['poured', 'sprayed', 'trailed', 'sponged', 'inlaid'] as const).map((way) => ({
+      ...facts,
+      stack: [{ glaze: 'A', times: 2, way }],
+    })),
   ].map(entryKey);
   expect(new Set([key, ...others]).size).toBe(others.length + 1);
 });

@@ -14,7 +14,8 @@ export const EDGE_TOLERANCE = 1e-6;
  * coats that cover the stretch, in order of application. Neighbouring layers of the same glaze, laid on
  * the same way, merge and their times add; neighbouring zones with equal stacks merge. Bare stretches are
  * zones with an empty stack, so the zones of a side tile it from 0 to 1. On a piece with left or right
- * coats, a coat on the outside counts for both halves.
+ * coats, a coat on the outside counts for both halves. Where a resist lies, later coats of its firing are absent, and
+ * the resist itself leaves no layer.
  *
  * @param coats in order of application; `from` and `to` are fractions, 0 = foot, 1 = rim
  * @returns zones by side (outside, left, right, inside), each side from foot to rim; with no coats at all,
@@ -52,7 +53,10 @@ export function covers(coatSide: Side, side: Side): boolean {
   return coatSide === side || (coatSide === 'outside' && (side === 'left' || side === 'right'));
 }
 
-/** Whether two layers are the same thing laid on the same way in the same firing, so that they merge. */
+/**
+ * Whether two layers are the same thing laid on the same way in the same firing, so that they merge. What the clay was
+ * like under the upper one says nothing more: the lower one lies on the clay.
+ */
 function sameLayer(a: Layer, b: Layer): boolean {
   return (
     a.glaze === b.glaze &&
@@ -95,9 +99,13 @@ function edgesOf(coats: readonly Coat[]): number[] {
   return edges;
 }
 
+/** The layers of coats; what was laid over a resist in the same firing did not stay. */
 function stackOf(coats: readonly Coat[]): Stack {
   const layers: Layer[] = [];
+  const resisted = new Set<number>();
   for (const coat of coats) {
+    if (coat.mark === 'resist') resisted.add(coat.firing ?? 0);
+    if (resisted.has(coat.firing ?? 0)) continue;
     const layer = layerOf(coat);
     const below = layers.at(-1);
     if (below && sameLayer(below, layer))
@@ -107,20 +115,25 @@ function stackOf(coats: readonly Coat[]): Stack {
   return layers;
 }
 
-function layerOf({ glaze, times, way, slip, mark, firing }: Coat): Layer {
+function layerOf({ glaze, times, way, slip, clay, mark, firing }: Coat): Layer {
   return {
     glaze,
     times,
     ...(way && { way }),
     ...(slip && { slip }),
-    ...(mark && { mark }),
+    ...(clay && { clay }),
+    ...(mark === 'wiped' && { mark }),
     ...(firing && { firing }),
   };
 }
 
-/** Whether two stacks are the same from bottom to top, times included. */
+/** Whether two stacks are the same from bottom to top, times and the clay under them included. */
 export function sameStack(a: Stack, b: Stack): boolean {
   return (
-    a.length === b.length && a.every((layer, i) => sameLayer(layer, b[i]!) && layer.times === b[i]!.times)
+    a.length === b.length &&
+    a.every((layer, i) => {
+      const other = b[i]!;
+      return sameLayer(layer, other) && layer.times === other.times && layer.clay === other.clay;
+    })
   );
 }

@@ -55,15 +55,17 @@ describe('the band of a verdict', () => {
   });
 });
 
-test('thickness counts dips and thirds of a dip, and leaves slips and resists out', () => {
+test('thickness counts dips and thirds of a dip, leaves slips out, and is not known of other ways', () => {
   expect(
     firedThickness([
       { glaze: 'slip', times: 1, slip: true },
       { glaze: 'a', times: 2, way: 'dipped' },
       { glaze: 'b', times: 3, way: 'brushed' },
-      { glaze: 'wax', times: 1, mark: 'resist' },
+      { glaze: 'wash', times: 1, mark: 'wiped' },
     ]),
   ).toBeCloseTo(0.9, 9);
+  for (const way of ['poured', 'sprayed', 'trailed', 'sponged', 'inlaid'] as const)
+    expect(firedThickness([{ glaze: 'a', times: 1, way }])).toBeNull();
 });
 
 describe('a body learned from tiles', () => {

@@ -20,15 +20,15 @@ export interface MakeLine extends ModelCoat {
   readonly fromMm: number;
   readonly toMm: number;
   readonly areaCm2: number;
-  /** Dry glaze that stays on the pieces, g, all of them together. */
-  readonly dryGrams: number;
+  /** Dry glaze that stays on the pieces, g, all of them together; null where the thickness of a coat is not known. */
+  readonly dryGrams: number | null;
 }
 
 /** Glaze that a dip does not leave on the piece but that has to be in the bucket is not counted. */
 export interface WorkSheet {
   readonly lines: readonly MakeLine[];
-  /** Dry grams by glaze. */
-  readonly grams: Readonly<Record<string, number>>;
+  /** Dry grams by glaze; null where a coat of it is of unknown thickness. */
+  readonly grams: Readonly<Record<string, number | null>>;
   readonly cautions: readonly string[];
 }
 
@@ -51,17 +51,21 @@ export function makeAgain(
     const side = sideOn(next, coat.side);
     const length = reachMm(next);
     const areaCm2 = areaOfBand(next, side, coat.from, coat.to);
+    const thickness = COAT_THICKNESS[coat.way];
     return {
       ...coat,
       side,
       fromMm: coat.from * length,
       toMm: coat.to * length,
       areaCm2,
-      dryGrams: count * areaCm2 * (COAT_THICKNESS[coat.way].raw / 10) * POROUS_DENSITY * coat.times,
+      dryGrams: thickness && count * areaCm2 * (thickness.raw / 10) * POROUS_DENSITY * coat.times,
     };
   });
-  const grams: Record<string, number> = {};
-  for (const { glaze, dryGrams } of lines) grams[glaze] = (grams[glaze] ?? 0) + dryGrams;
+  const grams: Record<string, number | null> = {};
+  for (const { glaze, dryGrams } of lines) {
+    const before = grams[glaze] === undefined ? 0 : grams[glaze];
+    grams[glaze] = before === null || dryGrams === null ? null : before + dryGrams;
+  }
   return { lines, grams, cautions: cautionsOf(model, next, movement) };
 }
 

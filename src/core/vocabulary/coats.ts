@@ -13,3 +13,21 @@ export type ClayState = (typeof CLAY_STATES)[number];
 /** What kind of thing is in the bucket or jar. */
 export const GLAZE_KINDS = ['glaze', 'slip', 'underglaze', 'wash', 'resist', 'lustre'] as const;
 export type GlazeKind = (typeof GLAZE_KINDS)[number];
+
+/** What was done to the clay before it was glazed; "grogged" is a rough face, "smooth" one that was worked over. */
+export const TEXTURES = [
+  'smooth',
+  'combed',
+  'carved',
+  'inlaid',
+  'stamped',
+  'rolled',
+  'sprigged',
+  'slip-trailed',
+  'grogged',
+  'burnished',
+] as const;
+export type Texture = (typeof TEXTURES)[number];
+
+/** Textures by side; a side that is not there was not noted. */
+export type TextureBySide = Readonly<Partial<Record<Side, readonly Texture[]>>>;

@@ -2,8 +2,22 @@
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
 import { db } from '@/records/platform';
-import { addBatch, addMeasure, saveGlaze, saveMaterial, saveRecipe } from '@/records/materials';
-import { batchSchema, saveGlazeSchema, measureSchema, recipeSchema, saveMaterialSchema } from './schema';
+import {
+  addBatch,
+  addMeasure,
+  saveGlaze,
+  saveMaterial,
+  saveRecipe,
+  setVersionInUse,
+} from '@/records/materials';
+import {
+  batchSchema,
+  measureSchema,
+  recipeSchema,
+  saveGlazeSchema,
+  saveMaterialSchema,
+  versionChoiceSchema,
+} from './schema';
 
 /** Adds a glaze or changes what is said about one. */
 export const saveGlazeCard = action('teacher', saveGlazeSchema, async (member, { glaze, version }) => {
@@ -24,6 +38,13 @@ export const saveRecipeText = action('teacher', recipeSchema, async (member, dra
   const number = await saveRecipe(db(), member.id, draft);
   refresh();
   return number;
+});
+
+/** Chooses the version of a glaze that is in use. */
+export const chooseVersion = action('teacher', versionChoiceSchema, async (member, choice) => {
+  await setVersionInUse(db(), member.id, choice);
+  refresh();
+  return null;
 });
 
 /** Adds a material of the studio's own, or changes one. */

@@ -23,6 +23,7 @@ export const saveGlazeSchema = z.object({ glaze: glazeSchema, version: z.int().n
 export const batchSchema = z.object({
   id: idSchema,
   glazeId: idSchema,
+  versionId: idSchema,
   code: z.string().trim().min(1, 'Write what is on the bucket.').max(40, 'At most 40 characters.'),
   mixedOn: z.iso.date('Choose a day.'),
   specificGravity: z
@@ -31,6 +32,8 @@ export const batchSchema = z.object({
     .max(2.5, 'More than 2.50?')
     .nullable(),
 });
+
+export const versionChoiceSchema = z.object({ glazeId: idSchema, versionId: idSchema });
 
 const lineSchema = z.object({
   material: z.string().trim().min(1, 'Which material?').max(120, 'At most 120 letters.'),

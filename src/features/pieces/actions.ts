@@ -9,7 +9,7 @@ import { pieceReadingSchema } from '@/features/shared/readingSchema';
 
 /** Saves a piece and its twins; gives their numbers back. */
 export const saveNewPieces = action('student', newPieceSchema, (member, { ids, draft, modelId }) =>
-  savePieces(db(), member.id, draft, ids, new Date(), modelId),
+  savePieces(db(), member.id, draft, ids, { modelId }),
 );
 
 /** Corrects a piece. A student may correct own pieces only. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CLAY_STATES, FORMS, METHODS, SIDES } from '@/core/vocabulary';
+import { CLAY_STATES, FORMS, METHODS, SIDES, TEXTURES } from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
 import { idSchema } from '@/features/shared/schema';
 
@@ -12,6 +12,7 @@ export const coatSchema = z
   .object({
     glazeId: idSchema.or(z.literal('').transform((_, ctx) => (ctx.addIssue('Choose a glaze.'), z.NEVER))),
     batchId: idSchema.nullable(),
+    versionId: idSchema.nullable().default(null),
     method: z.enum(METHODS),
     times: z.int('Whole times only.').min(1, 'At least once.').max(30, 'More than 30 times?'),
     seconds: z.number().min(0, 'Cannot be negative.').max(600, 'More than ten minutes?').nullable(),
@@ -34,6 +35,7 @@ export const pieceSchema = z.object({
   widthMm: z.number('Type a width.').min(5, 'At least 0.5 cm.').max(2000, 'At most 200 cm.'),
   bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
   split: z.boolean(),
+  texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
   note: z.string().max(4000, 'At most 4000 characters.'),
   coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
 });

@@ -7,7 +7,7 @@ import type { Db } from '@/records/platform/db';
 import { calibrations, fitTiles } from '@/records/materials/fitTiles';
 import { curveOf } from '@/records/firings/logs';
 import type { PieceFiring, PiecePage } from '@/records/pieces/piecePages';
-import type { NewestRecipe } from '@/records/materials/recipes';
+import type { RecipeInUse } from '@/records/materials/recipes';
 
 /** What chemistry and firing say of the worst zone of a piece. */
 export interface ChemistryFacts {
@@ -19,7 +19,7 @@ export interface ChemistryFacts {
   /** Glazes of the worst zone, bottom first. */
   readonly layers: readonly { readonly glazeId: string; readonly name: string; readonly times: number }[];
   /** The recipe of its glaze when it is one glaze alone. */
-  readonly recipe: NewestRecipe | null;
+  readonly recipe: RecipeInUse | null;
 }
 
 interface Asked {
@@ -28,7 +28,7 @@ interface Asked {
   readonly firing: PieceFiring;
   /** The worst zone without its slips. */
   readonly stack: Stack;
-  readonly recipes: readonly NewestRecipe[];
+  readonly recipes: readonly RecipeInUse[];
   /** 1e-6/K by glaze id. */
   readonly expansions: ReadonlyMap<string, number>;
   readonly body: { readonly name: string; readonly expansion: number | null; readonly cone_to: string };

@@ -11,7 +11,7 @@ import { NotFound, found } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
 import { piecePage, type FiredZone, type PiecePage } from '@/records/pieces/piecePages';
-import { newestRecipes } from '@/records/materials/recipes';
+import { recipesInUse } from '@/records/materials/recipes';
 import { chemistryFactsOf, type ChemistryFacts } from './chemistryFacts';
 
 /** What the records say of one piece's defect, and the piece. */
@@ -50,7 +50,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   const [bodyRow, firingRow, recipes, book] = await Promise.all([
     base('body').where({ id: piece.bodyId }).first('*'),
     base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
-    newestRecipes(base),
+    recipesInUse(base),
     studioBook(base),
   ]);
   const [body, fired] = [found(bodyRow, 'This clay'), found(firingRow, 'This firing')];

@@ -1,9 +1,9 @@
 import { type JoinedRow, rowsOf } from '@/records/platform/joins';
-import type { Atmosphere } from '@/core/vocabulary';
+import type { Atmosphere, Cone } from '@/core/vocabulary';
 import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
 import { fromJson, type Db } from '@/records/platform/db';
-import { proofCounts } from './entries';
-import { newestVersions } from '@/records/materials/glazes';
+import { apartFor } from './entries';
+import { versionsInUse } from '@/records/materials/glazes';
 import { cachedUntilWrite } from '@/records/platform/cache';
 
 /** An entry as it is looked up by its colour. */
@@ -63,7 +63,7 @@ const LARGE = 50_000;
 const colourField = cachedUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
 
 async function layOut(base: Db): Promise<Field> {
-  const [rows, zones, glazes, mixed, newest] = await Promise.all([
+  const [rows, zones, glazes, mixed, inUse] = await Promise.all([
     rowsOf<{ e: 'entry'; g: 'ground'; h: 'headword' }>()(
       base('entry as e')
         .join('headword as h', 'h.id', 'e.headword_id')
@@ -77,38 +77,40 @@ async function layOut(base: Db): Promise<Field> {
       'g.name as ground',
       'g.body_id',
     ),
-    rowsOf<{ z: 'zone'; f: 'firing'; r: 'reading' }>()(
+    rowsOf<{ e: 'entry'; z: 'zone'; f: 'firing'; r: 'reading' }, { readonly cone: Cone }>()(
       base('zone as z')
+        .join('entry as e', 'e.id', 'z.entry_id')
         .join(
           'reading as r',
           (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
         )
-        .join('firing as f', 'f.id', 'z.firing_id')
-        .whereNull('z.ended_at'),
-      'z.entry_id',
+        .join('firing as f', 'f.id', 'z.filed_by')
+        .whereNull('z.ended_at')
+        .select(base.raw('coalesce(f.filed_cone, f.cone) as cone')),
+      'e.id as entry_id',
       'z.colour as measured',
       'r.colour',
       'z.versions',
-      'f.cone',
       'f.achieved_cone',
+      'f.atmosphere_reached',
     ),
     base('glaze').where({ decorative: 1 }).select('id'),
     base('batch as b')
       .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
       .whereNull('b.ended_at')
       .distinct('v.glaze_id as id') as Promise<{ id: string }[]>,
-    newestVersions(base),
+    versionsInUse(base),
   ]);
   const entries = rows.map(entryOf);
   const placeOf = new Map(entries.map(({ id }, i) => [id, i]));
-  const current = new Set(newest.values());
+  const current = new Set(inUse.values());
   const labs = new Map<string, Lab>();
   const lab = (hex: string) => labs.get(hex) ?? labs.set(hex, labOf(hex)).get(hex)!;
   // Many zones, few kinds of them: each kind is judged once.
   const counting = new Map<string, boolean>();
   const counts = (zone: (typeof zones)[number]) => {
-    const kind = `${zone.versions} ${zone.cone} ${zone.achieved_cone}`;
-    const known = counting.get(kind) ?? proofCounts(zone, current);
+    const kind = `${zone.versions} ${zone.cone} ${zone.achieved_cone} ${zone.atmosphere_reached}`;
+    const known = counting.get(kind) ?? apartFor(zone, current) === null;
     counting.set(kind, known);
     return known;
   };

@@ -1,12 +1,13 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import type { EntryRow } from '@/records/platform/tables';
 import type { Atmosphere, Side } from '@/core/vocabulary';
-import type { Stack } from '@/core/coats';
+import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
-import { defectsOf, proofCounts, proofRows, type ProofRow } from './entries';
+import { apartFor, defectsOf, latestLooks, proofRows, type Apart, type ProofRow } from './entries';
 import { NotFound } from '@/records/platform/errors';
-import { newestVersions } from '@/records/materials/glazes';
+import { versionsInUse } from '@/records/materials/glazes';
+import { versionSenses, type VersionSense } from './versionSenses';
 import { SHOWN_PHOTO, shownPhoto, type ShownPhoto } from '@/records/pieces/photos';
 
 /** One piece's zone that proves a sense. */
@@ -27,8 +28,9 @@ export interface Proof {
   readonly movement: string | null;
   readonly note: string;
   readonly defects: readonly { readonly defect: string; readonly severity: number; readonly place: string }[];
-  /** False for an older recipe version, or a firing more than half a cone off. */
   readonly counts: boolean;
+  /** Why it is shown and not counted; null for one that counts. */
+  readonly apart: Apart | null;
   /** Recipe versions and batches in words, "Limewash 2, batch B-07"; what was not noted is left out. */
   readonly made: string;
   readonly at: Date;
@@ -44,7 +46,8 @@ export interface Sense {
   readonly ground: string;
   readonly cone: string;
   readonly atmosphere: Atmosphere;
-  readonly firings: number;
+  /** The firings that made it what it is, in order; more than one is a sense of its own. */
+  readonly history: readonly FiredAt[];
   readonly stack: Stack;
   readonly summary: Agreement | null;
   readonly colour: string | null;
@@ -52,6 +55,8 @@ export interface Sense {
   readonly teacherNote: string;
   /** Of the teacher's note, for who changes it. */
   readonly noteVersion: number;
+  /** What it shows by recipe version; empty when all proofs are of the versions in use. */
+  readonly versions: readonly VersionSense[];
   readonly proofs: readonly Proof[];
 }
 
@@ -78,7 +83,7 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
     'e.*',
     'g.name as ground',
   );
-  const proofs = await proofsOf(
+  const { proofs, versions } = await proofsOf(
     base,
     entries.map((entry) => entry.id),
   );
@@ -102,13 +107,14 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
           ground: entry.ground,
           cone: entry.cone,
           atmosphere: entry.atmosphere,
-          firings: entry.firings,
+          history: fromJson<FiredAt[]>(entry.history),
           stack: fromJson<Stack>(entry.stack),
           summary,
           colour: entry.colour,
           firstAt: entry.first_at,
           teacherNote: entry.teacher_note,
           noteVersion: entry.note_version,
+          versions: versions.get(entry.id) ?? [],
           proofs: proofs.get(entry.id)!.map((proof) => standingOf(proof, summary)),
         };
       }),
@@ -134,39 +140,26 @@ const SHOWN = 60;
 /** A proof with its piece, its firing and the photo that shows it. */
 type ProofPlace = ProofRow &
   JoinedRow<
-    { z: 'zone'; p: 'piece'; f: 'firing'; k: 'kiln'; r: 'reading'; ph: Maybe<'photo'> },
-    | 'z.side'
-    | 'z.from'
-    | 'z.to'
-    | 'p.label'
-    | 'f.number'
-    | 'k.name as kiln'
-    | 'r.note'
-    | (typeof SHOWN_PHOTO)[number]
+    { p: 'piece'; f: 'firing'; k: 'kiln'; r: 'reading'; ph: Maybe<'photo'> },
+    'p.label' | 'f.number' | 'k.name as kiln' | 'r.note' | (typeof SHOWN_PHOTO)[number]
   >;
 
+/** The proofs of entries, and what they show by recipe version, by entry. */
 async function proofsOf(
   base: Db,
   entryIds: readonly string[],
-): Promise<Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>> {
-  const rows = await proofRows(base, entryIds)
+): Promise<{
+  proofs: Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>;
+  versions: Map<string, VersionSense[]>;
+}> {
+  const looks = await proofRows(base, entryIds)
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
-    .select<ProofPlace[]>(
-      'z.side',
-      'z.from',
-      'z.to',
-      'z.piece_id',
-      'p.label',
-      ...SHOWN_PHOTO,
-      'f.id as firing_id',
-      'k.name as kiln',
-      'f.number',
-      'r.note',
-    );
-  const [newestOf, madeOf] = await Promise.all([newestVersions(base), madeWords(base, rows)]);
-  const newest = new Set(newestOf.values());
+    .select<ProofPlace[]>('p.label', ...SHOWN_PHOTO, 'k.name as kiln', 'f.number', 'r.note');
+  const rows = latestLooks(looks);
+  const [inUseOf, madeOf] = await Promise.all([versionsInUse(base), madeWords(base, rows)]);
+  const inUse = new Set(inUseOf.values());
   const found = new Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>();
   const defects = await defectsOf(
     base,
@@ -176,6 +169,7 @@ async function proofsOf(
     const list = found.get(row.entry_id) ?? [];
     found.set(row.entry_id, list);
     if (list.length >= SHOWN) continue;
+    const apart = apartFor(row, inUse);
     list.push({
       zoneId: row.zone_id,
       pieceId: row.piece_id,
@@ -193,12 +187,14 @@ async function proofsOf(
       movement: row.movement,
       note: row.note,
       defects: defects.get(row.reading_id) ?? [],
-      counts: proofCounts(row, newest),
+      counts: apart === null,
+      apart,
       made: madeOf(row),
       at: row.at,
     });
   }
-  return found;
+  const versions = await versionSenses(base, rows, (id) => defects.get(id) ?? [], inUse);
+  return { proofs: found, versions };
 }
 
 interface MadeRow {
@@ -260,14 +256,15 @@ export async function headwordText(base: Db, id: string): Promise<string | null>
  * Entries without one are left out.
  */
 export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Map<string, string>> {
-  const rows: { entry_id: string; hash: string }[] = await rowsOf<{ z: 'zone'; ph: 'photo' }>()(
+  const rows: { entry_id: string; hash: string }[] = await rowsOf<{ e: 'entry'; ph: 'photo' }>()(
     base('zone as z')
+      .join('entry as e', 'e.id', 'z.entry_id')
       .join('piece as p', 'p.id', 'z.piece_id')
       .join('photo as ph', 'ph.id', 'p.photo_id')
       .whereIn('z.entry_id', entryIds)
       .whereNull('z.ended_at')
       .orderByRaw('z.`to` - z.`from`, ph.at'),
-    'z.entry_id',
+    'e.id as entry_id',
     'ph.hash',
   );
   // The last of each stays.

@@ -7,15 +7,16 @@ import {
   groundOf,
   headwordKey,
   headwordOf,
+  type FiledZone,
   type Ground,
   type Stack,
 } from '@/core/coats';
-import type { Atmosphere, Surface, Movement } from '@/core/vocabulary';
+import type { AtmosphereReached, Movement, Side, Surface } from '@/core/vocabulary';
 import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
-import { newestVersions } from '@/records/materials/glazes';
+import { versionsInUse } from '@/records/materials/glazes';
 
 function hashOf(key: string): string {
   return createHash('sha256').update(key).digest('base64url');
@@ -69,7 +70,7 @@ async function ensureHeadword(trx: Db, stack: Stack): Promise<string> {
   });
 }
 
-/** Whether glazes lie there as they were dipped or brushed, none of them resisted or wiped. */
+/** Whether glazes lie there as they were put on, none of them wiped. */
 function isPlain(stack: Stack): boolean {
   return stack.length > 0 && stack.every((layer) => !layer.mark);
 }
@@ -80,22 +81,19 @@ function depthOf(stack: Stack): number {
 }
 
 /**
- * The entry that a zone's stack belongs to: found by its canonical key, added with its ground and headword
- * when it is new.
+ * The entry that a zone belongs to: found by its canonical key, added with its ground and headword when it is new.
  */
-export async function ensureEntry(
-  trx: Db,
-  bodyId: string,
-  zoneStack: Stack,
-  facts: { cone: string; atmosphere: Atmosphere; firings: number },
-): Promise<string> {
-  const { ground, stack } = groundOf(bodyId, zoneStack);
-  return ensureRow(trx, 'entry', entryKey({ ground, stack, ...facts }), async () => ({
+export async function ensureEntry(trx: Db, bodyId: string, filed: FiledZone): Promise<string> {
+  const { cone, atmosphere, history } = filed;
+  const { ground, stack } = groundOf(bodyId, filed.stack);
+  const key = entryKey({ ground, stack, cone, atmosphere, history });
+  return ensureRow(trx, 'entry', key, async () => ({
     headword_id: await ensureHeadword(trx, stack),
     ground_id: await ensureGround(trx, ground),
-    cone: facts.cone,
-    atmosphere: facts.atmosphere,
-    firings: facts.firings,
+    cone,
+    atmosphere,
+    firings: history.length,
+    history: JSON.stringify(history),
     stack: JSON.stringify(stack),
     base_times: stack[0]?.times ?? 0,
     top_times: stack.at(-1)?.times ?? 0,
@@ -110,6 +108,9 @@ export interface ProofRow {
   readonly entry_id: string;
   readonly firing_id: string;
   readonly piece_id: string;
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
   readonly versions: string;
   readonly swatch_hash: string | null;
   readonly zone_colour: string | null;
@@ -118,26 +119,35 @@ export interface ProofRow {
   readonly movement: Movement | null;
   readonly colour: string | null;
   readonly at: Date;
+  /** The cone that its firing is filed under, and the one it reached. */
   readonly cone: string;
   readonly achieved_cone: number | null;
+  readonly atmosphere_reached: AtmosphereReached | null;
 }
 
-/** The zones of entries that have a live reading after the firing: their proofs, newest first. */
+/**
+ * The zones of entries that have a live reading after the firing: their proofs, newest first. The firing `f` of a
+ * proof is the one that made the zone what it is; a zone that was looked at again after a firing that did nothing to
+ * it is there twice, see `latestLooks`.
+ */
 export function proofRows(base: Db, entryIds: readonly string[]) {
   return base('zone as z')
     .join(
       'reading as r',
       (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
     )
-    .join('firing as f', 'f.id', 'z.firing_id')
+    .join('firing as f', 'f.id', 'z.filed_by')
     .whereIn('z.entry_id', entryIds)
     .whereNull('z.ended_at')
     .orderBy('r.at', 'desc')
     .select<ProofRow[]>(
       'z.id as zone_id',
       'z.entry_id',
-      'z.firing_id',
+      'f.id as firing_id',
       'z.piece_id',
+      'z.side',
+      'z.from',
+      'z.to',
       'z.versions',
       'z.swatch_hash',
       'z.colour as zone_colour',
@@ -146,9 +156,26 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
       'r.movement',
       'r.colour',
       'r.at',
-      'f.cone',
+      base.raw('coalesce(f.filed_cone, f.cone) as cone'),
       'f.achieved_cone',
+      'f.atmosphere_reached',
     );
+}
+
+/**
+ * Of each stretch of a piece only the newest look: what was seen later, after a firing that did nothing to it, is
+ * what it shows.
+ *
+ * @param rows newest first
+ */
+export function latestLooks<
+  R extends Pick<ProofRow, 'entry_id' | 'piece_id' | 'firing_id' | 'side' | 'from' | 'to'>,
+>(rows: readonly R[]): R[] {
+  const seen = new Set<string>();
+  return rows.filter(({ entry_id, piece_id, firing_id, side, from, to }) => {
+    const stretch = [entry_id, piece_id, firing_id, side, from, to].join(' ');
+    return !seen.has(stretch) && seen.add(stretch);
+  });
 }
 
 /** Defects by reading. */
@@ -161,19 +188,26 @@ export async function defectsOf(base: Db, readingIds: readonly string[]) {
   return found;
 }
 
-/** Whether a proof counts: newest recipe versions, and a firing within half a cone of its target. */
-export function proofCounts(
-  row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_cone'>,
-  newest: ReadonlySet<string>,
-): boolean {
-  return (
-    hitTarget(row.cone, row.achieved_cone) &&
-    fromJson<string[]>(row.versions).every((version) => newest.has(version))
-  );
+/** Why a proof is shown and not counted. */
+export type Apart = 'other version' | 'missed cone' | 'other atmosphere';
+
+/**
+ * Why a proof stands apart: it is of a recipe version that is not in use, its firing came out more than half a cone
+ * off, or its atmosphere came out weaker or stronger than meant, as far as anybody said.
+ *
+ * @returns null for one that counts
+ */
+export function apartFor(
+  row: Pick<ProofRow, 'versions' | 'cone' | 'achieved_cone' | 'atmosphere_reached'>,
+  inUse: ReadonlySet<string>,
+): Apart | null {
+  if (!hitTarget(row.cone, row.achieved_cone)) return 'missed cone';
+  if (row.atmosphere_reached !== null && row.atmosphere_reached !== 'as meant') return 'other atmosphere';
+  return fromJson<string[]>(row.versions).every((version) => inUse.has(version)) ? null : 'other version';
 }
 
 /** A proof as the evidence is judged by; a colour that somebody picked goes before the one measured. */
-export function seenOf(row: ProofRow, defects: Seen['defects'], newest: ReadonlySet<string>): Seen {
+export function seenOf(row: ProofRow, defects: Seen['defects'], inUse: ReadonlySet<string>): Seen {
   const colour = row.colour ?? row.zone_colour;
   return {
     id: row.zone_id,
@@ -183,7 +217,7 @@ export function seenOf(row: ProofRow, defects: Seen['defects'], newest: Readonly
     movement: row.movement,
     colour: colour ? labOf(colour) : null,
     defects,
-    counts: proofCounts(row, newest),
+    counts: apartFor(row, inUse) === null,
   };
 }
 
@@ -193,15 +227,15 @@ export function seenOf(row: ProofRow, defects: Seen['defects'], newest: Readonly
  */
 export async function refreshEntries(trx: Db, entryIds: readonly string[]): Promise<void> {
   if (entryIds.length === 0) return;
-  const rows = await proofRows(trx, entryIds);
+  const rows = latestLooks(await proofRows(trx, entryIds));
   const defects = await defectsOf(
     trx,
     rows.map((row) => row.reading_id),
   );
-  const newest = new Set((await newestVersions(trx)).values());
+  const inUse = new Set((await versionsInUse(trx)).values());
   for (const id of entryIds) {
     const proofs = rows.filter((row) => row.entry_id === id);
-    const seen = proofs.map((row) => seenOf(row, defects.get(row.reading_id) ?? [], newest));
+    const seen = proofs.map((row) => seenOf(row, defects.get(row.reading_id) ?? [], inUse));
     await trx('entry')
       .where({ id })
       .update(summaryRow(agreementOf(seen), proofs));

@@ -86,3 +86,26 @@ export async function correctionsOf(base: Db, entryIds: readonly string[]): Prom
     settledAt: row.settled_at,
   }));
 }
+
+/**
+ * Takes the teacher's notes and the corrections of entries along to where their zones went, when none of their zones
+ * is left.
+ */
+export async function moveEntryNotes(
+  trx: Db,
+  moved: readonly (readonly [before: string | null, now: string | null])[],
+): Promise<void> {
+  const goals = new Map(
+    moved.flatMap(([before, now]) => (before && now && before !== now ? [[before, now]] : [])),
+  );
+  for (const [before, now] of goals) {
+    if (await trx('zone').where({ entry_id: before, ended_at: null }).first('id')) continue;
+    await trx('correction').where({ entry_id: before }).update({ entry_id: now });
+    const rows = await trx('entry').whereIn('id', [before, now]).select('id', 'teacher_note');
+    const noteOf = (id: string) => rows.find((row) => row.id === id)?.teacher_note ?? '';
+    if (!noteOf(before)) continue;
+    const text = [noteOf(now), noteOf(before)].filter(Boolean).join('\n');
+    await trx('entry').where({ id: now }).update({ teacher_note: text });
+    await trx('entry').where({ id: before }).update({ teacher_note: '' });
+  }
+}

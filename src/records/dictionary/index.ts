@@ -12,7 +12,7 @@ export {
   sensesOf,
   tilesOf,
 } from './dictionary';
-export { proofRows, refreshEntries, refreshStaleEntries } from './entries';
+export { type Apart, proofRows, refreshEntries, refreshStaleEntries } from './entries';
 export {
   addCorrection,
   type Correction,
@@ -34,6 +34,7 @@ export {
   type Share,
   shareBy,
 } from './shares';
+export { type VersionSense } from './versionSenses';
 export {
   type WallChoice,
   wallChoices,

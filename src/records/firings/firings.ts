@@ -304,6 +304,6 @@ export async function setAchievedCone(
   const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
   await refreshEntries(
     trx,
-    touched.map((row) => row.entry_id),
+    touched.flatMap((row) => row.entry_id ?? []),
   );
 }

@@ -1,5 +1,4 @@
 import { type JoinedRow, type Maybe } from '@/records/platform/joins';
-import { twinText } from '@/core/coats';
 import { analyse } from '@/core/chemistry';
 import type { Spot } from '@/core/firing';
 import { recordChange } from '@/records/platform/changes';
@@ -7,7 +6,7 @@ import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
 import { studioBook } from '@/records/materials/materials';
 import { piecesById, type ListedPiece } from '@/records/pieces/piecePages';
-import { newestRecipes } from '@/records/materials/recipes';
+import { recipesInUse } from '@/records/materials/recipes';
 
 /** A piece that is loaded or could be, as the load map draws it. */
 export interface ShelfPiece extends ListedPiece {
@@ -39,7 +38,7 @@ const TRACE = 0.05;
 async function habitsOf(base: Db) {
   const [glazes, recipes, book] = await Promise.all([
     base('glaze').select('id', 'movement') as Promise<{ id: string; movement: string | null }[]>,
-    newestRecipes(base),
+    recipesInUse(base),
     studioBook(base),
   ]);
   const holds = new Map(
@@ -79,6 +78,7 @@ export async function shelfPieces(
       (JoinedRow<
         { p: 'piece'; r: Maybe<'round'>; fp: Maybe<'firing_piece'> },
         | 'p.id'
+        | 'p.twin_key'
         | 'r.id as round_id'
         | 'r.name as round_name'
         | 'r.number as round_number'
@@ -93,6 +93,7 @@ export async function shelfPieces(
       'r.name as round_name',
       'r.number as round_number',
       base.raw("date_format(coalesce(p.due_on, r.due_on), '%Y-%m-%d') as due"),
+      'p.twin_key',
       'fp.shelf',
       'fp.x_mm',
       'fp.y_mm',
@@ -111,7 +112,7 @@ export async function shelfPieces(
       runsFrom: running.length ? Math.min(...running.map(({ from }) => from)) * piece.heightMm : null,
       chrome: glazes.some((id) => habits.chrome.has(id)),
       tin: glazes.some((id) => habits.tin.has(id)),
-      twins: twinText(piece),
+      twins: row.twin_key,
       round:
         row.round_id === null ? null : { id: row.round_id, name: row.round_name!, number: row.round_number! },
       dueOn: row.due,

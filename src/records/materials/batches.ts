@@ -5,12 +5,14 @@ import type { Mapping } from '@/records/platform/mapping';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
-import { newestVersions } from './glazes';
+import { versionsInUse } from './glazes';
 
-/** One mixing of the newest version of a glaze. */
+/** One mixing of a version of a glaze. */
 export interface BatchDraft {
   readonly id: string;
   readonly glazeId: string;
+  /** The version that was mixed; null for the one in use. */
+  readonly versionId: string | null;
   /** What is written on the bucket. */
   readonly code: string;
   /** Day it was mixed, "YYYY-MM-DD". */
@@ -23,7 +25,11 @@ export interface BatchDraft {
 export async function addBatch(base: Db, memberId: string, draft: BatchDraft): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (await trx('batch').where({ id: draft.id }).first('id')) return;
-    const version = (await newestVersions(trx)).get(draft.glazeId);
+    const version =
+      draft.versionId === null
+        ? (await versionsInUse(trx)).get(draft.glazeId)
+        : (await trx('glaze_version').where({ id: draft.versionId, glaze_id: draft.glazeId }).first('id'))
+            ?.id;
     if (!version) throw new NotFound('This glaze');
     const row = {
       glaze_version_id: version,

@@ -75,7 +75,7 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
       expansions.set(row.version_id, analyse(fromJson<Line[]>(row.recipe), { book }).expansion.appen);
     const glazeExpansion = expansions.get(row.version_id) ?? null;
     const thicknessMm = firedThickness(fromJson<Stack>(row.stack));
-    if (glazeExpansion === null || thicknessMm === 0) return [];
+    if (glazeExpansion === null || !thicknessMm) return [];
     return [
       {
         bodyId: row.body_id,

@@ -1,8 +1,8 @@
-import { type JoinedRow, rowsOf } from '@/records/platform/joins';
+import { rowsOf } from '@/records/platform/joins';
 import type { GlazeKind, Movement, Surface } from '@/core/vocabulary';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { flag, readRow, type Mapping } from '@/records/platform/mapping';
-import type { GlazeRow } from '@/records/platform/tables';
+import type { GlazeRow, GlazeVersionRow } from '@/records/platform/tables';
 import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write';
 
 export interface Glaze {
@@ -19,9 +19,16 @@ export interface Glaze {
   readonly advice: string;
   readonly caution: string;
   readonly version: number;
+  /** The recipe version in use: what the dictionary counts, and what a coat is of when nothing else is said. */
   readonly versionId: string;
   readonly versionNumber: number;
-  readonly batches: readonly { readonly id: string; readonly code: string }[];
+  /** All versions, newest first. */
+  readonly versions: readonly { readonly id: string; readonly number: number }[];
+  readonly batches: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly versionNumber: number;
+  }[];
 }
 
 export type GlazeDraft = Pick<
@@ -43,53 +50,59 @@ const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
   version: 'version',
 };
 
-/** The newest version of each glaze. */
-function newestVersion(base: Db) {
-  return base('glaze_version as v')
-    .join(
-      base('glaze_version').groupBy('glaze_id').select('glaze_id').max('number as number').as('n'),
-      (join) => void join.on('n.glaze_id', 'v.glaze_id').andOn('n.number', 'v.number'),
-    )
-    .select<JoinedRow<{ v: 'glaze_version' }, 'v.id' | 'v.glaze_id' | 'v.number'>[]>(
-      'v.id',
-      'v.glaze_id',
-      'v.number',
-    );
-}
-
 /**
- * All glazes in use, in the studio's own order, each with its newest version and live batches. Glazes that
- * were mixed for a round only are left out unless asked for.
+ * All glazes in use, in the studio's own order, each with its versions and live batches. Glazes that were mixed for a
+ * round only are left out unless asked for.
  */
 export async function listGlazes(base: Db, { tests = false } = {}): Promise<Glaze[]> {
-  const glazes = base('glaze as g')
-    .join(newestVersion(base).as('v'), 'v.glaze_id', 'g.id')
-    .whereNull('g.ended_at');
+  const glazes = base('glaze as g').whereNull('g.ended_at');
   if (!tests) void glazes.whereNull('g.round_id');
-  const rows = await glazes
-    .orderBy(['g.sort', 'g.name'])
-    .select<(GlazeRow & { version_id: string; version_number: number })[]>(
-      'g.*',
-      'v.id as version_id',
-      'v.number as version_number',
-    );
-  const batches = await base('batch as b')
-    .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
-    .whereNull('b.ended_at')
-    .orderBy('b.mixed_on', 'desc')
-    .select<{ id: string; code: string; glaze_id: string }[]>('b.id', 'b.code', 'v.glaze_id');
-  return rows.map((row) => ({
-    ...readRow(GLAZE, row),
-    versionId: row.version_id,
-    versionNumber: row.version_number,
-    batches: batches.filter((b) => b.glaze_id === row.id).map(({ id, code }) => ({ id, code })),
-  }));
+  const [rows, versions, batches] = await Promise.all([
+    glazes.orderBy(['g.sort', 'g.name']).select<GlazeRow[]>('g.*'),
+    base('glaze_version').orderBy('number', 'desc').select('id', 'glaze_id', 'number'),
+    rowsOf<{ b: 'batch'; v: 'glaze_version' }>()(
+      base('batch as b')
+        .join('glaze_version as v', 'v.id', 'b.glaze_version_id')
+        .whereNull('b.ended_at')
+        .orderBy('b.mixed_on', 'desc'),
+      'b.id',
+      'b.code',
+      'b.glaze_version_id',
+      'v.glaze_id',
+    ),
+  ]);
+  const [versionsOf, batchesOf] = [byGlaze(versions), byGlaze(batches)];
+  return rows.map((row) => {
+    const own = versionsOf.get(row.id) ?? [];
+    const inUse = own.find(({ id }) => id === row.in_use_id)!;
+    return {
+      ...readRow(GLAZE, row),
+      versionId: inUse.id,
+      versionNumber: inUse.number,
+      versions: own.map(({ id, number }) => ({ id, number })),
+      batches: (batchesOf.get(row.id) ?? []).map(({ id, code, glaze_version_id }) => ({
+        id,
+        code,
+        versionNumber: own.find((version) => version.id === glaze_version_id)!.number,
+      })),
+    };
+  });
 }
 
-/** The newest version id of each glaze: proofs of older ones are shown apart. */
-export async function newestVersions(base: Db): Promise<Map<string, string>> {
-  const rows = await newestVersion(base);
-  return new Map(rows.map((row) => [row.glaze_id, row.id]));
+function byGlaze<R extends { readonly glaze_id: string }>(rows: readonly R[]): Map<string, R[]> {
+  const found = new Map<string, R[]>();
+  for (const row of rows) {
+    const list = found.get(row.glaze_id) ?? [];
+    list.push(row);
+    found.set(row.glaze_id, list);
+  }
+  return found;
+}
+
+/** The version in use of each glaze, by glaze: proofs of other ones are shown apart. */
+export async function versionsInUse(base: Db): Promise<Map<string, string>> {
+  const rows = await base('glaze').whereNotNull('in_use_id').select('id', 'in_use_id');
+  return new Map(rows.map((row) => [row.id, row.in_use_id!]));
 }
 
 /** Adds a glaze with its first version, or changes what is said about one. */
@@ -105,14 +118,19 @@ export async function saveGlaze(
     if (await trx('glaze').where({ id: draft.id }).first('id')) return;
     const [{ last }] = (await trx('glaze').max('sort as last')) as [{ last: number | null }];
     await insertRow(trx, memberId, 'glaze', GLAZE, draft, { sort: (last ?? 0) + 1 });
-    await trx('glaze_version').insert({
-      id: newId(),
-      glaze_id: draft.id,
-      number: 1,
-      note: '',
-      created_at: new Date(),
-    });
+    await addFirstVersion(trx, draft.id, { note: '' });
   });
+}
+
+/** Adds the first version of a glaze, which is in use from then on. */
+export async function addFirstVersion(
+  trx: Db,
+  glazeId: string,
+  facts: Pick<GlazeVersionRow, 'note'> & Partial<Pick<GlazeVersionRow, 'recipe' | 'member_id'>>,
+): Promise<void> {
+  const id = newId();
+  await trx('glaze_version').insert({ id, glaze_id: glazeId, number: 1, created_at: new Date(), ...facts });
+  await trx('glaze').where({ id: glazeId }).update({ in_use_id: id });
 }
 
 /** The swatch of the best proved entry of each glaze alone, by glaze, where one was photographed. */

@@ -2,11 +2,12 @@ export { addBatch, addMeasure, batchesOf, type BatchHistory } from './batches';
 export { type Body, type BodyDraft, listBodies, saveBody } from './bodies';
 export { bucketCard, type BucketCardFacts, bucketCards } from './bucketCard';
 export { calibrations, fitTiles, type StudioTile } from './fitTiles';
-export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, newestVersions, saveGlaze } from './glazes';
+export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, saveGlaze, versionsInUse } from './glazes';
 export { listMaterials, saveMaterial, studioBook, type StudioMaterial } from './materials';
 export {
-  type NewestRecipe,
-  newestRecipes,
+  type RecipeInUse,
+  recipesInUse,
+  setVersionInUse,
   type RecipeDraft,
   type RecipeVersion,
   saveRecipe,

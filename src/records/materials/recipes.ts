@@ -99,28 +99,27 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
   );
 }
 
-/** The newest recipe of a glaze. */
-export interface NewestRecipe {
+/** The recipe of a glaze that is in use. */
+export interface RecipeInUse {
   readonly glazeId: string;
   readonly name: string;
   readonly lines: readonly Line[];
 }
 
-/** The newest recipe of every glaze in use that has one, in the studio's order; test glazes of rounds left out. */
-export async function newestRecipes(base: Db): Promise<NewestRecipe[]> {
+/** The recipe in use of every glaze that has one, in the studio's order; test glazes of rounds left out. */
+export async function recipesInUse(base: Db): Promise<RecipeInUse[]> {
   const rows = await rowsOf<{ g: 'glaze'; v: 'glaze_version' }>()(
     base('glaze as g')
-      .join('glaze_version as v', 'v.glaze_id', 'g.id')
+      .join('glaze_version as v', 'v.id', 'g.in_use_id')
       .whereNull('g.ended_at')
       .whereNull('g.round_id')
       .whereNotNull('v.recipe')
-      .orderBy(['g.sort', 'g.name', { column: 'v.number', order: 'desc' }]),
+      .orderBy(['g.sort', 'g.name']),
     'g.id',
     'g.name',
     'v.recipe',
   );
-  const newest = rows.filter((row, i) => row.id !== rows[i - 1]?.id);
-  return newest.map((row) => ({ glazeId: row.id, name: row.name, lines: fromJson<Line[]>(row.recipe) }));
+  return rows.map((row) => ({ glazeId: row.id, name: row.name, lines: fromJson<Line[]>(row.recipe) }));
 }
 
 export interface RecipeDraft {
@@ -143,8 +142,8 @@ export interface OtherRecipe {
 
 /**
  * Writes a recipe down. A newest version without a recipe gets it, for that is what its tiles were made
- * with; otherwise a new version is made, earlier proofs are set apart, and every entry they prove is summed
- * up again. The same id twice is one version.
+ * with; otherwise a new version is made, which is not in use until somebody chooses it. The same id twice is one
+ * version.
  *
  * @returns the number of the version that now holds the recipe
  * @throws Conflict with the other recipe when somebody made a version, or wrote this one down, in between
@@ -184,18 +183,39 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       member_id: memberId,
     });
     await recordChange(trx, memberId, 'glaze_version', draft.id, { recipe: newest.recipe }, { recipe });
-    await setProofsApart(trx, draft.glazeId);
     return newest.number + 1;
   });
 }
 
+/**
+ * Chooses the version of a glaze that is in use: the dictionary counts its proofs and sets those of other versions
+ * apart, and every entry they prove is summed up again. What was chosen before stays in the history of changes.
+ *
+ * @throws NotFound for a version that is not of this glaze
+ */
+export async function setVersionInUse(
+  base: Db,
+  memberId: string,
+  { glazeId, versionId }: { readonly glazeId: string; readonly versionId: string },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const glaze = await trx('glaze').where({ id: glazeId }).forUpdate().first('in_use_id');
+    const version = await trx('glaze_version').where({ id: versionId, glaze_id: glazeId }).first('id');
+    if (!glaze || !version) throw new NotFound('This version');
+    if (glaze.in_use_id === versionId) return;
+    await trx('glaze').where({ id: glazeId }).update({ in_use_id: versionId });
+    await recordChange(trx, memberId, 'glaze', glazeId, glaze, { in_use_id: versionId });
+    await refreshEntriesOf(trx, glazeId);
+  });
+}
+
 /** Sums up the entries a glaze is in, some at a time. */
-async function setProofsApart(trx: Db, glazeId: string): Promise<void> {
+async function refreshEntriesOf(trx: Db, glazeId: string): Promise<void> {
   const rows = await trx('coat as c')
     .join('zone as z', (join) => void join.on('z.piece_id', 'c.piece_id').andOnNull('z.ended_at'))
     .where('c.glaze_id', glazeId)
     .whereNull('c.ended_at')
-    .distinct<{ entry_id: string }[]>('z.entry_id');
-  const ids = rows.map((row) => row.entry_id);
+    .distinct<{ entry_id: string | null }[]>('z.entry_id');
+  const ids = rows.flatMap((row) => row.entry_id ?? []);
   for (let i = 0; i < ids.length; i += 100) await refreshEntries(trx, ids.slice(i, i + 100));
 }

@@ -116,12 +116,12 @@ export async function undoReading(
 
 /** Sums up every entry that the piece proves in a firing. */
 async function refreshPiece(trx: Db, pieceId: string, firingId: string): Promise<void> {
-  const zones: { entry_id: string }[] = await trx('zone')
+  const zones: { entry_id: string | null }[] = await trx('zone')
     .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
     .distinct('entry_id');
   await refreshEntries(
     trx,
-    zones.map((zone) => zone.entry_id),
+    zones.flatMap((zone) => zone.entry_id ?? []),
   );
 }
 

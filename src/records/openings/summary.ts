@@ -8,7 +8,7 @@ import {
 } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf, proofRows, seenOf, type ProofRow } from '@/records/dictionary/entries';
-import { newestVersions } from '@/records/materials/glazes';
+import { versionsInUse } from '@/records/materials/glazes';
 import { openingOf, type Opening, type OpeningPiece } from './openings';
 
 /** A surprise with where to look. */
@@ -115,19 +115,19 @@ async function dictionaryNews(
   const zones = new Map(
     read.flatMap((piece) => piece.zones.map((zone) => [zone.id, { zone, piece }] as const)),
   );
-  const entries: { entry_id: string }[] = await base('zone')
+  const entries: { entry_id: string | null }[] = await base('zone')
     .where({ firing_id: firingId, ended_at: null })
     .distinct('entry_id');
   const rows = await proofRows(
     base,
-    entries.map((row) => row.entry_id),
+    entries.flatMap((row) => row.entry_id ?? []),
   );
   const defects = await defectsOf(
     base,
     rows.map((row) => row.reading_id),
   );
-  const newest = new Set((await newestVersions(base)).values());
-  const seen = (row: ProofRow) => seenOf(row, defects.get(row.reading_id) ?? [], newest);
+  const inUse = new Set((await versionsInUse(base)).values());
+  const seen = (row: ProofRow) => seenOf(row, defects.get(row.reading_id) ?? [], inUse);
   const own = rows.filter(
     (row) => row.firing_id === firingId && (zones.get(row.zone_id)?.zone.stack.length ?? 0) > 0,
   );

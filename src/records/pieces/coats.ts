@@ -1,7 +1,6 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { CoatRow, GlazeRow } from '@/records/platform/tables';
 import { type Mapping, flagOrNull, flag, readRow } from '@/records/platform/mapping';
-import { wayOf, type Coat } from '@/core/coats';
 import type { ClayState, GlazeKind, Method, Side } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
@@ -9,6 +8,8 @@ import type { Db } from '@/records/platform/db';
 export interface CoatDraft {
   readonly glazeId: string;
   readonly batchId: string | null;
+  /** The recipe version; null for that of its batch, or else the one in use. A batch goes before it. */
+  readonly versionId: string | null;
   readonly method: Method;
   readonly times: number;
   readonly seconds: number | null;
@@ -17,7 +18,7 @@ export interface CoatDraft {
   readonly to: number;
   /** Whether the coat below was dry to the touch; null when nobody said. */
   readonly dryBefore: boolean | null;
-  /** What the clay was like under a slip; null when nobody said. */
+  /** What the clay was like under it; null when nobody said. */
   readonly clay: ClayState | null;
   readonly wiped: boolean;
   /** The firing it went into; null for one that has not been fired. */
@@ -28,6 +29,7 @@ export interface CoatDraft {
 export const COAT: Mapping<CoatDraft, CoatRow> = {
   glazeId: 'glaze_id',
   batchId: 'batch_id',
+  versionId: 'glaze_version_id',
   method: 'method',
   times: 'times',
   seconds: 'seconds',
@@ -76,20 +78,4 @@ export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Ma
     });
   }
   return byPiece;
-}
-
-/** A stored coat as the core takes it. `firing` counts the piece's glaze firings from 0. */
-export function coreCoat(coat: StoredCoat, firing = 0): Coat {
-  const mark = coat.glazeKind === 'resist' ? 'resist' : coat.wiped ? 'wiped' : undefined;
-  return {
-    glaze: coat.glazeId,
-    side: coat.side,
-    from: coat.from,
-    to: coat.to,
-    times: coat.times,
-    way: wayOf(coat.method),
-    slip: coat.glazeKind === 'slip',
-    ...(mark && { mark }),
-    firing,
-  };
 }

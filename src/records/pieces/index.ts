@@ -19,5 +19,6 @@ export {
   piecesById,
 } from './piecePages';
 export { correctPiece, type PieceDraft, savePieces } from './pieces';
+export { relayStalePieces } from './zones';
 export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';

@@ -1,9 +1,9 @@
-import { rowsOf } from '@/records/platform/joins';
-import type { PieceRow, FiringRow, ZoneRow, EntryRow } from '@/records/platform/tables';
-import { zonesOf, type Stack } from '@/core/coats';
-import type { Form, Side, Fate } from '@/core/vocabulary';
+import { type Maybe, rowsOf } from '@/records/platform/joins';
+import type { PieceRow, FiringRow } from '@/records/platform/tables';
+import { coreCoat, zonesOf, type Stack } from '@/core/coats';
+import type { Form, Side, Fate, TextureBySide } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
-import { coatsOf, coreCoat, type StoredCoat } from './coats';
+import { coatsOf, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
 import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
@@ -22,6 +22,10 @@ export interface ListedPiece {
   readonly body: string;
   readonly bodyColour: string;
   readonly split: boolean;
+  /** What was done to the clay, by side. */
+  readonly texture: TextureBySide;
+  /** False for one that was found at an opening and not described since. */
+  readonly isDescribed: boolean;
   readonly stage: Stage;
   readonly fate: Fate | null;
   readonly note: string;
@@ -127,6 +131,8 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       body: row.body,
       bodyColour: row.colour_oxidation,
       split: Boolean(row.split),
+      texture: fromJson<TextureBySide>(row.texture),
+      isDescribed: Boolean(row.described),
       stage: row.stage,
       fate: row.fate,
       note: row.note,
@@ -147,7 +153,8 @@ export interface FiredZone {
   readonly from: number;
   readonly to: number;
   readonly stack: Stack;
-  readonly headwordId: string;
+  /** Null on a piece that is not described yet. */
+  readonly headwordId: string | null;
   readonly headword: string;
   readonly ground: string;
   readonly swatchHash: string | null;
@@ -241,20 +248,13 @@ async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[
   }));
 }
 
-/** Live zones with their entries, by side and from foot to rim. */
+/** Live zones with their entries, by side and from foot to rim; those of a piece not described yet are in none. */
 export async function zonesWith(base: Db, where: Readonly<Record<string, string>>) {
-  type Joined = ZoneRow &
-    Pick<EntryRow, 'stack' | 'proofs' | 'agreeing' | 'headword_id' | 'summary'> & {
-      readonly entry_swatch: string | null;
-      readonly entry_colour: string | null;
-      readonly text: string;
-      readonly ground: string;
-    };
-  const rows: Joined[] = await rowsOf<{ z: 'zone'; g: 'ground'; h: 'headword'; e: 'entry' }>()(
+  const rows = await rowsOf<{ z: 'zone'; g: Maybe<'ground'>; h: Maybe<'headword'>; e: Maybe<'entry'> }>()(
     base('zone as z')
-      .join('entry as e', 'e.id', 'z.entry_id')
-      .join('headword as h', 'h.id', 'e.headword_id')
-      .join('ground as g', 'g.id', 'e.ground_id')
+      .leftJoin('entry as e', 'e.id', 'z.entry_id')
+      .leftJoin('headword as h', 'h.id', 'e.headword_id')
+      .leftJoin('ground as g', 'g.id', 'e.ground_id')
       .where(where)
       .whereNull('z.ended_at')
       .orderBy(['z.piece_id', 'z.side', 'z.from']),
@@ -281,14 +281,14 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     side: row.side,
     from: row.from,
     to: row.to,
-    stack: fromJson<Stack>(row.stack),
+    stack: row.stack === null ? [] : fromJson<Stack>(row.stack),
     headwordId: row.headword_id,
-    headword: row.text,
-    ground: row.ground,
+    headword: row.text ?? 'Not described yet',
+    ground: row.ground ?? '',
     swatchHash: row.swatch_hash,
     colour: row.colour,
-    proofs: row.proofs,
-    agreeing: row.agreeing,
+    proofs: row.proofs ?? 0,
+    agreeing: row.agreeing ?? 0,
     summary: row.summary,
     entrySwatch: row.entry_swatch,
     entryColour: row.entry_colour,

@@ -1,17 +1,14 @@
 import { firstOf } from '@/records/platform/joins';
-import { twinText } from '@/core/coats';
-import type { PieceRow, CoatRow } from '@/records/platform/tables';
-import { toRow, type Mapping, flag, readRow } from '@/records/platform/mapping';
-import { createHash } from 'node:crypto';
-import type { Form, PieceStage } from '@/core/vocabulary';
+import type { PieceRow } from '@/records/platform/tables';
+import { toRow, type Mapping, flag, json, readRow } from '@/records/platform/mapping';
+import type { Form, PieceStage, TextureBySide } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { type CoatDraft, COAT } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
 import { updateRow } from '@/records/platform/write';
-import { newestVersions } from '@/records/materials/glazes';
 import { labelOf, lockSeries } from '@/records/platform/numbers';
-import { rebuildZones } from './zones';
+import { rebuildZones, twinKeyOf } from './zones';
 
 export interface PieceDraft {
   readonly form: Form;
@@ -19,15 +16,25 @@ export interface PieceDraft {
   readonly widthMm: number;
   readonly bodyId: string;
   readonly split: boolean;
+  /** What was done to the clay, by side. */
+  readonly texture: TextureBySide;
   readonly note: string;
   readonly coats: readonly CoatDraft[];
+}
+
+/** Where new pieces come from. */
+export interface PieceOrigin {
+  readonly madeAt?: Date;
+  /** The piece that they are made after. */
+  readonly modelId?: string | null;
+  /** The cell of a round that they test. */
+  readonly roundCellId?: string | null;
 }
 
 /**
  * Saves a piece and its twins: one row an id, each with the next number of the studio's series. An id that
  * is already there is the same submit again and gives back what it got the first time.
  *
- * @param modelId the piece that they are made after
  * @returns ids with their labels, in the order given
  */
 export async function savePieces(
@@ -35,8 +42,7 @@ export async function savePieces(
   memberId: string,
   draft: PieceDraft,
   ids: readonly string[],
-  madeAt = new Date(),
-  modelId: string | null = null,
+  { madeAt = new Date(), modelId = null, roundCellId = null }: PieceOrigin = {},
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
     const { prefix, next: first } = await lockSeries(trx);
@@ -48,18 +54,23 @@ export async function savePieces(
     const fresh = ids.filter((id) => !labels.has(id));
     const { coats: drafted, ...fields } = draft;
     const stage = drafted.length ? 'glazed' : 'made';
+    const coats = await coatRows(trx, drafted);
     const row = {
       ...toRow(PIECE, { ...fields, stage }),
-      twin_key: twinKey(draft),
+      twin_key: twinKeyOf({ ...draft, roundCellId, coats: coats.map(({ twin }) => twin) }),
       member_id: memberId,
       made_at: madeAt,
       model_id: modelId,
+      round_cell_id: roundCellId,
     };
-    const coats = await coatRows(trx, drafted);
     for (const id of fresh) {
       const label = labelOf(prefix, next);
       await trx('piece').insert({ id, label, number: next++, ...row });
-      await insertCoats(trx, id, coats);
+      await insertCoats(
+        trx,
+        id,
+        coats.map((coat) => coat.row),
+      );
       await recordChange(trx, memberId, 'piece', id, null, { label, ...draft });
       labels.set(id, label);
     }
@@ -85,36 +96,54 @@ const PIECE: Mapping<PieceFields, PieceRow> = {
   widthMm: 'width_mm',
   bodyId: 'body_id',
   split: flag('split'),
+  texture: json<TextureBySide>()('texture'),
   note: 'note',
   stage: 'stage',
   version: 'version',
 };
 
-function twinKey(draft: PieceDraft): string {
-  return createHash('sha256').update(twinText(draft)).digest('base64url');
-}
-
 /**
- * The rows of coats. A coat is of the version its batch was mixed from; without a batch of the version that the piece
- * had of that glaze before it was corrected, and of the newest only when it had none.
+ * The rows of coats, and what twins are told by. A coat is of the version its batch was mixed from; without a batch of
+ * the version that was said, and of the one in use when none was.
  *
- * @throws Refusal of `coats.N.glazeId` for a glaze that is not there
+ * @throws Refusal of `coats.N.glazeId` for a glaze that is not there, of `coats.N.versionId` for a version of another
  */
-async function coatRows(trx: Db, coats: readonly CoatDraft[], before: readonly CoatRow[] = []) {
-  const newest = await newestVersions(trx);
-  const had = new Map(before.map((row) => [row.glaze_id, row.glaze_version_id]));
-  const batches = coats.flatMap((coat) => coat.batchId ?? []);
-  const mixed = await trx('batch').whereIn('id', batches).select('id', 'glaze_version_id');
-  const mixedFrom = new Map(mixed.map((batch) => [batch.id, batch.glaze_version_id]));
+async function coatRows(trx: Db, coats: readonly CoatDraft[]) {
+  const glazes = await trx('glaze')
+    .whereIn(
+      'id',
+      coats.map(({ glazeId }) => glazeId),
+    )
+    .select('id', 'kind', 'in_use_id');
+  const versions = await trx('glaze_version')
+    .whereIn(
+      'id',
+      coats.flatMap(({ versionId }) => versionId ?? []),
+    )
+    .select('id', 'glaze_id');
+  const mixed = await trx('batch')
+    .whereIn(
+      'id',
+      coats.flatMap(({ batchId }) => batchId ?? []),
+    )
+    .select('id', 'glaze_version_id');
   return coats.map((coat, position) => {
-    const version =
-      (coat.batchId && mixedFrom.get(coat.batchId)) || had.get(coat.glazeId) || newest.get(coat.glazeId);
-    if (!version) throw new Refusal(`coats.${position}.glazeId`, 'This glaze is not in the studio any more.');
-    return { ...toRow(COAT, coat), position, glaze_version_id: version };
+    const glaze = glazes.find(({ id }) => id === coat.glazeId);
+    if (!glaze?.in_use_id)
+      throw new Refusal(`coats.${position}.glazeId`, 'This glaze is not in the studio any more.');
+    const said = versions.find(({ id }) => id === coat.versionId);
+    if (coat.versionId && said?.glaze_id !== coat.glazeId)
+      throw new Refusal(`coats.${position}.versionId`, 'This version is of another glaze.');
+    const batch = mixed.find(({ id }) => id === coat.batchId);
+    const versionId = batch?.glaze_version_id ?? said?.id ?? glaze.in_use_id;
+    return {
+      row: { ...toRow(COAT, { ...coat, versionId }), position },
+      twin: { ...coat, versionId, glazeKind: glaze.kind },
+    };
   });
 }
 
-type NewCoatRow = Awaited<ReturnType<typeof coatRows>>[number];
+type NewCoatRow = Awaited<ReturnType<typeof coatRows>>[number]['row'];
 
 async function insertCoats(trx: Db, pieceId: string, rows: readonly NewCoatRow[]): Promise<void> {
   if (rows.length) await trx('coat').insert(rows.map((row) => ({ id: newId(), piece_id: pieceId, ...row })));
@@ -145,15 +174,18 @@ export async function correctPiece(
     const { coats: drafted, ...fields } = draft;
     const coats = drafted.map((coat) => ({ ...coat, firingId: coat.firingId ?? firedIn }));
     const stage = stageAfter(before.stage, coats);
-    const more = { twin_key: twinKey(draft) };
+    const fresh = await coatRows(trx, coats);
+    const facts = { ...draft, roundCellId: before.round_cell_id, coats: fresh.map(({ twin }) => twin) };
+    const more: Partial<PieceRow> = { twin_key: twinKeyOf(facts), described: 1 };
     await updateRow(trx, memberId, 'piece', PIECE, { id, version, ...fields, stage }, more);
-    if (!sameCoats(stored, coats)) {
-      const fresh = await coatRows(trx, coats, rows);
+    const freshRows = fresh.map(({ row }) => row);
+    const isSame = sameCoats(stored, freshRows);
+    if (!isSame) {
       await trx('coat').where({ piece_id: id, ended_at: null }).update({ ended_at: new Date() });
-      await insertCoats(trx, id, fresh);
-      await recordChange(trx, memberId, 'coats', id, rows, fresh);
-      await rebuildZones(trx, id);
+      await insertCoats(trx, id, freshRows);
+      await recordChange(trx, memberId, 'coats', id, rows, freshRows);
     }
+    if (!isSame || !before.described || before.body_id !== draft.bodyId) await rebuildZones(trx, id);
   });
 }
 
@@ -178,10 +210,11 @@ function stageAfter(before: PieceStage, coats: readonly CoatDraft[]): PieceStage
 }
 
 /** Whether coats are the same in every field that is kept of them. */
-function sameCoats(one: readonly CoatDraft[], other: readonly CoatDraft[]): boolean {
-  const fields = Object.keys(COAT) as (keyof CoatDraft)[];
+function sameCoats(one: readonly CoatDraft[], other: readonly NewCoatRow[]): boolean {
+  const rows = one.map((coat) => toRow(COAT, coat));
+  const columns = Object.keys(rows[0] ?? {}) as (keyof NewCoatRow)[];
   return (
-    one.length === other.length &&
-    one.every((coat, i) => fields.every((field) => coat[field] === other[i]![field]))
+    rows.length === other.length &&
+    rows.every((row, i) => columns.every((column) => row[column] === other[i]![column]))
   );
 }

@@ -1,10 +1,14 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { Atmosphere } from '@/core/vocabulary';
-import { zonesOf, type Zone } from '@/core/coats';
-import { newId, type Db } from '@/records/platform/db';
+import type { Atmosphere, Form, TextureBySide } from '@/core/vocabulary';
+import { coreCoat, covers, fileZones, twinText, zonesOf, type FiledZone, type Zone } from '@/core/coats';
+import { createHash } from 'node:crypto';
+import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
+import type { ZoneRow } from '@/records/platform/tables';
 import { ensureEntry, refreshEntries } from '@/records/dictionary/entries';
+import { moveEntryNotes } from '@/records/dictionary/entryNotes';
+import { recordChange } from '@/records/platform/changes';
 import { NotFound } from '@/records/platform/errors';
-import { coatsOf, coreCoat, type StoredCoat } from './coats';
+import { coatsOf, type StoredCoat } from './coats';
 
 interface PieceFiring {
   readonly id: string;
@@ -13,9 +17,9 @@ interface PieceFiring {
   readonly atmosphere: Atmosphere;
 }
 
-/** The firings a piece has been put into, in order. */
+/** The firings a piece has been put into, in order, under the cone that each is filed under. */
 async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
-  return rowsOf<{ f: 'firing' }>()(
+  const rows = await rowsOf<{ f: 'firing' }>()(
     trx('firing_piece as fp')
       .join('firing as f', 'f.id', 'fp.firing_id')
       .where('fp.piece_id', pieceId)
@@ -23,8 +27,53 @@ async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
     'f.id',
     'f.kind',
     'f.cone',
+    'f.filed_cone',
     'f.atmosphere',
   );
+  return rows.map(({ filed_cone, ...row }) => ({ ...row, cone: filed_cone ?? row.cone }));
+}
+
+/** The rules by which zones are laid, counted; pieces whose zones were laid by older ones are laid again. */
+const ZONE_RULES = 1;
+
+/** A zone as it is to be kept, without its id. */
+type LaidZone = Pick<ZoneRow, 'side' | 'from' | 'to' | 'entry_id' | 'versions' | 'filed_by'>;
+
+/**
+ * Works out the zones of a piece in one of its firings; the entry of each is made when new. A piece that is not
+ * described yet is in no entry.
+ */
+async function layZones(trx: Db, pieceId: string, firingId: string): Promise<LaidZone[]> {
+  const piece = await trx('piece').where({ id: pieceId }).first('body_id', 'described');
+  const firings = await firingsOf(trx, pieceId);
+  const here = firings.findIndex((firing) => firing.id === firingId);
+  if (!piece || here === -1) throw new NotFound('This piece in this firing');
+  const untilHere = firings.slice(0, here + 1);
+  const glazeFirings = untilHere.filter(({ kind }) => kind !== 'bisque');
+  // What only went through a bisque is filed by it.
+  const counted = glazeFirings.length ? glazeFirings : untilHere.slice(-1);
+  const stored = (await coatsOf(trx, [pieceId]))
+    .get(pieceId)!
+    .filter((coat) => untilHere.some(({ id }) => id === coat.firingId));
+  const order = ({ firingId: fired }: StoredCoat) =>
+    Math.max(
+      0,
+      counted.findIndex(({ id }) => id === fired),
+    );
+  const zones = zonesOf(stored.map((coat) => coreCoat(coat, order(coat))));
+  const laid: LaidZone[] = [];
+  for (const filed of fileZones(zones, counted)) {
+    const { side, from, to } = filed.zone;
+    laid.push({
+      side,
+      from,
+      to,
+      entry_id: piece.described ? await ensureEntry(trx, piece.body_id, filed) : null,
+      versions: JSON.stringify(versionsIn(filed, stored)),
+      filed_by: counted[filed.filedBy]!.id,
+    });
+  }
+  return laid;
 }
 
 /**
@@ -32,84 +81,113 @@ async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
  * Zones laid before for the same firing are ended.
  */
 export async function createZones(trx: Db, pieceId: string, firingId: string): Promise<void> {
-  const piece = await trx('piece').where({ id: pieceId }).first('body_id');
-  const firings = await firingsOf(trx, pieceId);
-  const here = firings.findIndex((firing) => firing.id === firingId);
-  if (!piece || here === -1) throw new NotFound('This piece in this firing');
-  const { cone, atmosphere } = firings[here]!;
-  const glazeFirings = firings.slice(0, here + 1).filter((firing) => firing.kind !== 'bisque');
-  const seen = new Set(firings.slice(0, here + 1).map((firing) => firing.id));
-  const stored = (await coatsOf(trx, [pieceId]))
-    .get(pieceId)!
-    .filter((coat) => coat.firingId && seen.has(coat.firingId));
-  const order = (coat: StoredCoat) =>
-    Math.max(
-      0,
-      glazeFirings.findIndex((firing) => firing.id === coat.firingId),
-    );
-  const zones = zonesOf(stored.map((coat) => coreCoat(coat, order(coat))));
+  await insertZones(trx, pieceId, firingId, await layZones(trx, pieceId, firingId));
+  await trx('piece').where({ id: pieceId }).update({ zone_rules: ZONE_RULES });
+}
+
+async function insertZones(trx: Db, pieceId: string, firingId: string, laid: readonly LaidZone[]) {
   await trx('zone')
     .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
     .update({ ended_at: new Date() });
-  for (const zone of zones) {
-    const entryId = await ensureEntry(trx, piece.body_id, zone.stack, {
-      cone,
-      atmosphere,
-      firings: Math.max(1, glazeFirings.length),
-    });
-    await trx('zone').insert({
-      id: newId(),
-      piece_id: pieceId,
-      firing_id: firingId,
-      entry_id: entryId,
-      side: zone.side,
-      from: zone.from,
-      to: zone.to,
-      versions: JSON.stringify(versionsIn(zone, stored)),
-    });
-  }
+  for (const zone of laid)
+    await trx('zone').insert({ id: newId(), piece_id: pieceId, firing_id: firingId, ...zone });
 }
 
 /** The recipe versions that lie in a zone, without repeats. */
-function versionsIn(zone: Zone, coats: readonly StoredCoat[]): string[] {
-  const glazes = new Set(zone.stack.map((layer) => layer.glaze));
-  return [...new Set(coats.filter((coat) => glazes.has(coat.glazeId)).map((coat) => coat.versionId))].sort();
+function versionsIn({ zone, stack }: FiledZone, coats: readonly StoredCoat[]): string[] {
+  const glazes = new Set(stack.map((layer) => layer.glaze));
+  const middle = (zone.from + zone.to) / 2;
+  const inIt = coats.filter(
+    (coat) =>
+      glazes.has(coat.glazeId) && covers(coat.side, zone.side) && coat.from < middle && coat.to > middle,
+  );
+  return [...new Set(inIt.map((coat) => coat.versionId))].sort();
 }
 
 /**
- * Lays the zones of a piece again for all its firings after its coats were corrected, carries each live
- * reading to the zone that covers its middle (one reading a zone, also where zones became one), and sums up every entry that was touched.
+ * Lays the zones of a piece again for all its firings after its coats or firings were corrected, and sums up every
+ * entry that was touched. Zones that keep their places keep their readings; otherwise each live reading is carried to
+ * the zone that covers its middle (one reading a zone, also where zones became one).
  */
 export async function rebuildZones(trx: Db, pieceId: string): Promise<void> {
+  await refreshEntries(trx, entriesOf(await relay(trx, pieceId)));
+}
+
+/** A zone's entry before and after it was laid again; null for none. */
+type Move = readonly [before: string | null, now: string | null];
+
+function entriesOf(moved: readonly Move[]): string[] {
+  return [...new Set(moved.flat())].filter((id) => id !== null);
+}
+
+/** Lays the zones of a piece again. @returns for each zone the entry it was in and the one it is in now */
+async function relay(trx: Db, pieceId: string): Promise<Move[]> {
+  const moved: Move[] = [];
   for (const firing of await firingsOf(trx, pieceId)) {
     const old = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
     if (old.length === 0) continue;
-    await createZones(trx, pieceId, firing.id);
-    const fresh = await trx('zone').where({ piece_id: pieceId, firing_id: firing.id, ended_at: null });
-    const heirs = new Map<string, typeof old>();
-    for (const zone of old) {
-      const middle = (zone.from + zone.to) / 2;
-      const cover = fresh.filter((now) => now.from <= middle && now.to >= middle);
-      const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0]!;
-      heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
-      if (zone.swatch_hash && !heir.swatch_hash) {
-        heir.swatch_hash = zone.swatch_hash;
-        await trx('zone')
-          .where({ id: heir.id })
-          .update({ swatch_hash: zone.swatch_hash, colour: zone.colour });
-      }
-    }
-    for (const [heir, zones] of heirs) {
-      // The largest speaks for the whole.
-      const bySize = [...zones].sort((one, two) => two.to - two.from - (one.to - one.from));
-      await carryReadings(
-        trx,
-        bySize.map(({ id }) => id),
-        heir,
-      );
-    }
-    await refreshEntries(trx, [...new Set([...old, ...fresh].map((zone) => zone.entry_id))]);
+    const laid = await layZones(trx, pieceId, firing.id);
+    moved.push(
+      ...(samePlaces(old, laid)
+        ? await fileAgain(trx, old, laid)
+        : await replaceZones(trx, pieceId, firing.id, old, laid)),
+    );
   }
+  await trx('piece').where({ id: pieceId }).update({ zone_rules: ZONE_RULES });
+  return moved;
+}
+
+const placeOf = ({ side, from, to }: Pick<Zone, 'side' | 'from' | 'to'>) => `${side} ${from} ${to}`;
+
+function samePlaces(old: readonly ZoneRow[], laid: readonly LaidZone[]): boolean {
+  const places = new Set(old.map(placeOf));
+  return old.length === laid.length && laid.every((zone) => places.has(placeOf(zone)));
+}
+
+/** Zones that keep their places move to their entries. */
+async function fileAgain(trx: Db, old: readonly ZoneRow[], laid: readonly LaidZone[]) {
+  const moved: Move[] = [];
+  for (const zone of old) {
+    const { entry_id, versions, filed_by } = laid.find((one) => placeOf(one) === placeOf(zone))!;
+    await trx('zone').where({ id: zone.id }).update({ entry_id, versions, filed_by });
+    moved.push([zone.entry_id, entry_id]);
+  }
+  return moved;
+}
+
+/** Ends zones, puts others in their place and carries what was read. */
+async function replaceZones(
+  trx: Db,
+  pieceId: string,
+  firingId: string,
+  old: readonly ZoneRow[],
+  laid: readonly LaidZone[],
+): Promise<Move[]> {
+  await insertZones(trx, pieceId, firingId, laid);
+  const fresh = await trx('zone').where({ piece_id: pieceId, firing_id: firingId, ended_at: null });
+  const heirs = new Map<string, ZoneRow[]>();
+  const moved: Move[] = fresh.map(({ entry_id }) => [entry_id, entry_id]);
+  for (const zone of old) {
+    const middle = (zone.from + zone.to) / 2;
+    const cover = fresh.filter((now) => now.from <= middle && now.to >= middle);
+    const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0]!;
+    heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
+    moved.push([zone.entry_id, heir.entry_id]);
+    if (zone.swatch_hash && !heir.swatch_hash) {
+      heir.swatch_hash = zone.swatch_hash;
+      await trx('zone').where({ id: heir.id }).update({ swatch_hash: zone.swatch_hash, colour: zone.colour });
+    }
+  }
+  for (const [heir, zones] of heirs) {
+    // The largest speaks for the whole.
+    const bySize = [...zones].sort((one, two) => two.to - two.from - (one.to - one.from));
+    await carryReadings(
+      trx,
+      bySize.map(({ id }) => id),
+      heir,
+    );
+  }
+  return moved;
 }
 
 /**
@@ -130,4 +208,58 @@ async function carryReadings(trx: Db, from: readonly string[], to: string): Prom
           .onConflict(['reading_id', 'defect', 'place'])
           .merge({ severity: trx.raw('greatest(reading_defect.severity, ?)', [row.severity]) });
     }
+}
+
+/** The key that a piece shares with its twins, see `twinText`. */
+export function twinKeyOf(piece: {
+  readonly bodyId: string;
+  readonly form: Form;
+  readonly texture: TextureBySide;
+  readonly roundCellId: string | null;
+  readonly coats: Parameters<typeof twinText>[0]['coats'];
+}): string {
+  return createHash('sha256').update(twinText(piece)).digest('base64url');
+}
+
+/** Pieces laid again in one transaction. */
+const AT_ONCE = 50;
+
+/**
+ * Lays the zones and twin keys of pieces again that were laid by older rules, and takes what teachers noted on an
+ * entry along when all its zones have gone to another. Nothing happens where there are none; stopped half way it goes
+ * on where it was.
+ *
+ * @returns how many pieces were laid again
+ */
+export async function relayStalePieces(base: Db): Promise<number> {
+  for (let done = 0; ;) {
+    const stale = await base('piece')
+      .where('zone_rules', '<', ZONE_RULES)
+      .orderBy('number')
+      .limit(AT_ONCE)
+      .select('id', 'body_id', 'form', 'texture', 'round_cell_id', 'described');
+    if (stale.length === 0) return done;
+    await inTransaction(base, async (trx) => {
+      const moved: Move[] = [];
+      const coats = await coatsOf(
+        trx,
+        stale.map(({ id }) => id),
+      );
+      for (const piece of stale) {
+        moved.push(...(await relay(trx, piece.id)));
+        if (!piece.described) continue;
+        const { body_id: bodyId, form, round_cell_id: roundCellId } = piece;
+        const texture = fromJson<TextureBySide>(piece.texture);
+        const key = twinKeyOf({ bodyId, form, texture, roundCellId, coats: coats.get(piece.id)! });
+        await trx('piece').where({ id: piece.id }).update({ twin_key: key });
+      }
+      await recordChange(trx, null, 'zone rules', stale[0]!.id, null, {
+        rules: ZONE_RULES,
+        pieces: stale.map(({ id }) => id),
+      });
+      await moveEntryNotes(trx, moved);
+      await refreshEntries(trx, entriesOf(moved));
+    });
+    done += stale.length;
+  }
 }

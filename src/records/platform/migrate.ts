@@ -14,6 +14,7 @@ import * as clay from './migrations/011_clay';
 import * as wallLayers from './migrations/012_wall_layers';
 import * as names from './migrations/013_names';
 import * as piecesCounted from './migrations/014_pieces_counted';
+import * as seenOnly from './migrations/015_seen_only';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -30,6 +31,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '012_wall_layers': wallLayers,
   '013_names': names,
   '014_pieces_counted': piecesCounted,
+  '015_seen_only': seenOnly,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -55,7 +55,8 @@ export interface UnloggedPiece {
 
 /**
  * Takes a piece that nobody logged into the studio and into the firing it was found in, under a number of
- * the device's own block: a tile of the studio's commonest clay, without coats, to be corrected at the desk.
+ * the device's own block. What it is was not said: its form and clay stand in for what is not described yet, and its
+ * zones prove nothing until somebody has described it.
  *
  * @throws Refusal when the number is not the device's or is used
  */
@@ -88,6 +89,7 @@ export async function addUnloggedPiece(trx: Db, memberId: string, piece: Unlogge
     body_id: anyBody.body_id,
     split: false,
     note: piece.note,
+    described: false,
     twin_key: `unlogged-${newId()}`.padEnd(43, '-'),
     member_id: memberId,
     made_at: at,

@@ -2,9 +2,9 @@
 import type { Knex } from 'knex';
 import type { CauseId } from '@/core/clinic';
 import type {
-  Atmosphere, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form, GlazeKind, KilnHeat,
-  KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage, Role, RoundForm, RoundKind,
-  RoundShape, Severity, ShelfFault, Side, Surface,
+  Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form,
+  Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage,
+  Role, RoundForm, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -66,7 +66,7 @@ export interface EntryRow {
   stack: string; firings: number; base_times: number; top_times: number; proofs: number; agreeing: number;
   summary: string | null; worst_defect: DefectId | null; worst_severity: number | null;
   colour: string | null; swatch_hash: string | null; teacher_note: string; first_at: Date | null;
-  note_version: number; wall_layers: number | null;
+  note_version: number; wall_layers: number | null; history: string;
 }
 
 export interface FailedLookupRow {
@@ -83,6 +83,7 @@ export interface FiringRow {
   started_at: Date | null; ended_at: Date | null; opened_at: Date | null; closed_at: Date | null;
   version: number; programme_id: string | null; segments: string | null; starts_at: string;
   logged_cone: number | null; achieved_low: number | null; achieved_high: number | null;
+  filed_cone: Cone | null; atmosphere_reached: AtmosphereReached | null; fullness: Fullness | null;
 }
 
 export interface FiringEventRow {
@@ -99,6 +100,7 @@ export interface GlazeRow {
   id: string; name: string; kind: GlazeKind; colour: string; surface: Surface | null;
   movement: Movement | null; opaque: Flag; advice: string; caution: string; sort: number;
   ended_at: Date | null; version: number; round_id: string | null; decorative: Flag;
+  in_use_id: string | null;
 }
 
 export interface GlazeVersionRow {
@@ -172,7 +174,8 @@ export interface PieceRow {
   id: string; label: string; number: number; form: Form; height_mm: number; width_mm: number;
   body_id: string; split: Flag; twin_key: string; member_id: string; made_at: Date; note: string;
   stage: PieceStage; fate: Fate | null; photo_id: string | null; version: number;
-  round_cell_id: string | null; due_on: Date | null; model_id: string | null;
+  round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
+  described: Flag; zone_rules: number;
 }
 
 export interface ProgrammeRow {
@@ -239,9 +242,9 @@ export interface WriteDoneRow {
 }
 
 export interface ZoneRow {
-  id: string; piece_id: string; firing_id: string; entry_id: string; side: Side; from: number; to: number;
-  versions: string; swatch_hash: string | null; colour: string | null; ended_at: Date | null;
-  palette: string | null;
+  id: string; piece_id: string; firing_id: string; entry_id: string | null; side: Side; from: number;
+  to: number; versions: string; swatch_hash: string | null; colour: string | null; ended_at: Date | null;
+  palette: string | null; filed_by: string;
 }
 
 export interface ZoneCountRow {

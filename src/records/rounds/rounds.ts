@@ -7,6 +7,7 @@ import type { CoatDraft } from '@/records/pieces/coats';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { Refusal } from '@/records/platform/errors';
 
+import { addFirstVersion } from '@/records/materials/glazes';
 import { correctPiece, savePieces } from '@/records/pieces/pieces';
 import { piecesById } from '@/records/pieces/piecePages';
 
@@ -95,7 +96,7 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
     stack: JSON.stringify(stack),
     body_id: cell.bodyId,
   });
-  const pieces = await savePieces(
+  await savePieces(
     trx,
     memberId,
     {
@@ -104,17 +105,13 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
       widthMm: round.widthMm,
       bodyId: cell.bodyId,
       split: false,
+      texture: {},
       note: `Round ${number}, ${cell.label}: ${cell.words}`,
       coats: [],
     },
     Array.from({ length: round.twins }, newId),
+    { roundCellId: id },
   );
-  await trx('piece')
-    .whereIn(
-      'id',
-      pieces.map((piece) => piece.id),
-    )
-    .update({ round_cell_id: id });
 }
 
 async function addTestGlaze(trx: Db, memberId: string, round: RoundDraft, name: string, cell: CellDraft) {
@@ -122,13 +119,9 @@ async function addTestGlaze(trx: Db, memberId: string, round: RoundDraft, name: 
   const id = newId();
   const row = { name: `${name} ${cell.words}`.slice(0, 120), kind: 'glaze' as const, colour: round.colour };
   await trx('glaze').insert({ id, ...row, opaque: 0, advice: '', caution: '', round_id: round.id });
-  await trx('glaze_version').insert({
-    id: newId(),
-    glaze_id: id,
-    number: 1,
+  await addFirstVersion(trx, id, {
     recipe: JSON.stringify(cell.recipe),
     note: cell.words,
-    created_at: new Date(),
     member_id: memberId,
   });
   await recordChange(trx, memberId, 'glaze', id, null, row);
@@ -175,30 +168,24 @@ export async function glazeCells(base: Db, memberId: string, cellIds: readonly s
     );
     for (const piece of pieces) {
       const stack = fromJson<CellLayer[]>(rows.find((row) => row.id === piece.id)!.stack);
-      const coats = stack.map((layer, i): CoatDraft => ({
+      const coats = stack.map((layer): CoatDraft => ({
         glazeId: layer.glaze,
         batchId: null,
+        versionId: null,
         method: 'dip',
         times: layer.times,
         seconds: null,
         side: 'outside',
         from: OFF_THE_FOOT,
         to: 1,
-        dryBefore: i > 0 ? true : null,
+        dryBefore: null,
         clay: null,
         wiped: false,
         firingId: null,
       }));
-      const { form, heightMm, widthMm, bodyId, split, note, version } = piece;
-      await correctPiece(trx, memberId, piece.id, version, {
-        form,
-        heightMm,
-        widthMm,
-        bodyId,
-        split,
-        note,
-        coats,
-      });
+      const { form, heightMm, widthMm, bodyId, split, texture, note, version } = piece;
+      const draft = { form, heightMm, widthMm, bodyId, split, texture, note, coats };
+      await correctPiece(trx, memberId, piece.id, version, draft);
     }
     return pieces.length;
   });

@@ -19,6 +19,7 @@ export { QuantityField } from './QuantityField';
 export { Acts, PageHeader, TitleRow } from './PageHeader';
 export { RadioCards } from './RadioCards';
 export { SelectField, type OptionWords } from './SelectField';
+export { SeveralField } from './SeveralField';
 export type { TableOrder, TableValue } from './tableRows';
 export { ToggleRow } from './ToggleRow';
 export { useSavedForm, type FormValues } from './useSavedForm';

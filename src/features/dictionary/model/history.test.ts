@@ -21,6 +21,7 @@ const proof = (made: string, day: number, more: Partial<Proof> = {}): Proof => (
   note: '',
   defects: [],
   counts: true,
+  apart: null,
   agrees: true,
   isDivided: false,
   made,
@@ -76,13 +77,13 @@ test('a piece with three zones of a sense is listed once; a divided one with wha
     piecesOf([
       proof('', 1),
       proof('', 1),
-      proof('', 2, { label: 'SW-0003', counts: false }),
+      proof('', 2, { label: 'SW-0003', apart: 'missed cone' }),
       proof('', 3, cup),
       proof('', 3, { ...cup, ...pits }),
     ]),
   ).toEqual({
     counted: ['SW-0001'],
-    apart: ['SW-0003'],
+    apart: [{ reason: 'missed cone', labels: ['SW-0003'] }],
     divided: [{ label: 'SW-0002', words: 'gloss, sound; gloss, pitting' }],
   });
 });

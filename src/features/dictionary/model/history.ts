@@ -6,7 +6,7 @@ export interface Chapter {
   readonly made: string;
   /** Pieces. */
   readonly pieces: number;
-  /** False when an older recipe, or only firings that missed their cone. */
+  /** False when none of them counts. */
   readonly counts: boolean;
   readonly last: Date;
   readonly colour: string | null;

@@ -1,6 +1,6 @@
 import { sayMessage } from '@/core/units';
 import 'server-only';
-import { stackWords } from '@/core/coats';
+import { historyWords, stackWords } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
 import { describe, bestProof } from '@/core/evidence';
 import { type Headword, type Sense } from '@/records/dictionary';
@@ -45,9 +45,8 @@ function linesOf(sense: Sense, number: string, nameOf: (id: string) => string, l
   const bad = sense.summary?.defects.map(
     (one) => `${defectName(one.defect)} ${one.count} of ${sense.summary!.proofs}`,
   );
-  const refired = sense.firings > 1 ? `, fired ${sense.firings} times` : '';
   return [
-    [`${number}${sense.ground}, cone ${sense.cone} ${sense.atmosphere}${refired}`, { font: 'bold' }],
+    [`${number}${sense.ground}, ${historyWords(sense.history)}`, { font: 'bold' }],
     [words?.look ?? 'Not described yet.'],
     [stackWords(sense.stack, nameOf), { size: 9, colour: 'quiet' }],
     [words ? `${sayMessage(words.moves)}.` : ''],

@@ -1,12 +1,12 @@
 import { Said } from '@/ui/units';
 import Link from 'next/link';
-import { stackWords } from '@/core/coats';
+import { historyWords, stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
 import { defectName } from '@/core/vocabulary';
 import { describe, type Description, bestProof } from '@/core/evidence';
 import { piecesOf } from '../model/pieces';
 import { zoneBracket } from '@/core/photo';
-import { type Found, type Headword, type Sense, type Correction } from '@/records/dictionary';
+import { type Apart, type Found, type Headword, type Sense, type Correction } from '@/records/dictionary';
 import type { Glaze } from '@/records/materials';
 import { DefectLine } from '@/ui/DefectLine';
 import { Flame } from '@/ui/Flame';
@@ -21,6 +21,7 @@ import { Corrections } from './Corrections';
 import css from './entry.module.css';
 import { History } from './History';
 import { TeacherNote } from './TeacherNote';
+import { VersionSenses } from './VersionSenses';
 
 interface Props {
   readonly headword: Headword;
@@ -148,12 +149,19 @@ function SenseRow({
       <div>
         <p>
           <b>
-            On {sense.ground}, cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+            On {sense.ground},{' '}
+            {sense.history.length > 1 ? (
+              historyWords(sense.history)
+            ) : (
+              <>
+                cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+              </>
+            )}
           </b>
-          {sense.firings > 1 && `, fired ${sense.firings} times`}
         </p>
         <p>{words?.look}</p>
         <SenseFacts {...{ sense, headwordId, nameOf, words, best }} />
+        <VersionSenses versions={sense.versions} mayChoose={mayTeach} />
         <History proofs={sense.proofs} colour={sense.colour} />
         <p className={css.acts}>
           {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
@@ -239,6 +247,12 @@ function SenseFacts({ sense, headwordId, nameOf, words, best }: FactsProps) {
   );
 }
 
+const APART_WORDS: Readonly<Record<Apart, string>> = {
+  'other version': 'other recipe version',
+  'missed cone': 'firing missed its cone',
+  'other atmosphere': 'atmosphere not as meant',
+};
+
 /** The pieces that prove a sense, and those that stand apart. */
 function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey: boolean }) {
   const { counted, apart, divided } = piecesOf(sense.proofs);
@@ -269,9 +283,11 @@ function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey:
           disagrees with itself, counted neither way: {words}
         </span>
       ))}
-      {apart.length > 0 && (
-        <span className="quiet">older recipe or missed cone, not counted: {apart.join(', ')}</span>
-      )}
+      {apart.map(({ reason, labels }) => (
+        <span key={reason} className="quiet">
+          {APART_WORDS[reason]}, not counted: {labels.join(', ')}
+        </span>
+      ))}
     </p>
   );
 }

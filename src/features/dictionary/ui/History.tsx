@@ -25,7 +25,7 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
             <Swatch key="swatch" hash={null} colour={one.colour} width={26} height={26} />,
             <span key="made">
               {one.made || 'not noted'}
-              {!one.counts && <b> (older recipe, or off its cone)</b>}
+              {!one.counts && <b> (not counted)</b>}
             </span>,
             `${one.pieces} ${one.pieces === 1 ? 'piece' : 'pieces'}, last ${shortDay(one.last)}`,
             <span key="away" className="figures">

@@ -2,7 +2,7 @@
 import dayjs from 'dayjs';
 import { ulid } from 'ulid';
 import type { Glaze } from '@/records/materials';
-import { Card, NumberInput, TextInput, useSavedForm } from '@/ui/kit';
+import { Card, NumberInput, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import css from '@/ui/cards.module.css';
 import { saveBatch } from '../actions';
 import { batchSchema } from '../schema';
@@ -12,6 +12,7 @@ export function Batches({ glaze }: { glaze: Glaze }) {
   const fresh = () => ({
     id: ulid(),
     glazeId: glaze.id,
+    versionId: glaze.versionId,
     code: '',
     mixedOn: dayjs().format('YYYY-MM-DD'),
     specificGravity: null as number | null,
@@ -28,6 +29,17 @@ export function Batches({ glaze }: { glaze: Glaze }) {
       <p className="figures">{glaze.batches.map((batch) => batch.code).join('  ') || 'none noted'}</p>
       <div className={css.pair}>
         <TextInput control={control} name="code" label="On the bucket" />
+        {glaze.versions.length > 1 && (
+          <SelectInput
+            control={control}
+            name="versionId"
+            label="Recipe version"
+            options={glaze.versions.map(
+              ({ id, number }) =>
+                [id, id === glaze.versionId ? `${number}, in use` : String(number)] as const,
+            )}
+          />
+        )}
         <NumberInput control={control} name="specificGravity" label="Specific gravity" />
       </div>
       {glaze.caution && <p className="heat small">{glaze.caution}</p>}

@@ -6,7 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { analyse, type AnalysisResult, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { drySpecificGravity } from '@/core/recipe';
-import type { BatchHistory, StudioMaterial, RecipeVersion } from '@/records/materials';
+import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
 import { BatchSheet } from './BatchSheet';
 import { ExpansionBand } from './ExpansionBand';
 import { FitRulers, type ClayFit } from './FitRulers';
@@ -20,7 +20,7 @@ import { WhatIf } from './WhatIf';
 import css from './glaze.module.css';
 
 interface Props {
-  readonly glaze: { readonly id: string; readonly name: string; readonly colour: string };
+  readonly glaze: Pick<Glaze, 'id' | 'name' | 'colour' | 'versionId'>;
   readonly versions: readonly RecipeVersion[];
   readonly materials: readonly StudioMaterial[];
   readonly clays: readonly ClayFit[];
@@ -34,7 +34,7 @@ export function RecipeDesk(props: Props) {
   const { glaze, versions, clays, batches, mayChange } = props;
   const state = useRecipeDesk(props);
   const { book, understood, opened, changed, take, save } = state;
-  const [thicknessMm, setThickness] = useState(COAT_THICKNESS.dipped.fired);
+  const [thicknessMm, setThickness] = useState<number>(COAT_THICKNESS.dipped.fired);
   const [colourants, setColourants] = useState(false);
   const options = useMemo(() => ({ book, colourantsAsFlux: colourants }), [book, colourants]);
   const analysis = useMemo(() => analyse(understood.lines, options), [understood, options]);
@@ -80,7 +80,13 @@ export function RecipeDesk(props: Props) {
         batches={batches}
         dry={opened.lines?.length ? drySpecificGravity(opened.lines, book) : 2.6}
       />
-      <Versions versions={versions} colour={glaze.colour} onTake={take} />
+      <Versions
+        versions={versions}
+        colour={glaze.colour}
+        inUse={{ glazeId: glaze.id, versionId: glaze.versionId }}
+        mayChange={mayChange}
+        onTake={take}
+      />
     </div>
   );
 }

@@ -104,6 +104,9 @@ function RecipeSave({ mayChange, ...of }: RecipeDeskState & { readonly mayChange
       )}
       <p role="status" className="small">
         {saved !== null && <span className="good">Saved as version {saved}. </span>}
+        {saved !== null && saved !== of.inUse && (
+          <>Version {of.inUse} stays in use until you choose another below. </>
+        )}
         {isKept && <span className="quiet">Kept on this device, not saved yet.</span>}
       </p>
     </>

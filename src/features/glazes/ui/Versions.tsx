@@ -7,15 +7,19 @@ import { shortDay } from '@/ui/dates';
 import { DataTable } from '@/ui/kit';
 import { Swatch } from '@/ui/Swatch';
 import css from './glaze.module.css';
+import { UseVersion } from './UseVersion';
 
 interface Props {
   readonly versions: readonly RecipeVersion[];
   readonly colour: string;
+  /** The version in use, and the glaze whose it is. */
+  readonly inUse: { readonly glazeId: string; readonly versionId: string };
+  readonly mayChange: boolean;
   readonly onTake: (lines: readonly Line[], note: string) => void;
 }
 
 /** The versions of a glaze side by side, what changed set bold, with what the tiles of each gave. */
-export function Versions({ versions, colour, onTake }: Props) {
+export function Versions({ versions, colour, inUse, mayChange, onTake }: Props) {
   const written = [...versions].reverse();
   const tables = written.map(({ lines }) => percentsOf(lines ?? []));
   const materials = [...new Set(tables.flatMap((table) => [...table.keys()]))].sort(
@@ -44,6 +48,21 @@ export function Versions({ versions, colour, onTake }: Props) {
           })),
         ]}
         rows={[
+          {
+            key: 'use',
+            cells: [
+              'In use',
+              ...written.map(({ id, number }) =>
+                id === inUse.versionId ? (
+                  <b key={id}>in use</b>
+                ) : mayChange ? (
+                  <UseVersion key={id} glazeId={inUse.glazeId} versionId={id} words={`version ${number}`} />
+                ) : (
+                  ''
+                ),
+              ),
+            ],
+          },
           ...materials.map((material) => ({
             key: material,
             cells: [material.replace(/^\+/, '+ '), ...tables.map((_, i) => amount(material, i))],

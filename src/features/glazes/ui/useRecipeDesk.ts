@@ -14,7 +14,7 @@ import { textOf, understand, unfinished, type RecipeText } from '../model/glazeD
 type Followed = Pick<RecipeVersion, 'id' | 'lines'>;
 
 interface Options {
-  readonly glaze: { readonly id: string };
+  readonly glaze: { readonly id: string; readonly versionId: string };
   /** The newest first. */
   readonly versions: readonly RecipeVersion[];
   readonly materials: readonly StudioMaterial[];
@@ -81,6 +81,8 @@ export function useRecipeDesk({ glaze, versions, materials }: Options) {
   return {
     ...{ opened, text, change, take, book, understood, changed, shownErrors, save, saved, isBusy, errors },
     ...{ theirs, newest },
+    /** The number of the version in use. */
+    inUse: versions.find(({ id }) => id === glaze.versionId)!.number,
     isOvertaken: overtaken && saved === null && !theirs,
     isKept: found && changed,
   };

@@ -19,6 +19,8 @@ const glaze = (id: string, kind: GlazeChoice['kind'] = 'glaze'): GlazeChoice => 
   kind,
   colour: '#777777',
   advice: '',
+  versionId: '1',
+  versions: [{ id: '1', number: 1 }],
   batches: [],
 });
 const [sleeper, limewash, slip, wax, wash] = [
@@ -39,7 +41,10 @@ test('the second coat comes from the rim down, so that two taps make three tests
     [0.34, 1],
   ]);
   expect(zonesOf(drawnCoats(draft, byId))).toHaveLength(3);
-  expect(draft.coats.map((coat) => coat.dryBefore)).toEqual([null, true]);
+  expect(draft.coats.map((coat) => [coat.dryBefore, coat.clay])).toEqual([
+    [null, null],
+    [null, null],
+  ]);
 });
 
 test('a slip covers all, and does not push the first glaze up', () => {
@@ -61,8 +66,8 @@ test('washes and waxes are brushed, and say what they are', () => {
 
 test('the newest batch of a glaze is taken', () => {
   const batches = [
-    { id: 'N'.padEnd(26, '0'), code: 'new' },
-    { id: 'Q'.padEnd(26, '0'), code: 'old' },
+    { id: 'N'.padEnd(26, '0'), code: 'new', versionNumber: 1 },
+    { id: 'Q'.padEnd(26, '0'), code: 'old', versionNumber: 1 },
   ];
   expect(addCoat(blank(), { ...sleeper, batches }).coats[0]!.batchId).toBe(batches[0]!.id);
 });

@@ -1,4 +1,4 @@
-import { covers, wayOf } from '@/core/coats';
+import { coreCoat, covers } from '@/core/coats';
 import { formShape, type Form, type GlazeKind, type Method, type Side } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import type { DrawnCoat } from '@/ui/Silhouette';
@@ -17,13 +17,21 @@ export interface GlazeChoice {
   readonly kind: GlazeKind;
   readonly colour: string;
   readonly advice: string;
-  readonly batches: readonly { readonly id: string; readonly code: string }[];
+  /** The version in use. */
+  readonly versionId: string;
+  /** All versions, newest first. */
+  readonly versions: readonly { readonly id: string; readonly number: number }[];
+  readonly batches: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly versionNumber: number;
+  }[];
 }
 
 /** A new piece of a form, at its usual size, with nothing on it. */
 export function emptyDraft(form: Form, bodyId: string): PieceDraft {
   const { heightMm, widthMm } = formShape(form);
-  return { form, heightMm, widthMm, bodyId, split: false, note: '', coats: [] };
+  return { form, heightMm, widthMm, bodyId, split: false, texture: {}, note: '', coats: [] };
 }
 
 /** Changes the form: usual size, no split where it cannot be, coats on sides it has not moved to its first side. */
@@ -33,13 +41,21 @@ export function withForm(draft: PieceDraft, form: Form): PieceDraft {
   const next = { ...draft, form, split, heightMm: shape.heightMm, widthMm: shape.widthMm };
   const sides = sidesFor(next);
   const coats = draft.coats.map((coat) => (sides.includes(coat.side) ? coat : { ...coat, side: sides[0]! }));
-  return { ...next, coats };
+  const texture = Object.fromEntries(
+    Object.entries(draft.texture).filter(([side]) => texturedSides(next).includes(side as Side)),
+  );
+  return { ...next, texture, coats };
 }
 
 /** The sides a coat can go on. */
 export function sidesFor(draft: Pick<PieceDraft, 'form' | 'split'>): Side[] {
   const { sides } = formShape(draft.form);
   return draft.split ? [...sides.filter((side) => side !== 'inside'), 'left', 'right'] : [...sides];
+}
+
+/** The sides whose clay may be treated in its own way. */
+export function texturedSides(draft: Pick<PieceDraft, 'form' | 'split'>): Side[] {
+  return sidesFor(draft).filter((side) => !draft.split || side !== 'outside');
 }
 
 /** Where a fresh coat lies: foot up two thirds, then rim down two thirds, then across the middle. */
@@ -59,14 +75,15 @@ export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
   const coat: CoatDraft = {
     glazeId: glaze.id,
     batchId: glaze.batches[0]?.id ?? null,
+    versionId: null,
     method,
     times: 1,
     seconds: null,
     side: covers('outside', side) ? 'outside' : side,
     from,
     to,
-    dryBefore: draft.coats.length > 0 ? true : null,
-    clay: glaze.kind === 'slip' ? 'leather-hard' : null,
+    dryBefore: null,
+    clay: null,
     wiped: false,
     firingId: null,
   };
@@ -112,17 +129,7 @@ export function drawnCoats(draft: PieceDraft, glazes: ReadonlyMap<string, GlazeC
     const glaze = glazes.get(coat.glazeId);
     if (!glaze || !(coat.from >= 0 && coat.to <= 1 && coat.to - coat.from > 1e-6) || !(coat.times >= 1))
       return [];
-    const mark = glaze.kind === 'resist' ? ('resist' as const) : coat.wiped ? ('wiped' as const) : undefined;
-    return {
-      glaze: coat.glazeId,
-      colour: glaze.colour,
-      side: coat.side,
-      from: coat.from,
-      to: coat.to,
-      times: Math.round(coat.times),
-      way: wayOf(coat.method),
-      slip: glaze.kind === 'slip',
-      ...(mark && { mark }),
-    };
+    const times = Math.round(coat.times);
+    return { ...coreCoat({ ...coat, times, glazeKind: glaze.kind }), colour: glaze.colour };
   });
 }

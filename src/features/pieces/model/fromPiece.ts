@@ -1,18 +1,26 @@
 import type { CoatDraft, StoredCoat, ListedPiece, PieceDraft } from '@/records/pieces';
 
 function coatDraft(coat: StoredCoat): CoatDraft {
-  const { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId } = coat;
-  return { glazeId, batchId, method, times, seconds, side, from, to, dryBefore, clay, wiped, firingId };
+  const { glazeId, batchId, versionId, method, times, seconds, side, from, to } = coat;
+  const { dryBefore, clay, wiped, firingId } = coat;
+  return {
+    ...{ glazeId, batchId, versionId, method, times, seconds, side, from, to },
+    ...{ dryBefore, clay, wiped, firingId },
+  };
 }
 
 /** A piece as a draft that corrects it. */
 export function draftOf(piece: ListedPiece): PieceDraft {
-  const { form, heightMm, widthMm, bodyId, split, note } = piece;
-  return { form, heightMm, widthMm, bodyId, split, note, coats: piece.coats.map(coatDraft) };
+  const { form, heightMm, widthMm, bodyId, split, texture, note } = piece;
+  return { form, heightMm, widthMm, bodyId, split, texture, note, coats: piece.coats.map(coatDraft) };
 }
 
-/** A new piece with the bands of another, unfired. */
+/** A new piece with the bands of another, unfired, of the versions now in use. */
 export function draftLike(piece: ListedPiece): PieceDraft {
   const draft = draftOf(piece);
-  return { ...draft, note: '', coats: draft.coats.map((coat) => ({ ...coat, firingId: null })) };
+  return {
+    ...draft,
+    note: '',
+    coats: draft.coats.map((coat) => ({ ...coat, versionId: null, firingId: null })),
+  };
 }

@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import { CLAY_STATES, METHODS, reachMm, type ClayState } from '@/core/vocabulary';
-import { timesWords } from '@/core/coats';
+import { layerWords, wayOf } from '@/core/coats';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { NumberField, QuantityField, SelectField } from '@/ui/kit';
 import { sidesFor, type GlazeChoice } from '../model/draft';
@@ -55,7 +55,7 @@ export function CoatList({
                 <span className={css.chip} style={{ background: glaze?.colour ?? 'var(--bare)' }} />
                 <b>{glaze?.name ?? 'Choose a glaze'}</b>
                 <span className={error ? 'heat small' : 'quiet small'}>
-                  {coat.method === 'dip' ? timesWords(coat.times) : `${coat.method} ${coat.times}×`}
+                  {layerWords({ times: coat.times, way: wayOf(coat.method) })}
                   {coat.side !== 'outside' && `, ${coat.side}`}
                   {coat.firingId && `, in ${firingNames.get(coat.firingId) ?? 'an earlier firing'}`}
                 </span>
@@ -109,6 +109,10 @@ export function CoatList({
 }
 
 const NOT_KNOWN = 'not known';
+const NOT_NOTED = 'not noted';
+
+/** Whether what lies below was dry; nothing until somebody says so. */
+const DRY = { '': null, dry: true, wet: false } as const;
 
 function CoatFields({
   coat,
@@ -127,6 +131,7 @@ function CoatFields({
 }) {
   const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
   const sides = sidesFor(draft);
+  const hasVersions = (glaze?.versions.length ?? 0) > 1;
   return (
     <div className={css.coatFields}>
       <SelectField
@@ -172,25 +177,47 @@ function CoatFields({
           label="Batch"
           value={coat.batchId ?? ''}
           onChange={(batchId) => onChange({ batchId: batchId || null })}
-          options={[['', NOT_KNOWN], ...glaze.batches.map(({ id, code }) => [id, code] as const)]}
+          options={[
+            ['', NOT_KNOWN],
+            ...glaze.batches.map(
+              ({ id, code, versionNumber }) =>
+                [id, hasVersions ? `${code}, version ${versionNumber}` : code] as const,
+            ),
+          ]}
         />
       )}
-      {glaze?.kind === 'slip' && (
+      {glaze && hasVersions && coat.batchId === null && (
+        <SelectField
+          label="Recipe version"
+          value={coat.versionId ?? glaze.versionId}
+          onChange={(versionId) => onChange({ versionId })}
+          error={error('versionId')}
+          options={glaze.versions.map(
+            ({ id, number }) => [id, id === glaze.versionId ? `${number}, in use` : String(number)] as const,
+          )}
+        />
+      )}
+      {glaze && (
         <SelectField<ClayState | ''>
           label="Clay was"
           value={coat.clay ?? ''}
           onChange={(clay) => onChange({ clay: clay || null })}
           options={[
-            ['', NOT_KNOWN],
+            ['', NOT_NOTED],
             ...CLAY_STATES.map((state) => [state, state === 'dry' ? 'nearly dry' : state] as const),
           ]}
         />
       )}
       {index > 0 && (
-        <Tick
-          label="Coat below dry to touch"
-          checked={coat.dryBefore ?? false}
-          onChange={(dryBefore) => onChange({ dryBefore })}
+        <SelectField<keyof typeof DRY>
+          label="Coat below"
+          value={coat.dryBefore === null ? '' : coat.dryBefore ? 'dry' : 'wet'}
+          onChange={(dry) => onChange({ dryBefore: DRY[dry] })}
+          options={[
+            ['', NOT_NOTED],
+            ['dry', 'dry to the touch'],
+            ['wet', 'still wet'],
+          ]}
         />
       )}
       {(glaze?.kind === 'wash' || coat.wiped) && (

@@ -1,5 +1,5 @@
 import type { WorkSheet, MakeLine } from '@/core/rounds';
-import { timesWords } from '@/core/coats';
+import { layerWords } from '@/core/coats';
 import { DataTable } from '@/ui/kit';
 
 interface Props {
@@ -33,7 +33,7 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
               `${line.fromMm.toFixed(0)} to ${line.toMm.toFixed(0)}`,
               line.areaCm2.toFixed(0),
-              line.dryGrams.toFixed(1),
+              line.dryGrams?.toFixed(1) ?? NOT_KNOWN,
             ],
           })),
           ...Object.entries(sheet.grams).map(([glaze, grams]) => ({
@@ -42,15 +42,15 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
               `${names.get(glaze)}, on ${count} ${count === 1 ? 'piece' : 'pieces'}`,
               '',
               '',
-              <b key="grams">{grams.toFixed(1)}</b>,
+              grams === null ? NOT_KNOWN : <b key="grams">{grams.toFixed(1)}</b>,
             ],
           })),
         ]}
       />
       <p className="small quiet">
         What stays on the ware: area × raw thickness (0.6 mm for a dip, 0.2 mm for a brushed coat) × 1.45
-        g/cm³. These are estimates; your own measurements count more. The bucket needs more than this to dip
-        in.
+        g/cm³. These are estimates; your own measurements count more. Nobody has a figure for other ways:
+        weigh a piece before and after. The bucket needs more than this to dip in.
       </p>
       <h2>What to expect</h2>
       <ul>
@@ -72,10 +72,12 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
   );
 }
 
+const NOT_KNOWN = 'not known';
+
 function CoatWords({ line, name }: { line: MakeLine; name: string }) {
   return (
     <>
-      <b>{name}</b>, {line.way === 'brushed' ? `${line.times} brushed` : timesWords(line.times)}
+      <b>{name}</b>, {layerWords(line)}
       {line.seconds !== null && `, ${line.seconds} s`}
       {line.side !== 'outside' && `, ${line.side}`}
     </>

@@ -1,11 +1,11 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { FORMS, formShape } from '@/core/vocabulary';
+import { FORMS, formShape, TEXTURES } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
-import { QuantityField, RadioCards, SelectField, WordField } from '@/ui/kit';
+import { QuantityField, RadioCards, SelectField, SeveralField, WordField } from '@/ui/kit';
 import { Silhouette } from '@/ui/Silhouette';
-import { withForm, type BodyChoice } from '../model/draft';
+import { texturedSides, withForm, type BodyChoice } from '../model/draft';
 import type { PieceEditorState } from './usePieceEditor';
 import css from './pieces.module.css';
 
@@ -69,6 +69,15 @@ export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props
           label="Left and right halves differ"
         />
       )}
+      {texturedSides(draft).map((side, _, sides) => (
+        <SeveralField
+          key={side}
+          label={sides.length > 1 ? `Texture, ${side}` : 'Texture'}
+          value={draft.texture[side] ?? []}
+          onChange={(list) => change((b) => ({ ...b, texture: { ...b.texture, [side]: list } }))}
+          options={TEXTURES}
+        />
+      ))}
       <WordField
         label="Note"
         multiline

@@ -9,6 +9,9 @@ import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
 import { addCoat, drawnCoats, emptyDraft, type GlazeChoice } from '../model/draft';
 
+/** A draft that the release before kept, which knew no texture, is a draft still. */
+const whole = (kept: PieceDraft): PieceDraft => ({ ...{ texture: {} }, ...kept });
+
 /** The bands of the piece that was saved last, to be repeated. */
 const LAST = 'jiten.piece.last';
 
@@ -24,7 +27,8 @@ interface Options {
 export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
   const first = start ?? emptyDraft('tile', bodyId);
-  const [draft, setDraft, found, drop] = usePersistedState<PieceDraft>(key, first);
+  const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, first);
+  const draft = whole(kept);
   const last = { owner: useMemberId(), key: LAST, version: 1 };
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
@@ -41,7 +45,7 @@ export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
     errors.find((error) => error.field.replace(/^draft\./, '') === field)?.message;
   const change = (next: (before: PieceDraft) => PieceDraft) => {
     setSaved(null);
-    setDraft(next);
+    setDraft((before) => next(whole(before)));
   };
 
   const save = async (version = editing?.version ?? 0) => {

@@ -1,7 +1,7 @@
 import type { MaterialBook } from '@/core/chemistry';
 import { drySpecificGravity, dryPerMl, normalise } from '@/core/recipe';
 import { pourPlan, type PourPlan } from '@/core/rounds';
-import type { NewestRecipe } from '@/records/materials';
+import type { RecipeInUse } from '@/records/materials';
 import type { RoundCell } from '@/records/rounds';
 
 /** What a dipping slop usually has, until it is measured. */
@@ -14,7 +14,7 @@ export const USUAL_GRAVITY = 1.45;
  */
 export function pourFor(
   cells: readonly RoundCell[],
-  corners: readonly NewestRecipe[],
+  corners: readonly RecipeInUse[],
   book: MaterialBook,
   gravityOf: (id: string) => number,
   ml: number,

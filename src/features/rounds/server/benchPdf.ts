@@ -2,7 +2,7 @@ import 'server-only';
 import { timesWords } from '@/core/coats';
 import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
-import type { NewestRecipe } from '@/records/materials';
+import type { RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import { openPdf } from '@/ui/pdf';
 import { pourFor } from '../model/pouring';
@@ -32,7 +32,7 @@ const BOTTOM = 800;
 export async function benchPdf(
   round: Round,
   cells: readonly RoundCell[],
-  corners: readonly NewestRecipe[],
+  corners: readonly RecipeInUse[],
   book: MaterialBook,
   way: BenchWay,
 ): Promise<Buffer> {
@@ -83,7 +83,7 @@ function drawPart(pdf: PDFKit.PDFDocument, { title, words, rows }: Part): void {
 
 function partsOf(
   cells: readonly RoundCell[],
-  corners: readonly NewestRecipe[],
+  corners: readonly RecipeInUse[],
   book: MaterialBook,
   { way, grams, ml, gravityOf }: BenchWay,
 ): Part[] {

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
 import { SMALLEST_POUR } from '@/core/rounds';
-import type { StudioMaterial, NewestRecipe } from '@/records/materials';
+import type { StudioMaterial, RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, Choice, DataTable, NumberField, PageHeader, type Tick } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
@@ -18,7 +18,7 @@ interface Props {
   readonly cells: readonly RoundCell[];
   readonly materials: readonly StudioMaterial[];
   /** Recipes of the glazes the cells are blended from. */
-  readonly corners: readonly NewestRecipe[];
+  readonly corners: readonly RecipeInUse[];
 }
 
 const WAYS = ['by weight', 'by volume'] as const;
@@ -199,7 +199,7 @@ function Weighing({
 
 interface PouringProps {
   readonly cells: readonly RoundCell[];
-  readonly corners: readonly NewestRecipe[];
+  readonly corners: readonly RecipeInUse[];
   readonly book: MaterialBook;
   readonly kept: Kept;
   readonly change: (part: Partial<Kept>) => void;

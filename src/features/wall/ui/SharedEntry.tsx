@@ -3,7 +3,7 @@ import { stackWords } from '@/core/coats';
 import { describe, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
 import { type Headword, type Sense } from '@/records/dictionary';
-import type { NewestRecipe } from '@/records/materials';
+import type { RecipeInUse } from '@/records/materials';
 import { DefectLine } from '@/ui/DefectLine';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
@@ -15,7 +15,7 @@ interface Props {
   /** Name by glaze id. */
   readonly names: ReadonlyMap<string, string>;
   /** Recipes of its glazes; empty when the link goes without. */
-  readonly recipes: readonly NewestRecipe[];
+  readonly recipes: readonly RecipeInUse[];
   /** Who made a piece, by its id; empty when the link goes without names. */
   readonly makers: ReadonlyMap<string, string>;
   readonly at: string;

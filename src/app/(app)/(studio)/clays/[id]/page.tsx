@@ -6,7 +6,7 @@ import {
   fitTiles,
   listGlazes,
   studioBook,
-  newestRecipes,
+  recipesInUse,
 } from '@/records/materials';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
@@ -29,7 +29,7 @@ export default async function Page({ params, searchParams }: Asked) {
   const dips = (await searchParams).dips === '2' ? 2 : 1;
   const [glazes, recipes, book, tiles] = await Promise.all([
     listGlazes(base),
-    newestRecipes(base),
+    recipesInUse(base),
     studioBook(base),
     fitTiles(base),
   ]);

@@ -8,7 +8,7 @@ import {
   glazeSwatches,
   listGlazes,
   listMaterials,
-  newestRecipes,
+  recipesInUse,
   versionsOf,
 } from '@/records/materials';
 import { db } from '@/records/platform';
@@ -30,7 +30,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     listMaterials(base),
     listBodies(base),
     fitTiles(base),
-    newestRecipes(base),
+    recipesInUse(base),
     batchesOf(base, id),
     headwordsOf(base, id),
   ]);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ROUND_KINDS } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
-import { listBodies, listGlazes, newestRecipes } from '@/records/materials';
+import { listBodies, listGlazes, recipesInUse } from '@/records/materials';
 import { db } from '@/records/platform';
 import { listKilns } from '@/records/firings';
 import { knownStacks } from '@/records/rounds';
@@ -37,7 +37,7 @@ export default async function Page({
   const base = db();
   const [glazes, recipes, bodies, kilns, known] = await Promise.all([
     listGlazes(base),
-    newestRecipes(base),
+    recipesInUse(base),
     listBodies(base),
     listKilns(base),
     knownStacks(base),

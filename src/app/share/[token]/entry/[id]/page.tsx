@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { db, nullIfNotFound } from '@/records/platform';
 import { headwordPage } from '@/records/dictionary';
-import { listGlazes, newestRecipes } from '@/records/materials';
+import { listGlazes, recipesInUse } from '@/records/materials';
 import { makersOf } from '@/records/people';
 import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { SharedEntry } from '@/features/wall/ui/SharedEntry';
@@ -27,7 +27,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
       choice.grounds.includes(sense.groundId),
   );
   const pieces = senses.flatMap(({ proofs }) => proofs.map(({ pieceId }) => pieceId));
-  const recipes = share.recipes ? await newestRecipes(db()) : [];
+  const recipes = share.recipes ? await recipesInUse(db()) : [];
   return (
     <>
       <RefreshOnChange from={`/share/${token}/live`} />

@@ -1,6 +1,6 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { listMaterials, newestRecipes, type NewestRecipe } from '@/records/materials';
+import { listMaterials, recipesInUse, type RecipeInUse } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
 import { BenchSheet } from '@/features/rounds/ui/BenchSheet';
 import { orNotFound } from '@/features/shared/notFound';
@@ -11,8 +11,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   await requireMember();
   const base = db();
   const page = await orNotFound(roundPage(base, (await params).id));
-  const [materials, recipes] = await Promise.all([listMaterials(base), newestRecipes(base)]);
+  const [materials, recipes] = await Promise.all([listMaterials(base), recipesInUse(base)]);
   const inIt = new Set(page.cells.flatMap((cell) => Object.keys(cell.parts)));
-  const corners: NewestRecipe[] = recipes.filter((recipe) => inIt.has(recipe.glazeId));
+  const corners: RecipeInUse[] = recipes.filter((recipe) => inIt.has(recipe.glazeId));
   return <BenchSheet {...page} materials={materials} corners={corners} />;
 }

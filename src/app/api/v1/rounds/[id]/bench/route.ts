@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { currentMember } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
-import { studioBook, newestRecipes } from '@/records/materials';
+import { studioBook, recipesInUse } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
 import { benchPdf } from '@/features/rounds/server/benchPdf';
 import { USUAL_GRAVITY } from '@/features/rounds/model/pouring';
@@ -22,7 +22,7 @@ export async function GET(
   const page = await nullIfNotFound(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const asked = new URL(request.url).searchParams;
-  const [book, recipes] = await Promise.all([studioBook(db()), newestRecipes(db())]);
+  const [book, recipes] = await Promise.all([studioBook(db()), recipesInUse(db())]);
   const inIt = new Set(page.cells.flatMap((cell) => Object.keys(cell.parts)));
   const pdf = await benchPdf(
     page.round,

@@ -1,0 +1,1 @@
+export { UseVersion } from './ui/UseVersion';

@@ -1,0 +1,25 @@
+'use client';
+import Autocomplete from '@mui/material/Autocomplete';
+import TextField from '@mui/material/TextField';
+
+interface Props<T extends string> {
+  readonly label: string;
+  readonly options: readonly T[];
+  readonly value: readonly T[];
+  readonly onChange: (value: readonly T[]) => void;
+}
+
+/** Several of a short list of words, or none. */
+export function SeveralField<T extends string>({ label, options, value, onChange }: Props<T>) {
+  return (
+    <Autocomplete
+      multiple
+      disableCloseOnSelect
+      size="small"
+      options={options}
+      value={[...value]}
+      onChange={(_, next) => onChange(next)}
+      renderInput={(params) => <TextField {...params} label={label} />}
+    />
+  );
+}
