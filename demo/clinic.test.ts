@@ -154,6 +154,8 @@ function placeOf({ cause, defect, body, zones, more }: Planted, seed: number): n
     twins: { having: 1, without: 0 },
     otherOrder: zones.some((stack) => stack.length > 1) ? { having: 0, without: 2 } : null,
     ageDays: 0,
+    driedBetween: null,
+    kilnFilled: null,
     slipOn: facts.slipOnDryClay ? 'dry' : null,
   });
   return rank(defect, evidence).causes.findIndex((one) => one.cause.id === cause);

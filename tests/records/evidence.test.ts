@@ -1,7 +1,18 @@
 import { saveTeacherNote, headwordPage, type Sense } from '@/records/dictionary';
-import { advanceFiring, loadPieces } from '@/records/firings';
+import {
+  advanceFiring,
+  fileFiring,
+  firingById,
+  loadPieces,
+  outcomeOf,
+  rereadCones,
+  saveCones,
+  setAtmosphereReached,
+  setFullness,
+} from '@/records/firings';
 import { saveGlaze, setVersionInUse } from '@/records/materials';
-import { fromJson, newId } from '@/records/platform';
+import { writeOpening } from '@/records/openings';
+import { folderStore, fromJson, newId, reserveNumbers } from '@/records/platform';
 import { correctPiece, piecePage, relayStalePieces, savePieces, type CoatDraft } from '@/records/pieces';
 import { dip, emptyFiring, fired, freshStudio, plainGlaze, readAll, tile, type Studio } from './studio';
 
@@ -151,4 +162,113 @@ test('what was laid by older rules is laid again, and what a teacher noted goes 
   );
   expect(notes.filter(Boolean)).toEqual(['Best on red clay.']);
   expect(await relayStalePieces(base)).toBe(0);
+});
+
+test('a firing that came to another cone is filed there or left apart, and that can be taken back', async () => {
+  const { base, member, glazes } = studio;
+  const times = 5;
+  const { firingId } = await fired(
+    studio,
+    [1, 2].map(() => tile(studio, [dip(glazes.Limewash, 0, 1, { times })])),
+    {
+      cone: '5',
+    },
+  );
+  await readAll(studio, firingId);
+  const counts = async () =>
+    (await sensesOf('Limewash'))
+      .filter(({ stack }) => stack[0]!.times === times)
+      .map(({ cone, summary, proofs }) => [cone, summary!.proofs, proofs[0]!.apart]);
+  const outcome = async () => outcomeOf(base, await firingById(base, firingId));
+  expect((await outcome()).otherCone).toBeNull();
+  await advanceFiring(base, member, firingId, 'open', { achievedCone: 5.9 });
+  expect((await outcome()).otherCone).toEqual({ cone: '6', pieces: 2 });
+  expect(await counts()).toEqual([['5', 0, 'missed cone']]);
+  await fileFiring(base, member, { firingId, cone: '6' });
+  expect(await counts()).toEqual([['6', 2, null]]);
+  await fileFiring(base, member, { firingId, cone: null });
+  expect(await counts()).toEqual([['5', 0, 'missed cone']]);
+  await fileFiring(base, member, { firingId, cone: '5' });
+  expect(await counts()).toEqual([['5', 0, 'missed cone']]);
+});
+
+test('pieces of a weak reduction stand apart once somebody has said so; what speaks for it is named', async () => {
+  const { base, member, glazes } = studio;
+  const shifted = {
+    defects: [{ defect: 'colour-shift' as const, severity: 2 as const, place: 'everywhere' as const }],
+  };
+  const reds = [glazes.Sleeper, glazes.Sleeper, glazes.Limewash].map((glaze) =>
+    tile(studio, [dip(glaze, 0, 1, { times: 6 })]),
+  );
+  const { firingId } = await fired(studio, reds, { cone: '10', atmosphere: 'reduction' });
+  await readAll(studio, firingId, () => shifted);
+  const { suggestion } = await outcomeOf(base, await firingById(base, firingId));
+  expect(suggestion).toEqual({
+    reached: 'weak',
+    because: ['3 of 3 pieces, of 2 glazes, came out of another colour'],
+  });
+  const sense = async () => (await sensesOf('Sleeper')).find(({ stack }) => stack[0]!.times === 6)!;
+  expect((await sense()).summary).toMatchObject({ proofs: 2 });
+  await setAtmosphereReached(base, member, { firingId, reached: 'weak' });
+  expect((await sense()).summary).toMatchObject({ proofs: 0, defects: [] });
+  expect((await sense()).proofs.map(({ apart }) => apart)).toEqual(['other atmosphere', 'other atmosphere']);
+  await setAtmosphereReached(base, member, { firingId, reached: null });
+  expect((await sense()).summary).toMatchObject({ proofs: 2 });
+  await setFullness(base, member, { firingId, fullness: 'half' });
+  expect((await outcomeOf(base, await firingById(base, firingId))).suggestion!.because).toHaveLength(2);
+});
+
+test('cones of the release before that nobody touched are no reading; the others are read again', async () => {
+  const { base, member } = studio;
+  const [untouched, turned] = [await emptyFiring(studio), await emptyFiring(studio)];
+  const cone = (shelf: number, name: '5' | '6' | '7', bend: number) => ({
+    id: newId(),
+    shelf,
+    cone: name,
+    bend,
+  });
+  await saveCones(base, member, untouched, [cone(2, '5', 90), cone(2, '6', 45), cone(2, '7', 0)]);
+  await saveCones(base, member, turned, [
+    ...[cone(2, '5', 90), cone(2, '6', 45), cone(2, '7', 0)],
+    ...[cone(3, '5', 90), cone(3, '6', 90), cone(3, '7', 20)],
+  ]);
+  expect(await rereadCones(base)).toBe(0);
+  await base('firing').whereIn('id', [untouched, turned]).update({ cone_rules: 0 });
+  expect(await rereadCones(base)).toBe(2);
+  expect(await firingById(base, untouched)).toMatchObject({ achievedCone: null, achievedLow: null });
+  expect((await firingById(base, turned)).achievedCone).toBeGreaterThanOrEqual(6);
+});
+
+test('a piece found at an opening proves nothing until somebody has described it', async () => {
+  const { base, member, glazes } = studio;
+  const firingId = await emptyFiring(studio);
+  await advanceFiring(base, member, firingId, 'open');
+  const block = await reserveNumbers(base, member, { id: newId(), device: 'phone' });
+  const found = {
+    id: newId(),
+    firingId,
+    blockId: block.id,
+    number: block.first,
+    shelf: 1,
+    note: 'by the spyhole',
+  };
+  const write = { kind: 'unlogged', piece: found } as const;
+  const seen = (await writeOpening(base, folderStore('/nowhere'), member, { id: newId(), firingId, write }))!;
+  expect(seen).toMatchObject({
+    isDescribed: false,
+    zones: [{ headword: 'Not described yet', headwordId: null }],
+  });
+  const bare = async () =>
+    (await sensesOf('Bare clay')).flatMap(({ proofs }) => proofs).map(({ pieceId }) => pieceId);
+  await readAll(studio, firingId);
+  expect(await bare()).not.toContain(found.id);
+  await correctPiece(
+    base,
+    member,
+    found.id,
+    seen.version,
+    tile(studio, [dip(glazes.Sleeper, 0, 1, { times: 9 })]),
+  );
+  const [sense] = (await sensesOf('Sleeper')).filter(({ stack }) => stack[0]!.times === 9);
+  expect(sense).toMatchObject({ cone: '6', summary: { proofs: 1, surface: 'gloss' } });
 });

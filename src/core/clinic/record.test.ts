@@ -31,6 +31,8 @@ const facts = (zones: readonly RecordZone[], more: Partial<RecordFacts> = {}): R
   otherOrder: null,
   ageDays: 0,
   slipOn: null,
+  driedBetween: null,
+  kilnFilled: null,
   ...more,
 });
 const bad = { place: 'thick' };

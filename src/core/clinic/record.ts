@@ -18,9 +18,11 @@ export interface RecordFacts {
   readonly defect: DefectId;
   readonly zones: readonly RecordZone[];
   readonly body: {
-    readonly iron: 'none' | 'low' | 'high';
+    /** Null when nobody said. */
+    readonly iron: 'none' | 'low' | 'high' | null;
     readonly coarse: boolean;
-    readonly coneTo: string;
+    /** Null when not known. */
+    readonly coneTo: string | null;
     /** Percent of water taken up; null when not known. */
     readonly absorption: number | null;
     /** 1e-6/K; null when not known. */
@@ -45,6 +47,10 @@ export interface RecordFacts {
   readonly ageDays: number;
   /** What the slip went onto; null without one, or when nobody said. */
   readonly slipOn: ClayState | null;
+  /** Whether every coat of the bad zone went onto a dry one; null with one coat, or when nobody said. */
+  readonly driedBetween: boolean | null;
+  /** Share of the kiln that was filled, 0 to 1; null when nobody said. */
+  readonly kilnFilled: number | null;
 }
 
 const BY_NAME: readonly (readonly [Ingredient, RegExp, number])[] = [
@@ -113,14 +119,16 @@ export function evidenceOf(facts: RecordFacts): Evidence {
     ...(worst && layersOf(facts, bad, worst)),
     ...heatOf(firing),
     ...patternOf(facts),
-    bodyIron: body.iron,
+    ...(body.iron !== null && { bodyIron: body.iron }),
     bodyCoarse: body.coarse,
-    ...(isCone(body.coneTo) && { bodyMaxCone: body.coneTo }),
+    ...(body.coneTo !== null && isCone(body.coneTo) && { bodyMaxCone: body.coneTo }),
     ...(body.absorption !== null && { bodyPorous: body.absorption > 3 }),
     ...(places.size === 1 && { location: [...places][0] as Evidence['location'] }),
     ...(worst && worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
     ...(worst && worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
     ...(facts.slipOn !== null && { slipAppliedTo: facts.slipOn }),
+    ...(facts.driedBetween !== null && { dryBetweenCoats: facts.driedBetween }),
+    ...(facts.kilnFilled !== null && { kilnFilled: facts.kilnFilled }),
     ...(worst && { appearsLate: facts.ageDays > LATER }),
   };
 }

@@ -16,7 +16,11 @@ export interface SpokenFacts {
     /** The bucket it came from: specific gravity then, and what it usually is. */
     readonly bucket: { readonly code: string; readonly gravity: number; readonly usual: number } | null;
   }[];
-  readonly body: { readonly name: string; readonly figure: BodyFigure | null; readonly coneTo: string };
+  readonly body: {
+    readonly name: string;
+    readonly figure: BodyFigure | null;
+    readonly coneTo: string | null;
+  };
   /** Of the whole zone, 1e-6/K; null when a recipe is missing. */
   readonly glazeExpansion: number | null;
   /** Fired, mm. */
@@ -148,7 +152,7 @@ function heatWords({ body, firing }: SpokenFacts): Message[] {
   const { cone, achievedCone, cooling } = firing;
   const meant = coneIndex(cone);
   const off = achievedCone === null || meant === null ? null : achievedCone - meant;
-  const limit = coneIndex(body.coneTo);
+  const limit = body.coneTo === null ? null : coneIndex(body.coneTo);
   const past = limit === null ? 0 : (achievedCone ?? meant ?? 0) - limit;
   return [
     ...(off === null

@@ -47,6 +47,19 @@ test('a half-bent cone is a value, flat and upright ones are bounds', () => {
   expect(readPack([], 60)).toBeNull();
 });
 
+test('a flat cone means at least that cone, whatever the ones above it say', () => {
+  for (const [flat, above] of [
+    ['10', '11'],
+    ['6', '7'],
+  ] as const)
+    for (const bend of [0, 10, 11, 30]) {
+      const { index, low, high } = bent([flat, 90], [above, bend]);
+      expect(index).toBeGreaterThanOrEqual(Number(flat));
+      expect(low!).toBeGreaterThanOrEqual(Number(flat));
+      expect(high!).toBeGreaterThanOrEqual(index);
+    }
+});
+
 test('bending goes slowly, then fast, and more bend is always more heat', () => {
   const at = [20, 40, 60, 80].map((bend) => bent(['6', bend]).index);
   expect(at).toEqual([...at].sort((a, b) => a - b));

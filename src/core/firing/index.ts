@@ -1,5 +1,6 @@
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
-export { coneIndex, hitTarget, sideOfTarget } from './names';
+export { suggestAtmosphere, type AtmosphereFacts, type AtmosphereSuggestion } from './atmosphere';
+export { coneIndex, coneNear, hitTarget, sideOfTarget } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';
 export {
   climbAt,

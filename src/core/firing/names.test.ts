@@ -1,5 +1,5 @@
 import { CONES } from '../vocabulary';
-import { coneIndex, hitTarget, sideOfTarget } from './names';
+import { coneIndex, coneNear, hitTarget, sideOfTarget } from './names';
 import { coolingOf } from './programme';
 
 test('the index rises along the series and lands on its fixed points', () => {
@@ -84,4 +84,8 @@ test.each([
   ],
 ] as const)('a programme that cools %s', (cooling, steps) => {
   expect(coolingOf(steps.map(([target, hold]) => ({ target, hold })))).toBe(cooling);
+});
+
+test('the nearest cone to an index, whole ones first', () => {
+  expect([5.9, 5.6, 5.25, -4.4, 99].map(coneNear)).toEqual(['6', '5½', '5', '05½', '14']);
 });

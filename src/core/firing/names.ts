@@ -1,4 +1,5 @@
-import { CONES } from '../vocabulary';
+import { CONES, type Cone } from '../vocabulary';
+
 /**
  * The place of a cone in the series as a number: 6 for cone 6, 5.5 for 5½, 0 for 01, −1 for 02, −21 for 022.
  *
@@ -24,6 +25,17 @@ export function coneIndex(cone: string): number | null {
  */
 export function hitTarget(target: string, achieved: number | null): boolean {
   return (sideOfTarget(target, achieved) ?? 'at') === 'at';
+}
+
+/**
+ * The cone nearest to an index, a whole one before a half one that is as near.
+ *
+ * @example coneNear(5.9) // '6'
+ */
+export function coneNear(index: number): Cone {
+  const away = (cone: Cone) => Math.abs(coneIndex(cone)! - index);
+  const whole = [...CONES].sort((a, b) => Number(a.endsWith('½')) - Number(b.endsWith('½')));
+  return whole.reduce((best, cone) => (away(cone) < away(best) ? cone : best));
 }
 
 /**

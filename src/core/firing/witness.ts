@@ -55,8 +55,8 @@ function saidBy({ cone, bend }: WitnessCone, rate: number): Said {
 }
 
 /**
- * One achieved cone from a pack. A half-bent cone is a value; a flat one says at least, an upright one less
- * than where it would begin to bend. Several values are weighed by how surely each speaks; what cannot be
+ * One achieved cone from a pack. A half-bent cone is a value; a flat one says at least that cone, whatever the others
+ * say, an upright one less than where it would begin to bend. Several values are weighed by how surely each speaks; what cannot be
  * true together is named.
  *
  * @param rate °C/h over the last 100 °C; taken into the published range where it lies outside
@@ -84,10 +84,16 @@ function together(bent: readonly Said[], least: readonly Said[], most: readonly 
     const weight = weights.reduce((sum, one) => sum + one, 0);
     const index = bent.reduce((sum, one, i) => sum + one.index * weights[i]!, 0) / weight;
     const half = 1.96 / Math.sqrt(weight);
-    return { index, low: index - half, high: index + half };
+    // What is down says at least: a cone that only leans cannot take that back.
+    const floor = low ?? Number.NEGATIVE_INFINITY;
+    return {
+      index: Math.max(floor, index),
+      low: Math.max(floor, index - half),
+      high: Math.max(floor, index + half),
+    };
   }
   if (low !== null && high !== null)
-    return { index: (low + high) / 2, low: Math.min(low, high), high: Math.max(low, high) };
+    return { index: Math.max(low, (low + high) / 2), low, high: Math.max(low, high) };
   return { index: (low ?? high)!, low, high };
 }
 

@@ -14,7 +14,7 @@ export type KilnPart = (typeof KILN_PARTS)[number];
 export interface FiringEvent {
   readonly kind: string;
   /** What has to be typed or chosen with it. */
-  readonly asks?: 'degrees' | 'percent' | 'heaviness' | 'words';
+  readonly asks?: 'degrees' | 'percent' | 'heaviness' | 'ring' | 'words';
   /** Whether only a kiln with a flame has it. */
   readonly isGasOnly?: true;
   /** The key that does the same as the tap. */
@@ -31,6 +31,7 @@ export const FIRING_EVENTS = [
   { kind: 'gas', asks: 'percent', isGasOnly: true, key: '7' },
   { kind: 'reduction starts', asks: 'heaviness', isGasOnly: true, key: '8' },
   { kind: 'reduction ends', isGasOnly: true, key: '9' },
+  { kind: 'draw ring', asks: 'ring', isGasOnly: true, key: 'r' },
   { kind: 'note', asks: 'words', key: '0' },
 ] as const satisfies readonly FiringEvent[];
 
@@ -52,6 +53,10 @@ export type KilnHeat = (typeof KILN_HEATS)[number];
 /** How heavy a reduction is. */
 export const REDUCTIONS = ['light', 'medium', 'heavy'] as const;
 export type Reduction = (typeof REDUCTIONS)[number];
+
+/** What a ring drawn out of a firing kiln shows of the reduction. */
+export const RINGS = ['none', ...REDUCTIONS] as const;
+export type Ring = (typeof RINGS)[number];
 
 /** What can be wrong with a kiln shelf. */
 export const SHELF_FAULTS = ['drip', 'chip', 'crack', 'warped'] as const;

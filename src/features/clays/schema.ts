@@ -12,16 +12,16 @@ export const bodySchema = z
     name: z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.'),
     colourOxidation: colourSchema,
     colourReduction: colourSchema,
-    iron: z.enum(['none', 'low', 'high']),
+    iron: z.enum(['none', 'low', 'high']).nullable(),
     coarse: z.boolean(),
-    coneFrom: z.enum(CONES, 'Choose a cone.'),
-    coneTo: z.enum(CONES, 'Choose a cone.'),
+    coneFrom: z.enum(CONES).nullable(),
+    coneTo: z.enum(CONES).nullable(),
     shrinkage: measured(40),
     absorption: measured(40),
     expansion: measured(30),
     note: z.string().trim().max(2000, 'At most 2000 characters.'),
   })
-  .refine((body) => coneIndex(body.coneFrom)! <= coneIndex(body.coneTo)!, {
+  .refine(({ coneFrom, coneTo }) => !coneFrom || !coneTo || coneIndex(coneFrom)! <= coneIndex(coneTo)!, {
     path: ['coneTo'],
     message: 'The range ends below its start.',
   });

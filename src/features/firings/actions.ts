@@ -7,6 +7,7 @@ import {
   saveFiring,
   unloadPiece,
   advanceFiring,
+  fileFiring,
   refuseBusyKiln,
   firingWithKiln,
   placePieces,
@@ -19,6 +20,8 @@ import {
   recordControllerContact,
   openSource,
   saveCones,
+  setAtmosphereReached,
+  setFullness,
 } from '@/records/firings';
 import {
   dueSchema,
@@ -33,7 +36,10 @@ import {
   firingIdSchema,
   importSchema,
   startSchema,
+  atmosphereSchema,
   closeSchema,
+  fileSchema,
+  fullnessSchema,
   repairedSchema,
 } from './schema';
 import { ControllerError, httpDriver } from '@/kiln-poller';
@@ -157,6 +163,27 @@ export const setEventEnded = action('teacher', endEventSchema, async (member, { 
 /** Puts down the witness cones of a firing. */
 export const saveWitness = action('teacher', conesSchema, async (member, { firingId, cones }) => {
   await saveCones(db(), member.id, firingId, cones);
+  refresh();
+  return null;
+});
+
+/** Files a firing that came to another cone, leaves it apart, or takes that back. */
+export const fileUnderCone = action('teacher', fileSchema, async (member, choice) => {
+  await fileFiring(db(), member.id, choice);
+  refresh();
+  return null;
+});
+
+/** Says what the atmosphere of a firing came to. */
+export const saveAtmosphereReached = action('teacher', atmosphereSchema, async (member, said) => {
+  await setAtmosphereReached(db(), member.id, said);
+  refresh();
+  return null;
+});
+
+/** Says how full the kiln is. */
+export const saveFullness = action('teacher', fullnessSchema, async (member, said) => {
+  await setFullness(db(), member.id, said);
   refresh();
   return null;
 });

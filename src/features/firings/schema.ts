@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { CONES, FIRING_KINDS, EVENT_KINDS, ATMOSPHERES } from '@/core/vocabulary';
+import {
+  ATMOSPHERES,
+  ATMOSPHERES_REACHED,
+  CONES,
+  EVENT_KINDS,
+  FIRING_KINDS,
+  FULLNESSES,
+} from '@/core/vocabulary';
 import { idSchema, segmentsSchema } from '@/features/shared/schema';
 
 export const firingSchema = z.object({
@@ -58,6 +65,12 @@ export const startSchema = z.object({
 });
 
 export const firingIdSchema = z.object({ firingId: idSchema });
+
+export const fileSchema = firingIdSchema.extend({ cone: z.enum(CONES).nullable() });
+
+export const atmosphereSchema = firingIdSchema.extend({ reached: z.enum(ATMOSPHERES_REACHED).nullable() });
+
+export const fullnessSchema = firingIdSchema.extend({ fullness: z.enum(FULLNESSES).nullable() });
 
 export const eventSchema = z
   .object({

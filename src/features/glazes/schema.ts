@@ -12,7 +12,7 @@ export const glazeSchema = z.object({
   colour: colourSchema,
   surface: z.enum(SURFACES).nullable(),
   movement: z.enum(MOVEMENTS).nullable(),
-  opaque: z.boolean(),
+  opaque: z.boolean().nullable(),
   decorative: z.boolean(),
   advice: z.string().trim().max(2000, 'At most 2000 characters.'),
   caution: z.string().trim().max(2000, 'At most 2000 characters.'),

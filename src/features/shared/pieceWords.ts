@@ -1,8 +1,12 @@
 import { coreCoat, wareWords } from '@/core/coats';
 import type { ListedPiece } from '@/records/pieces';
 
-/** What lies on a piece as lists and maps say it: side by side, from rim to foot. See {@link wareWords}. */
-export function pieceWords({ coats }: Pick<ListedPiece, 'coats'>): string {
+/**
+ * What lies on a piece as lists and maps say it: side by side, from rim to foot, see {@link wareWords}. Of one that was
+ * found at an opening and not described since, nothing is said.
+ */
+export function pieceWords({ coats, isDescribed }: Pick<ListedPiece, 'coats' | 'isDescribed'>): string {
+  if (!isDescribed) return 'not described yet';
   const names = new Map(coats.map((coat) => [coat.glazeId, coat.glazeName]));
   return wareWords(
     coats.map((coat) => coreCoat(coat)),

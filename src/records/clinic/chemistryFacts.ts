@@ -31,7 +31,11 @@ interface Asked {
   readonly recipes: readonly RecipeInUse[];
   /** 1e-6/K by glaze id. */
   readonly expansions: ReadonlyMap<string, number>;
-  readonly body: { readonly name: string; readonly expansion: number | null; readonly cone_to: string };
+  readonly body: {
+    readonly name: string;
+    readonly expansion: number | null;
+    readonly cone_to: string | null;
+  };
 }
 
 /** Looks up recipe, bucket, learned limit, witness cones and cooling of a zone, and says what they mean. */

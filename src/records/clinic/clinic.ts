@@ -2,8 +2,8 @@ import type { Knex } from 'knex';
 import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { groundOf } from '@/core/coats';
-import type { DefectId } from '@/core/vocabulary';
+import { covers, groundOf } from '@/core/coats';
+import type { DefectId, Fullness } from '@/core/vocabulary';
 import type { ZonePlace } from '@/core/photo';
 import { narrowToSubject, type CaseSubject } from './caseSubject';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -49,7 +49,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   const worst = shown.reduce((most, zone) => (dips(zone) > dips(most) ? zone : most));
   const [bodyRow, firingRow, recipes, book] = await Promise.all([
     base('body').where({ id: piece.bodyId }).first('*'),
-    base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere'),
+    base('firing').where({ id: firing.firingId }).first('segments', 'kind', 'atmosphere', 'fullness'),
     recipesInUse(base),
     studioBook(base),
   ]);
@@ -100,10 +100,29 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
         otherOrder: reversed,
         ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
         slipOn: piece.coats.find((coat) => coat.glazeKind === 'slip')?.clay ?? null,
+        driedBetween: driedBetween(piece, worst),
+        kilnFilled: fired.fullness && FILLED[fired.fullness],
       }),
       ...voice.evidence,
     },
   };
+}
+
+/** The share of a kiln that each word stands for. */
+const FILLED: Readonly<Record<Fullness, number>> = {
+  quarter: 0.25,
+  half: 0.5,
+  'three quarters': 0.75,
+  full: 1,
+};
+
+/** Whether every coat in a zone above the first went onto a dry one; null with one coat, or when nobody said. */
+function driedBetween({ coats }: PiecePage, zone: FiredZone): boolean | null {
+  const middle = (zone.from + zone.to) / 2;
+  const inIt = coats.filter(({ side, from, to }) => covers(side, zone.side) && from < middle && to > middle);
+  const said = inIt.slice(1).map(({ dryBefore }) => dryBefore);
+  if (said.includes(false)) return false;
+  return said.length === 0 || said.includes(null) ? null : true;
 }
 
 /** Pieces with a plain defect and without, among the live proofs of entries. */

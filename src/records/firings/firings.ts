@@ -3,6 +3,8 @@ import { type Mapping, day, json, readRow } from '@/records/platform/mapping';
 import type { Knex } from 'knex';
 import {
   type Atmosphere,
+  type AtmosphereReached,
+  type Fullness,
   FIRING_STATES,
   type FiringKind,
   type FiringState,
@@ -43,6 +45,12 @@ export interface Firing extends FiringDraft {
   readonly achievedCone: number | null;
   readonly achievedLow: number | null;
   readonly achievedHigh: number | null;
+  /** The cone it is filed under when it came to another than planned; its own when that was decided; null until asked. */
+  readonly filedCone: Cone | null;
+  /** What the atmosphere came to; null when nobody said. */
+  readonly atmosphereReached: AtmosphereReached | null;
+  /** How full the kiln was; null when nobody said. */
+  readonly fullness: Fullness | null;
   /** Cone index the log comes to. */
   readonly loggedCone: number | null;
   readonly startedAt: Date | null;
@@ -86,6 +94,9 @@ const FIRING: Mapping<Omit<Firing, 'kilnName' | 'pieces' | 'waiting'>, FiringRow
   achievedLow: 'achieved_low',
   achievedHigh: 'achieved_high',
   loggedCone: 'logged_cone',
+  filedCone: 'filed_cone',
+  atmosphereReached: 'atmosphere_reached',
+  fullness: 'fullness',
   startedAt: 'started_at',
   endedAt: 'ended_at',
   openedAt: 'opened_at',
@@ -139,7 +150,9 @@ export async function saveFiring(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     if (version !== null) {
-      await updateRow(trx, memberId, 'firing', FIRING, { ...draft, version });
+      const before = await trx('firing').where({ id: draft.id }).first('cone');
+      const more = before?.cone === draft.cone ? {} : { filed_cone: null };
+      await updateRow(trx, memberId, 'firing', FIRING, { ...draft, version }, more);
       return relayFiring(trx, draft.id);
     }
     const kiln = await trx('kiln').where({ id: draft.kilnId }).forUpdate().first('id');
@@ -155,7 +168,10 @@ export async function saveFiring(
 
 /** Lays the zones of all pieces of a firing again: its cone or atmosphere may have been corrected. */
 async function relayFiring(trx: Db, firingId: string): Promise<void> {
-  const loaded = await trx('firing_piece').where({ firing_id: firingId }).select('piece_id');
+  const loaded = await trx('firing_piece')
+    .where({ firing_id: firingId })
+    .orderBy('piece_id')
+    .select('piece_id');
   for (const { piece_id } of loaded) await rebuildZones(trx, piece_id);
 }
 
@@ -293,7 +309,7 @@ export async function refuseBusyKiln(base: Db, { id, kilnId, kilnName }: Firing)
 /** Notes the cone the witness cones show, and sums up the entries that lean on this firing. */
 export async function setAchievedCone(
   trx: Db,
-  memberId: string,
+  memberId: string | null,
   firingId: string,
   cone: number | null,
 ): Promise<void> {
@@ -301,9 +317,64 @@ export async function setAchievedCone(
   if (before.achieved_cone === cone) return;
   await trx('firing').where({ id: firingId }).update({ achieved_cone: cone });
   await recordChange(trx, memberId, 'firing', firingId, before, { achieved_cone: cone });
-  const touched = await trx('zone').where({ firing_id: firingId, ended_at: null }).distinct('entry_id');
+  await refreshFiledBy(trx, firingId);
+}
+
+/** Sums up the entries whose zones a firing made what they are. */
+async function refreshFiledBy(trx: Db, firingId: string): Promise<void> {
+  const touched = await trx('zone').where({ filed_by: firingId, ended_at: null }).distinct('entry_id');
   await refreshEntries(
     trx,
     touched.flatMap((row) => row.entry_id ?? []),
   );
+}
+
+/**
+ * Files a firing under another cone than it was planned for: the zones that it made what they are go to the entries of
+ * that cone. Its own cone leaves them where they are, apart where it missed it; null asks again.
+ */
+export async function fileFiring(
+  base: Db,
+  memberId: string,
+  { firingId, cone }: { readonly firingId: string; readonly cone: Cone | null },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = await trx('firing').where({ id: firingId }).forUpdate().first('filed_cone', 'cone');
+    const before = found(row, 'This firing');
+    if (before.filed_cone === cone) return;
+    await trx('firing').where({ id: firingId }).update({ filed_cone: cone });
+    await recordChange(trx, memberId, 'firing', firingId, before, { filed_cone: cone });
+    if ((before.filed_cone ?? before.cone) !== (cone ?? before.cone)) await relayFiring(trx, firingId);
+    else await refreshFiledBy(trx, firingId);
+  });
+}
+
+/** Says what the atmosphere of a firing came to; null for not known. The entries it made are summed up again. */
+export async function setAtmosphereReached(
+  base: Db,
+  memberId: string,
+  { firingId, reached }: { readonly firingId: string; readonly reached: AtmosphereReached | null },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = await trx('firing').where({ id: firingId }).forUpdate().first('atmosphere_reached');
+    const before = found(row, 'This firing');
+    if (before.atmosphere_reached === reached) return;
+    await trx('firing').where({ id: firingId }).update({ atmosphere_reached: reached });
+    await recordChange(trx, memberId, 'firing', firingId, before, { atmosphere_reached: reached });
+    await refreshFiledBy(trx, firingId);
+  });
+}
+
+/** Says how full the kiln is; null for not known. */
+export async function setFullness(
+  base: Db,
+  memberId: string,
+  { firingId, fullness }: { readonly firingId: string; readonly fullness: Fullness | null },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const before = found(await trx('firing').where({ id: firingId }).first('fullness'), 'This firing');
+    if (before.fullness === fullness) return;
+    await trx('firing').where({ id: firingId }).update({ fullness });
+    await recordChange(trx, memberId, 'firing', firingId, before, { fullness });
+  });
 }

@@ -1,12 +1,15 @@
 export { isFeedToken, renewFeed } from './calendarFeed';
 export {
   advanceFiring,
+  fileFiring,
   type Firing,
   firingById,
   listFirings,
   loadPieces,
   refuseBusyKiln,
   saveFiring,
+  setAtmosphereReached,
+  setFullness,
   unloadPiece,
 } from './firings';
 export { kilnHabits, type KilnHabits, kilnPage, type KilnPage, type Reached, reachedBy } from './kilnPage';
@@ -49,6 +52,7 @@ export {
   type StoredEvent,
   updateLoggedCone,
 } from './logs';
+export { outcomeOf, type FiringOutcome } from './outcome';
 export { listProgrammes, type Programme, type ProgrammeDraft, saveProgramme } from './programmes';
 export { type Booked, type Proposal, type Queue, queueOf } from './queue';
-export { conesOf, rateOf, saveCones, type ShelfCone } from './witness';
+export { conesOf, rateOf, rereadCones, saveCones, type ShelfCone } from './witness';

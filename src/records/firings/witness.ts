@@ -80,20 +80,73 @@ export async function saveCones(
         cones.map((cone) => ({ ...cone, firing_id: firingId, member_id: memberId, at })),
       );
     await recordChange(trx, memberId, 'witness_cone', firingId, before, cones);
-    const readings = packsOf(cones, await rateOf(trx, firingId)).map(({ reading }) => reading);
-    const bound = (side: 'low' | 'high') => {
-      const known = readings.map((reading) => reading[side]).filter((value) => value !== null);
-      return known.length ? mean(known) : null;
-    };
-    await trx('firing')
-      .where({ id: firingId })
-      .update({ achieved_low: bound('low'), achieved_high: bound('high') });
-    await setAchievedCone(
-      trx,
-      memberId,
-      firingId,
-      readings.length ? mean(readings.map(({ index }) => index)) : null,
-    );
+    await readCones(trx, memberId, firingId, cones);
     await updateLoggedCone(trx, firingId);
+  });
+}
+
+/** Notes what the packs of a firing say on the mean. */
+async function readCones(
+  trx: Db,
+  memberId: string | null,
+  firingId: string,
+  cones: readonly ShelfCone[],
+): Promise<void> {
+  const readings = packsOf(cones, await rateOf(trx, firingId)).map(({ reading }) => reading);
+  const bound = (side: 'low' | 'high') => {
+    const known = readings.map((reading) => reading[side]).filter((value) => value !== null);
+    return known.length ? mean(known) : null;
+  };
+  await trx('firing')
+    .where({ id: firingId })
+    .update({ achieved_low: bound('low'), achieved_high: bound('high'), cone_rules: CONE_RULES });
+  await setAchievedCone(
+    trx,
+    memberId,
+    firingId,
+    readings.length ? mean(readings.map(({ index }) => index)) : null,
+  );
+}
+
+/** The rules by which witness cones are read, counted; cones that were read by older ones are read again. */
+const CONE_RULES = 1;
+
+/**
+ * Reads the witness cones again that were read by older rules. Packs that stand exactly as the form of the release
+ * before offered them, the cone below flat, the target half way, the one above upright, were not touched by anybody:
+ * they are ended.
+ *
+ * @returns how many firings were read again
+ */
+export async function rereadCones(base: Db): Promise<number> {
+  const stale = await base('firing').where('cone_rules', '<', CONE_RULES).select('id', 'cone');
+  for (const { id, cone } of stale)
+    await inTransaction(base, async (trx) => {
+      const all = (await conesOf(trx, [id])).get(id)!;
+      const untouched = packsOf(all, 60).filter((pack) => isAsOffered(pack.cones, cone));
+      const shelves = untouched.map(({ shelf }) => shelf);
+      if (shelves.length) {
+        const rows = trx('witness_cone').where({ firing_id: id, ended_at: null }).whereIn('shelf', shelves);
+        await rows.update({ ended_at: new Date() });
+        await recordChange(
+          trx,
+          null,
+          'witness_cone',
+          id,
+          { offered: untouched.map((pack) => pack.cones) },
+          null,
+        );
+      }
+      const rest = all.filter(({ shelf }) => !shelves.includes(shelf));
+      if (all.length) await readCones(trx, null, id, rest);
+      else await trx('firing').where({ id }).update({ cone_rules: CONE_RULES });
+    });
+  return stale.length;
+}
+
+function isAsOffered(pack: readonly WitnessCone[], target: Cone): boolean {
+  return pack.every(({ cone, bend }) => {
+    const off = coneIndex(cone)! - coneIndex(target)!;
+    return bend === (off < 0 ? 90 : off > 0 ? 0 : 45);
   });
 }

@@ -9,10 +9,12 @@ export interface Body {
   readonly name: string;
   readonly colourOxidation: string;
   readonly colourReduction: string;
-  readonly iron: 'none' | 'low' | 'high';
+  /** Null when nobody said. */
+  readonly iron: 'none' | 'low' | 'high' | null;
   readonly coarse: boolean;
-  readonly coneFrom: Cone;
-  readonly coneTo: Cone;
+  /** The range it is made for; null when not known. */
+  readonly coneFrom: Cone | null;
+  readonly coneTo: Cone | null;
   /** Percent, wet to fired at the top of its range; null when not measured. */
   readonly shrinkage: number | null;
   /** Percent of dry weight. */

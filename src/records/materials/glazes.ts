@@ -1,7 +1,7 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { GlazeKind, Movement, Surface } from '@/core/vocabulary';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { flag, readRow, type Mapping } from '@/records/platform/mapping';
+import { flag, flagOrNull, readRow, type Mapping } from '@/records/platform/mapping';
 import type { GlazeRow, GlazeVersionRow } from '@/records/platform/tables';
 import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write';
 
@@ -13,7 +13,8 @@ export interface Glaze {
   readonly colour: string;
   readonly surface: Surface | null;
   readonly movement: Movement | null;
-  readonly opaque: boolean;
+  /** Null when nobody said. */
+  readonly opaque: boolean | null;
   /** For decorative ware only: not for surfaces that touch food. */
   readonly decorative: boolean;
   readonly advice: string;
@@ -43,7 +44,7 @@ const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
   colour: 'colour',
   surface: 'surface',
   movement: 'movement',
-  opaque: flag('opaque'),
+  opaque: flagOrNull('opaque'),
   decorative: flag('decorative'),
   advice: 'advice',
   caution: 'caution',

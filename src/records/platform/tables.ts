@@ -29,8 +29,9 @@ export interface BatchMeasureRow {
 
 export interface BodyRow {
   id: string; name: string; colour_oxidation: string; colour_reduction: string;
-  iron: 'none' | 'low' | 'high'; coarse: Flag; cone_from: Cone; cone_to: Cone; shrinkage: number | null;
-  absorption: number | null; expansion: number | null; note: string; ended_at: Date | null; version: number;
+  iron: 'none' | 'low' | 'high' | null; coarse: Flag; cone_from: Cone | null; cone_to: Cone | null;
+  shrinkage: number | null; absorption: number | null; expansion: number | null; note: string;
+  ended_at: Date | null; version: number;
 }
 
 export interface CaseTryRow {
@@ -84,6 +85,7 @@ export interface FiringRow {
   version: number; programme_id: string | null; segments: string | null; starts_at: string;
   logged_cone: number | null; achieved_low: number | null; achieved_high: number | null;
   filed_cone: Cone | null; atmosphere_reached: AtmosphereReached | null; fullness: Fullness | null;
+  cone_rules: number;
 }
 
 export interface FiringEventRow {
@@ -98,7 +100,7 @@ export interface FiringPieceRow {
 
 export interface GlazeRow {
   id: string; name: string; kind: GlazeKind; colour: string; surface: Surface | null;
-  movement: Movement | null; opaque: Flag; advice: string; caution: string; sort: number;
+  movement: Movement | null; opaque: Flag | null; advice: string; caution: string; sort: number;
   ended_at: Date | null; version: number; round_id: string | null; decorative: Flag;
   in_use_id: string | null;
 }

@@ -118,7 +118,7 @@ async function addTestGlaze(trx: Db, memberId: string, round: RoundDraft, name: 
   if (!cell.recipe) throw new Refusal('cells', `${cell.label} is a blend, and a glaze in it has no recipe.`);
   const id = newId();
   const row = { name: `${name} ${cell.words}`.slice(0, 120), kind: 'glaze' as const, colour: round.colour };
-  await trx('glaze').insert({ id, ...row, opaque: 0, advice: '', caution: '', round_id: round.id });
+  await trx('glaze').insert({ id, ...row, advice: '', caution: '', round_id: round.id });
   await addFirstVersion(trx, id, {
     recipe: JSON.stringify(cell.recipe),
     note: cell.words,

@@ -13,6 +13,7 @@ export {
   SelectInput,
   SwitchInput,
   TextInput,
+  YesNoInput,
 } from './inputs';
 export { NumberField, parseNumber } from './NumberField';
 export { QuantityField } from './QuantityField';

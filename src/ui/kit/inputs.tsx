@@ -125,6 +125,31 @@ export function SwitchInput<V extends FieldValues>({ control, name, label }: Of<
   );
 }
 
+/** Yes, no, or nothing noted. */
+export function YesNoInput<V extends FieldValues>({
+  control,
+  name,
+  label,
+  yes,
+  no,
+}: Of<V, boolean | null> & { readonly yes: string; readonly no: string }) {
+  const { field, fieldState } = useController({ control, name });
+  const value: unknown = field.value;
+  return (
+    <SelectField<'' | 'yes' | 'no'>
+      label={label}
+      value={value === null ? '' : value ? 'yes' : 'no'}
+      onChange={(next) => field.onChange(next === '' ? null : next === 'yes')}
+      error={fieldState.error?.message}
+      options={[
+        ['', 'not known'],
+        ['yes', yes],
+        ['no', no],
+      ]}
+    />
+  );
+}
+
 /** A fired colour, `#rrggbb`. */
 export function ColourInput<V extends FieldValues>({ control, name, label }: Of<V, string>) {
   const { field, fieldState } = useController({ control, name });

@@ -14,10 +14,10 @@ function blank(): BodyDraft {
     name: '',
     colourOxidation: '#e0d6c4',
     colourReduction: '#cfc0a6',
-    iron: 'none',
+    iron: null,
     coarse: false,
-    coneFrom: '5',
-    coneTo: '7',
+    coneFrom: null,
+    coneTo: null,
     shrinkage: null,
     absorption: null,
     expansion: null,
@@ -46,9 +46,15 @@ export function BodyCard({ body }: { body: Body | null }) {
       <div className={css.pair}>
         <ColourInput control={control} name="colourOxidation" label="Colour, oxidation" />
         <ColourInput control={control} name="colourReduction" label="Colour, reduction" />
-        <ChoiceInput control={control} name="coneFrom" label="From cone" options={CONES} />
-        <ChoiceInput control={control} name="coneTo" label="To cone" options={CONES} />
-        <ChoiceInput control={control} name="iron" label="Iron" options={['none', 'low', 'high']} />
+        <ChoiceInput control={control} name="coneFrom" label="From cone" options={CONES} none="not known" />
+        <ChoiceInput control={control} name="coneTo" label="To cone" options={CONES} none="not known" />
+        <ChoiceInput
+          control={control}
+          name="iron"
+          label="Iron"
+          options={['none', 'low', 'high']}
+          none="not known"
+        />
         <NumberInput control={control} name="shrinkage" label="Shrinkage, %" />
         <NumberInput control={control} name="absorption" label="Absorption, %" />
         <NumberInput control={control} name="expansion" label="Expansion, 1e-6/K" />

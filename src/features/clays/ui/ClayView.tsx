@@ -8,6 +8,7 @@ import { PerKelvin } from '@/ui/Oxide';
 import { BodyCard } from './BodyCard';
 import { FitEvidence } from './FitEvidence';
 import type { Judged } from '../model/judge';
+import { bodyWords } from '../model/bodyWords';
 import css from './clay.module.css';
 
 interface Props {
@@ -29,11 +30,6 @@ const TITLES: Readonly<Record<Verdict, string>> = {
 /** One clay: what is known of it, what the studio's tiles taught, and which glazes fit, craze and shiver on it. */
 export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: Props) {
   const figure = bodyFigure(body.expansion, calibration);
-  const facts = [
-    `cone ${body.coneFrom} to ${body.coneTo}`,
-    body.iron === 'none' ? 'no iron' : `${body.iron} iron`,
-    body.coarse && 'coarse',
-  ];
   const unjudged = judged.filter((glaze) => !glaze.band);
   return (
     <>
@@ -43,7 +39,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         <Fired colour={body.colourReduction} word="reduction" />
         <div>
           <h1>{body.name}</h1>
-          <p className="quiet">{facts.filter(Boolean).join(', ')}</p>
+          <p className="quiet">{bodyWords(body)}</p>
           <p>{body.note}</p>
         </div>
         <dl className={css.facts}>

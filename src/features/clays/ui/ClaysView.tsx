@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { Body } from '@/records/materials';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
+import { bodyWords } from '../model/bodyWords';
 import css from '@/ui/cards.module.css';
 import { BodyCard } from './BodyCard';
 
@@ -43,11 +44,7 @@ export function ClaysView({
                 </span>
                 <span>
                   <b className={css.name}>{body.name}</b>
-                  <span className="small quiet">
-                    cone {body.coneFrom} to {body.coneTo},{' '}
-                    {body.iron === 'none' ? 'no iron' : `${body.iron} iron`}
-                    {body.coarse && ', coarse'}
-                  </span>
+                  <span className="small quiet">{bodyWords(body)}</span>
                 </span>
                 <span>
                   {body.note}{' '}

@@ -285,7 +285,8 @@ function ProofLinks({ sense, best, hotkey }: { sense: Sense; best: Best; hotkey:
       ))}
       {apart.map(({ reason, labels }) => (
         <span key={reason} className="quiet">
-          {APART_WORDS[reason]}, not counted: {labels.join(', ')}
+          {APART_WORDS[reason]}: {labels.length} {labels.length === 1 ? 'piece' : 'pieces'}, not counted (
+          {labels.join(', ')})
         </span>
       ))}
     </p>

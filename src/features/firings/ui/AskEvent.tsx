@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { REDUCTIONS, type EventKind, type FiringEvent, type Reduction } from '@/core/vocabulary';
+import { REDUCTIONS, RINGS, type EventKind, type FiringEvent, type Ring } from '@/core/vocabulary';
 import { parseHours } from '@/features/shared/clock';
 import { NumberField, QuantityField, WordField } from '@/ui/kit';
 import css from './log.module.css';
@@ -18,7 +18,7 @@ interface Props {
   readonly setWhen: (when: string) => void;
   readonly note: string;
   readonly setNote: (note: string) => void;
-  readonly onLog: (heaviness?: Reduction) => void;
+  readonly onLog: (heaviness?: Ring) => void;
 }
 
 /** What an event of a firing asks for before it is logged, and when it was. */
@@ -42,7 +42,7 @@ export function AskEvent(props: Props) {
         hint="Leave empty for now."
         error={isNoTime ? 'Such as 7:30 or 7.5.' : undefined}
       />
-      {asks !== 'heaviness' && (
+      {asks !== 'heaviness' && asks !== 'ring' && (
         <Button type="submit" variant="contained" disabled={isBusy || isNoTime || isMissing}>
           Log
         </Button>
@@ -54,9 +54,10 @@ export function AskEvent(props: Props) {
 function WhatIsAsked({ asking, asks, byHand, isBusy, value, setValue, note, setNote, onLog }: Props) {
   switch (asks) {
     case 'heaviness':
+    case 'ring':
       return (
         <div className={css.keys}>
-          {REDUCTIONS.map((heaviness) => (
+          {(asks === 'ring' ? RINGS : REDUCTIONS).map((heaviness) => (
             <button key={heaviness} type="button" disabled={isBusy} onClick={() => onLog(heaviness)}>
               {heaviness}
             </button>

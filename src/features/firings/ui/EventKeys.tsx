@@ -1,13 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import {
-  type EventKind,
-  type Reduction,
-  type FiringEvent,
-  FIRING_EVENTS,
-  eventAsks,
-} from '@/core/vocabulary';
+import { type EventKind, type Ring, type FiringEvent, FIRING_EVENTS, eventAsks } from '@/core/vocabulary';
 import { celsius } from '@/core/units';
 import type { StoredEvent } from '@/records/firings';
 import { FormErrors } from '@/ui/kit';
@@ -48,7 +42,7 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
   const asks = asking && eventAsks(asking);
   const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
-  const put = async (kind: EventKind, heaviness?: Reduction) => {
+  const put = async (kind: EventKind, heaviness?: Ring) => {
     const wants = eventAsks(kind);
     const said = {
       kind,
@@ -133,7 +127,7 @@ function EventList({
           <b className="figures">{hours(event.minutes)}</b>
           <span>
             {event.kind === 'note' ? event.note : event.kind}
-            {event.kind === 'reduction starts' && event.note && `, ${event.note}`}
+            {event.kind !== 'note' && event.note && `, ${event.note}`}
             {event.value !== null && (
               <b>
                 {' '}

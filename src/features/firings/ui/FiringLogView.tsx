@@ -38,9 +38,10 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
   }, [live, firing, log.minutes]);
   const running = firing.state === 'firing' || firing.state === 'cooling';
   const over = firing.state !== 'firing';
+  const fromMemory = isFromMemory(firing, log);
   return (
     <div className={css.log}>
-      <Standing {...{ firing, log, silent }} />
+      {fromMemory ? <Result firing={firing} log={log} /> : <Standing {...{ firing, log, silent }} />}
       <Button
         size="small"
         variant="text"
@@ -49,7 +50,9 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
       >
         Show {other}
       </Button>
-      {log.last || log.planned ? (
+      {fromMemory ? (
+        <p className="quiet">Written down afterwards: no log. A log file can be imported below.</p>
+      ) : log.last || log.planned ? (
         <LogChart log={log} name={`${firing.kilnName} ${firing.number}`} />
       ) : (
         <p className="quiet">No curve yet. It starts with the first reading.</p>
@@ -82,6 +85,15 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
       {over && mayWrite && !live && <ImportLog firingId={firing.id} onDone={ask} />}
     </div>
   );
+}
+
+/** Shorter than this from its start to its end, no kiln was fired: somebody wrote down what had been. */
+const SHORTEST_MS = 10 * 60_000;
+
+/** Whether a firing was written down after it had been: it has no log, and no length worth saying. */
+function isFromMemory({ startedAt, endedAt }: Firing, log: FiringLog): boolean {
+  if (!startedAt || !endedAt || log.last) return false;
+  return new Date(endedAt).getTime() - new Date(startedAt).getTime() < SHORTEST_MS;
 }
 
 /** The log, asked for again while the kiln is hot; what is known stays when the server does not answer. */

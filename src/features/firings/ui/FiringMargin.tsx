@@ -3,11 +3,13 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { FiringState } from '@/core/vocabulary';
-import type { Firing, FiringLog, Kiln } from '@/records/firings';
+import type { Firing, FiringLog, FiringOutcome as Outcome, Kiln } from '@/records/firings';
 import { FormErrors } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
+import { FiringOutcome } from './FiringOutcome';
+import { FullnessRow } from './FullnessRow';
 
 const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
   loading:
@@ -22,13 +24,15 @@ interface Props {
   readonly firing: Firing;
   readonly kiln: Kiln;
   readonly log: Pick<FiringLog, 'open'>;
+  /** Null while it has not ended. */
+  readonly outcome: Outcome | null;
   /** Whether nothing numbered is in it. */
   readonly isEmpty: boolean;
   readonly mayPlan: boolean;
 }
 
 /** Beside a firing: what comes next, what to mind at it, its programme and remarks. */
-export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
+export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan }: Props) {
   const { run, isBusy, errors } = useMutation();
   // One run however often it is asked to start.
   const [sourceId] = useState(ulid);
@@ -50,6 +54,9 @@ export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
             >
               The firing has ended
             </Button>
+          )}
+          {mayPlan && (firing.state === 'loading' || firing.state === 'firing') && (
+            <FullnessRow firing={firing} />
           )}
           {mayPlan && firing.state === 'loading' && (
             <StartButtons
@@ -79,6 +86,7 @@ export function FiringMargin({ firing, kiln, log, isEmpty, mayPlan }: Props) {
           What came out
         </LinkButton>
       )}
+      {outcome && <FiringOutcome {...{ firing, outcome }} mayDecide={mayPlan} />}
       {firing.programme && (
         <>
           <h3>Programme</h3>

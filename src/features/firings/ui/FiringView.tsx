@@ -1,7 +1,16 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { Firing, Kiln, FiringLog, LoadShelf, ShelfPiece, Programme, ShelfCone } from '@/records/firings';
+import type {
+  Firing,
+  FiringOutcome,
+  Kiln,
+  FiringLog,
+  LoadShelf,
+  ShelfPiece,
+  Programme,
+  ShelfCone,
+} from '@/records/firings';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
@@ -18,6 +27,8 @@ interface Props {
   readonly shelves: readonly LoadShelf[];
   readonly programmes: readonly Programme[];
   readonly log: FiringLog;
+  /** What it came to; null while it has not ended. */
+  readonly outcome: FiringOutcome | null;
   readonly cones: readonly ShelfCone[];
   readonly rate: number;
   readonly mayPlan: boolean;
@@ -32,6 +43,7 @@ export function FiringView({
   shelves,
   programmes,
   log,
+  outcome,
   cones,
   rate,
   mayPlan,
@@ -86,6 +98,7 @@ export function FiringView({
             firing={firing}
             kiln={kiln}
             log={log}
+            outcome={outcome}
             isEmpty={loaded.length === 0}
             mayPlan={mayPlan}
           />

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { ulid } from 'ulid';
 import { CONES, type Cone } from '@/core/vocabulary';
-import { coneIndex, misreadsInReduction, readPack, sayPack, usualPack } from '@/core/firing';
+import { misreadsInReduction, readPack, sayPack, usualPack } from '@/core/firing';
 import type { ShelfCone } from '@/records/firings';
 import { Choice, FormErrors } from '@/ui/kit';
 import { ConeDrawing } from '@/ui/ConeDrawing';
@@ -26,17 +26,17 @@ interface Props {
 
 /** The witness cones of a firing, each turned with a finger or by keys to the bend that is seen. */
 export function WitnessPack({ firingId, target, shelves, reduction, rate, saved, mayWrite, onDone }: Props) {
-  const fresh = (shelf: number): ShelfCone[] =>
-    usualPack(target).map((cone) => ({ cone, shelf, bend: startOf(cone, target) }));
+  const fresh = (shelf: number): SetCone[] => usualPack(target).map((cone) => ({ cone, shelf, bend: null }));
   const { run, isBusy, errors } = useMutation();
-  const [cones, setCones, , drop] = usePersistedState<readonly ShelfCone[]>(
+  const [cones, setCones, , drop] = usePersistedState<readonly SetCone[]>(
     `jiten.cones.${firingId}.${saved.map(({ cone, bend, shelf }) => `${shelf}-${cone}-${bend}`).join()}`,
     saved.length ? saved : fresh(Math.ceil(shelves / 2)),
   );
   const packs = [...new Set(cones.map(({ shelf }) => shelf))].sort((a, b) => b - a);
-  const changed = JSON.stringify(cones) !== JSON.stringify(saved);
+  const read = cones.filter(isRead);
+  const changed = JSON.stringify(read) !== JSON.stringify(saved);
   const save = async () => {
-    const all = cones.map((cone) => ({ ...cone, id: ulid() }));
+    const all = read.map((cone) => ({ ...cone, id: ulid() }));
     if ((await run(() => saveWitness({ firingId, cones: all }))) !== null) return;
     drop();
     onDone();
@@ -49,7 +49,7 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
       <h2>Witness cones</h2>
       {packs.map((shelf) => {
         const pack = cones.filter((one) => one.shelf === shelf);
-        const reading = readPack(pack, rate);
+        const reading = readPack(pack.filter(isRead), rate);
         return (
           <div key={shelf} className={css.pack}>
             <div className={css.packHead}>
@@ -68,7 +68,7 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
                 onChange={(cone) =>
                   cone &&
                   setCones(
-                    [...cones, { cone, shelf, bend: startOf(cone, target) }].sort(
+                    [...cones, { cone, shelf, bend: null }].sort(
                       (a, b) => CONES.indexOf(a.cone) - CONES.indexOf(b.cone),
                     ),
                   )
@@ -110,11 +110,14 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
           </div>
         );
       })}
+      {read.length < cones.length && mayWrite && (
+        <p className="small quiet">Tap how each cone bent. Those that nobody read are not saved.</p>
+      )}
       <FormErrors errors={errors} />
       {mayWrite && (
         <div className={css.packEnd}>
           <Button variant="contained" disabled={isBusy || !changed} onClick={() => void save()}>
-            {changed ? 'Save cones' : 'Cones saved'}
+            {changed || read.length === 0 ? 'Save cones' : 'Cones saved'}
           </Button>
           {free !== undefined && (
             <Button onClick={() => setCones([...cones, ...fresh(free)])}>Add cone pack</Button>
@@ -125,19 +128,26 @@ export function WitnessPack({ firingId, target, shelves, reduction, rate, saved,
   );
 }
 
-/** Before anything is seen: the one below flat, the one above upright, the target half way. */
-function startOf(cone: Cone, target: Cone): number {
-  const off = coneIndex(cone)! - coneIndex(target)!;
-  return off < 0 ? 90 : off > 0 ? 0 : 45;
-}
+/** A cone as it stands in its pack; its bend is null until somebody has looked. */
+type SetCone = Omit<ShelfCone, 'bend'> & { readonly bend: number | null };
+
+const isRead = (cone: SetCone): cone is ShelfCone => cone.bend !== null;
 
 interface TurnedProps {
   readonly cone: Cone;
-  readonly bend: number;
+  /** Null until somebody has looked. */
+  readonly bend: number | null;
   readonly fixed: boolean;
   readonly onTurn: (bend: number) => void;
   readonly onDrop: () => void;
 }
+
+/** Bends that are one tap away. */
+const BENDS = [
+  [0, 'upright'],
+  [45, 'half'],
+  [90, 'flat'],
+] as const;
 
 const KEYS: Readonly<Record<string, number>> = {
   ArrowRight: 5,
@@ -167,9 +177,9 @@ function Turned({ cone, bend, fixed, onTurn, onDrop }: TurnedProps) {
     const step = KEYS[event.key];
     if (step === undefined && event.key !== 'Home' && event.key !== 'End') return;
     event.preventDefault();
-    set(event.key === 'Home' ? 0 : event.key === 'End' ? 90 : bend + step!);
+    set(event.key === 'Home' ? 0 : event.key === 'End' ? 90 : (bend ?? 0) + step!);
   };
-  const words = bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`;
+  const words = bend === null ? 'not read' : bend >= 88 ? 'flat' : bend <= 10 ? 'upright' : `${bend}°`;
   return (
     <div className={css.cone}>
       <div
@@ -179,10 +189,11 @@ function Turned({ cone, bend, fixed, onTurn, onDrop }: TurnedProps) {
         aria-label={`Cone ${cone}, bend`}
         aria-valuemin={0}
         aria-valuemax={90}
-        aria-valuenow={bend}
+        aria-valuenow={bend ?? 0}
         aria-valuetext={words}
         aria-readonly={fixed}
         className={css.turned}
+        data-unread={bend === null || undefined}
         onKeyDown={key}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
@@ -193,11 +204,26 @@ function Turned({ cone, bend, fixed, onTurn, onDrop }: TurnedProps) {
         onPointerUp={() => setHeld(false)}
         onPointerCancel={() => setHeld(false)}
       >
-        <ConeDrawing bend={bend} size={120} />
+        <ConeDrawing bend={bend ?? 0} size={120} />
       </div>
       <b>
         {cone} <span className="quiet">{words}</span>
       </b>
+      {!fixed && (
+        <span className={css.bends}>
+          {BENDS.map(([degrees, name]) => (
+            <button
+              key={name}
+              type="button"
+              aria-label={`Cone ${cone} ${name}`}
+              aria-pressed={bend === degrees}
+              onClick={() => set(degrees)}
+            >
+              {name}
+            </button>
+          ))}
+        </span>
+      )}
       {!fixed && (
         <button type="button" className={css.strike} onClick={onDrop} aria-label={`Remove cone ${cone}`}>
           remove

@@ -44,7 +44,7 @@ function CardOf({ glaze, materials, looks }: BucketCardFacts) {
   const cautions = cautionsIn(materials, BUILT_IN);
   const behaves = [
     glaze.kind,
-    glaze.opaque ? 'opaque' : 'transparent',
+    glaze.opaque === null ? null : glaze.opaque ? 'opaque' : 'transparent',
     glaze.surface,
     glaze.movement && { stable: 'does not move', moves: 'moves', runs: 'runs' }[glaze.movement],
   ];

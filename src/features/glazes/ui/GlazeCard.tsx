@@ -4,7 +4,7 @@ import { ulid } from 'ulid';
 import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import type { Glaze, GlazeDraft } from '@/records/materials';
 import css from '@/ui/cards.module.css';
-import { Card, ChoiceInput, ColourInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
+import { Card, ChoiceInput, ColourInput, SwitchInput, TextInput, useSavedForm, YesNoInput } from '@/ui/kit';
 import { saveGlazeCard } from '../actions';
 import { glazeSchema } from '../schema';
 
@@ -17,7 +17,7 @@ function blank(): GlazeDraft {
     colour: '#c8c0b0',
     surface: null,
     movement: null,
-    opaque: true,
+    opaque: null,
     decorative: false,
     advice: '',
     caution: '',
@@ -53,8 +53,8 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
           options={MOVEMENTS}
           none="not known"
         />
+        <YesNoInput control={control} name="opaque" label="Covers" yes="opaque" no="see-through" />
       </div>
-      <SwitchInput control={control} name="opaque" label="Opaque" />
       <SwitchInput control={control} name="decorative" label="Decorative ware only" />
       <TextInput control={control} name="advice" label="Advice at the bucket" multiline minRows={2} />
       <TextInput control={control} name="caution" label="Caution" multiline />

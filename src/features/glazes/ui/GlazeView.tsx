@@ -24,7 +24,12 @@ interface Props {
 
 /** One glaze: how it is used, and its recipe at work. */
 export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Props) {
-  const facts = [glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? 'opaque' : 'see-through'];
+  const facts = [
+    glaze.kind,
+    glaze.surface,
+    glaze.movement,
+    glaze.opaque === null ? null : glaze.opaque ? 'opaque' : 'see-through',
+  ];
   return (
     <>
       <GuideWords first={glaze.name} />

@@ -52,7 +52,12 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
                 <span>
                   <b className={css.name}>{glaze.name}</b>
                   <span className="small quiet">
-                    {[glaze.kind, glaze.surface, glaze.movement, glaze.opaque ? null : 'see-through']
+                    {[
+                      glaze.kind,
+                      glaze.surface,
+                      glaze.movement,
+                      glaze.opaque === false ? 'see-through' : null,
+                    ]
                       .filter(Boolean)
                       .join(', ')}
                   </span>

@@ -19,18 +19,19 @@ import { saveKilnForm } from '../actions';
 import { kilnSchema } from '../schema';
 import page from '@/ui/page.module.css';
 
-type Values = FormValues<KilnDraft>;
+/** A form of a kiln; what was not typed yet is blank, and its two limits begin at what is common. */
+type Values = FormValues<Omit<KilnDraft, 'heat'>> & { heat: KilnDraft['heat'] | null };
 
 const FIRST: Omit<Values, 'id'> = {
   name: '',
-  heat: 'electric',
-  litres: 150,
-  shelves: 4,
+  heat: null,
+  litres: null,
+  shelves: null,
   controller: '',
   openBelow: 50,
   mostCelsius: 1300,
-  shelfWidthMm: 500,
-  shelfDepthMm: 500,
+  shelfWidthMm: null,
+  shelfDepthMm: null,
   roundShelves: true,
 };
 

@@ -59,8 +59,8 @@ function rowOf(piece: ListedPiece): TableRowData {
         {piece.label}
       </Link>,
       pieceWords(piece),
-      piece.body,
-      piece.form,
+      piece.isDescribed ? piece.body : '',
+      piece.isDescribed ? piece.form : '',
       piece.stage,
       piece.fate,
       piece.maker,

@@ -20,6 +20,7 @@ import { AddPhoto } from './AddPhoto';
 import { AgainstModel } from './AgainstModel';
 import { ageInWords } from '../model/late';
 import { LateLook } from './LateLook';
+import { textureWords } from '../model/textureWords';
 import css from './piece.module.css';
 
 /** One piece: its photo, what is on it, what each firing made of it. */
@@ -44,9 +45,19 @@ export function PieceView({
       <div className={css.head}>
         <h1 className="figures">{piece.label}</h1>
         <p className="quiet">
-          {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
-          <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
-          {shortDay(piece.madeAt)}; {piece.stage}
+          {piece.isDescribed ? (
+            <>
+              {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
+              <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
+              {shortDay(piece.madeAt)}
+            </>
+          ) : (
+            <>
+              Not described yet, so it proves nothing. Found at an opening by {piece.maker} on{' '}
+              {shortDay(piece.madeAt)}
+            </>
+          )}
+          {textureWords(piece.texture) && `; ${textureWords(piece.texture)}`}; {piece.stage}
           {piece.fate && (
             <>
               , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
@@ -56,7 +67,14 @@ export function PieceView({
         <div className={css.acts}>
           <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />
           <LinkButton href={`/make?piece=${piece.label}`}>Make it again</LinkButton>
-          {mayChange && <LinkButton href={`/pieces/${piece.label}/edit`}>Correct</LinkButton>}
+          {mayChange && (
+            <LinkButton
+              href={`/pieces/${piece.label}/edit`}
+              {...(!piece.isDescribed && { variant: 'contained' as const })}
+            >
+              {piece.isDescribed ? 'Correct' : 'Describe it'}
+            </LinkButton>
+          )}
         </div>
       </div>
       <div className={css.columns}>
@@ -72,7 +90,7 @@ export function PieceView({
               />
             )}
             <div className={css.drawing}>
-              <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />
+              {piece.isDescribed && <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />}
             </div>
           </div>
           {piece.photos.length > 1 && (
@@ -211,13 +229,19 @@ function ZoneResult({
       <Swatch hash={zone.swatchHash} colour={live?.colour ?? zone.colour} width={72} height={54} />
       <div>
         <p>
-          <Link href={`/entry/${zone.headwordId}`} className={css.headword}>
-            {zone.headword}
-          </Link>{' '}
-          <span className="quiet small">
-            {zone.side !== 'outside' && `${zone.side}, `}
-            <Said of={placeWords(zone, piece)} />; {stackWords(zone.stack, nameOf)}; on {zone.ground}
-          </span>
+          {zone.headwordId === null ? (
+            <b>{zone.headword}</b>
+          ) : (
+            <>
+              <Link href={`/entry/${zone.headwordId}`} className={css.headword}>
+                {zone.headword}
+              </Link>{' '}
+              <span className="quiet small">
+                {zone.side !== 'outside' && `${zone.side}, `}
+                <Said of={placeWords(zone, piece)} />; {stackWords(zone.stack, nameOf)}; on {zone.ground}
+              </span>
+            </>
+          )}
         </p>
         {live ? (
           <p>

@@ -5,7 +5,7 @@ import { ref } from './columns';
  * What the dictionary files a zone by: the version of a glaze that is in use, the firing that made the zone what it
  * is, the cone it is filed under when a firing came to another, the atmosphere it reached, how full the kiln was, what
  * was done to the clay, and whether a piece is described at all: the zones of one that is not are in no entry. Zones laid by older rules have `zone_rules` 0: `relayStalePieces` lays them again after
- * the migrations.
+ * the migrations, as `rereadCones` reads witness cones again.
  */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('glaze', (t) => void ref(t, 'in_use_id', 'glaze_version').nullable());
@@ -17,7 +17,9 @@ export async function up(knex: Knex): Promise<void> {
     t.string('filed_cone', 4).nullable();
     t.enum('atmosphere_reached', ['as meant', 'weak', 'heavy', 'oxidised']).nullable();
     t.enum('fullness', ['quarter', 'half', 'three quarters', 'full']).nullable();
+    t.integer('cone_rules').notNullable().defaultTo(1);
   });
+  await knex('firing').update({ cone_rules: 0 });
   await knex.schema.alterTable('entry', (t) => void t.json('history').notNullable().defaultTo('[]'));
   await knex.raw(
     "update entry set history = json_array(json_object('cone', cone, 'atmosphere', atmosphere)) where firings = 1",
@@ -32,11 +34,48 @@ export async function up(knex: Knex): Promise<void> {
     t.integer('zone_rules').notNullable().defaultTo(0);
     t.index(['zone_rules']);
   });
+  await forgetDefaults(knex);
   // Found at an opening and not corrected since: what it is was never said.
   await knex('piece').where('twin_key', 'like', 'unlogged-%').update({ described: false });
 }
 
+/** Puts what stood by default, and what nobody is known to have set, back to not noted. */
+async function forgetDefaults(knex: Knex): Promise<void> {
+  await knex.raw("alter table body modify iron enum('none', 'low', 'high') null");
+  for (const column of ['cone_from', 'cone_to'])
+    await knex.raw('alter table body modify ?? varchar(4) null', [column]);
+  await knex.raw('alter table glaze modify opaque tinyint(1) null');
+  const neverSet = (what: 'body' | 'glaze', column: string) =>
+    knex.raw(
+      `not exists (select 1 from \`change\` c where c.what = ? and c.row_id = ${what}.id
+      and json_contains_path(c.before_json, 'one', ?))`,
+      [what, `$.${column}`],
+    );
+  await knex('body').where({ iron: 'none' }).andWhere(neverSet('body', 'iron')).update({ iron: null });
+  await knex('body')
+    .where({ cone_from: '5', cone_to: '7' })
+    .andWhere(neverSet('body', 'cone_from'))
+    .andWhere(neverSet('body', 'cone_to'))
+    .update({ cone_from: null, cone_to: null });
+  await knex('glaze').where({ opaque: 1 }).andWhere(neverSet('glaze', 'opaque')).update({ opaque: null });
+  await knex('coat').where({ dry_before: 1 }).update({ dry_before: null });
+  await knex('coat').where({ clay: 'leather-hard' }).update({ clay: null });
+}
+
+/** What the release before wants to be something. */
+async function rememberDefaults(knex: Knex): Promise<void> {
+  await knex('glaze').whereNull('opaque').update({ opaque: true });
+  await knex('body').whereNull('iron').update({ iron: 'none' });
+  await knex('body').whereNull('cone_from').update({ cone_from: '5' });
+  await knex('body').whereNull('cone_to').update({ cone_to: '7' });
+  await knex.raw("alter table body modify iron enum('none', 'low', 'high') not null");
+  for (const column of ['cone_from', 'cone_to'])
+    await knex.raw('alter table body modify ?? varchar(4) not null', [column]);
+  await knex.raw('alter table glaze modify opaque tinyint(1) not null');
+}
+
 export async function down(knex: Knex): Promise<void> {
+  await rememberDefaults(knex);
   await knex.schema.alterTable('piece', (t) => {
     t.dropIndex(['zone_rules']);
     t.dropColumns('texture', 'described', 'zone_rules');
@@ -49,7 +88,7 @@ export async function down(knex: Knex): Promise<void> {
   });
   await knex.schema.alterTable('entry', (t) => void t.dropColumn('history'));
   await knex.schema.alterTable('firing', (t) =>
-    t.dropColumns('filed_cone', 'atmosphere_reached', 'fullness'),
+    t.dropColumns('filed_cone', 'atmosphere_reached', 'fullness', 'cone_rules'),
   );
   await knex.schema.alterTable('glaze', (t) => {
     t.dropForeign(['in_use_id']);

@@ -3,6 +3,7 @@ import { db } from '@/records/platform';
 import {
   listKilns,
   logOf,
+  outcomeOf,
   firingById,
   loadedIds,
   loadShelves,
@@ -25,7 +26,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const kiln = kilns.find(({ id }) => id === firing.kilnId)!;
   const inside = await loadedIds(db(), firing.id);
   const outside = firing.state === 'loading' ? await waitingIds(db()) : [];
-  const [loaded, waiting, shelves, programmes, log, cones, rate] = await Promise.all([
+  const hasEnded = firing.state !== 'loading' && firing.state !== 'firing';
+  const [loaded, waiting, shelves, programmes, log, cones, rate, outcome] = await Promise.all([
     shelfPieces(db(), inside, firing.id),
     shelfPieces(db(), outside, null),
     loadShelves(db(), firing.id),
@@ -33,10 +35,11 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     logOf(db(), firing, kiln, new Date()),
     conesOf(db(), [firing.id]),
     rateOf(db(), firing.id),
+    hasEnded ? outcomeOf(db(), firing) : null,
   ]);
   return (
     <FiringView
-      {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate }}
+      {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate, outcome }}
       cones={cones.get(firing.id)!}
       mayPlan={hasRole(member.role, 'teacher')}
     />
