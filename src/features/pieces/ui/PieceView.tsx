@@ -42,41 +42,7 @@ export function PieceView({
   return (
     <>
       <GuideWords first={piece.label} />
-      <div className={css.head}>
-        <h1 className="figures">{piece.label}</h1>
-        <p className="quiet">
-          {piece.isDescribed ? (
-            <>
-              {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
-              <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
-              {shortDay(piece.madeAt)}
-            </>
-          ) : (
-            <>
-              Not described yet, so it proves nothing. Found at an opening by {piece.maker} on{' '}
-              {shortDay(piece.madeAt)}
-            </>
-          )}
-          {textureWords(piece.texture) && `; ${textureWords(piece.texture)}`}; {piece.stage}
-          {piece.fate && (
-            <>
-              , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
-            </>
-          )}
-        </p>
-        <div className={css.acts}>
-          <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />
-          <LinkButton href={`/make?piece=${piece.label}`}>Make it again</LinkButton>
-          {mayChange && (
-            <LinkButton
-              href={`/pieces/${piece.label}/edit`}
-              {...(!piece.isDescribed && { variant: 'contained' as const })}
-            >
-              {piece.isDescribed ? 'Correct' : 'Describe it'}
-            </LinkButton>
-          )}
-        </div>
-      </div>
+      <PieceHead piece={piece} mayChange={mayChange} />
       <div className={css.columns}>
         <div>
           <div className={css.pictures}>
@@ -158,6 +124,46 @@ export function PieceView({
         </div>
       </div>
     </>
+  );
+}
+
+function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean }) {
+  return (
+    <div className={css.head}>
+      <h1 className="figures">{piece.label}</h1>
+      <p className="quiet">
+        {piece.isDescribed ? (
+          <>
+            {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
+            <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
+            {shortDay(piece.madeAt)}
+          </>
+        ) : (
+          <>
+            Not described yet, so it proves nothing. Found at an opening by {piece.maker} on{' '}
+            {shortDay(piece.madeAt)}
+          </>
+        )}
+        {textureWords(piece.texture) && `; ${textureWords(piece.texture)}`}; {piece.stage}
+        {piece.fate && (
+          <>
+            , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
+          </>
+        )}
+      </p>
+      <div className={css.acts}>
+        <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />
+        <LinkButton href={`/make?piece=${piece.label}`}>Make it again</LinkButton>
+        {mayChange && (
+          <LinkButton
+            href={`/pieces/${piece.label}/edit`}
+            {...(!piece.isDescribed && { variant: 'contained' as const })}
+          >
+            {piece.isDescribed ? 'Correct' : 'Describe it'}
+          </LinkButton>
+        )}
+      </div>
+    </div>
   );
 }
 
