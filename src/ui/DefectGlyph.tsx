@@ -187,6 +187,25 @@ const GLYPHS: Readonly<Record<DefectId, Glyph>> = {
       solid: dots(1.2, [16, 16], [11, 5], [28, 13], [4, 23]),
     },
   },
+  'handling-break': {
+    section: { line: 'M2 13H14L18 17L15 21L20 25H2M23 15L29 12L30 22L25 23Z' },
+    plan: { line: 'M28 12A13 13 0 1 0 24 26L21 21L25 18L20 15Z' },
+  },
+  'missed-patch': {
+    section: { line: `M2 13H10V25M21 25V13H30${BODY}` },
+    plan: { line: 'M3 3H29V29H3ZM11 12L18 9L23 14L20 21L12 22L9 17Z' },
+  },
+  'kiln-wash': {
+    section: { line: 'M4 4L8 22H24L28 4M2 28H30', solid: dots(1.6, [10, 25], [16, 25], [22, 25]) },
+    plan: {
+      line: `${dot(16, 16, 12)}${dot(16, 16, 8)}`,
+      solid: dots(1.6, [16, 5], [25, 12], [23, 24], [8, 23], [6, 13]),
+    },
+  },
+  'dirty-foot': {
+    section: { line: 'M4 4L8 22H24L28 4M12 22V27M17 22V29M21 22V26' },
+    plan: { line: `${dot(16, 16, 12)}${dot(16, 16, 8)}M6 9L11 12M22 7L20 11M25 22L21 20` },
+  },
 };
 
 function Part({ drawing, x }: { drawing: Drawing; x: number }) {

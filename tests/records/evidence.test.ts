@@ -1,3 +1,4 @@
+import type { DefectId, Place } from '@/core/vocabulary';
 import { saveTeacherNote, headwordPage, type Sense } from '@/records/dictionary';
 import {
   advanceFiring,
@@ -237,6 +238,32 @@ test('cones of the release before that nobody touched are no reading; the others
   expect(await rereadCones(base)).toBe(2);
   expect(await firingById(base, untouched)).toMatchObject({ achievedCone: null, achievedLow: null });
   expect((await firingById(base, turned)).achievedCone).toBeGreaterThanOrEqual(6);
+});
+
+test('faults of a piece are not faults of its glazes; what may be either is what was said of it', async () => {
+  const { glazes } = studio;
+  const times = 7;
+  const one = (defect: DefectId, place: Place) => ({ defects: [{ defect, place, severity: 3 as const }] });
+  const seen = [
+    one('body-crack', 'rim'),
+    one('missed-patch', 'spot'),
+    one('stuck', 'the piece itself'),
+    one('stuck', 'foot'),
+    {},
+  ];
+  const { firingId, ids } = await fired(
+    studio,
+    seen.map(() => tile(studio, [dip(glazes.Sleeper, 0, 1, { times })])),
+  );
+  await readAll(studio, firingId, (n) => seen[n]!);
+  const sense = (await sensesOf('Sleeper')).find(({ stack }) => stack[0]!.times === times)!;
+  expect(sense.summary).toMatchObject({
+    proofs: 5,
+    agreeing: 4,
+    defects: [{ defect: 'stuck', count: 1 }],
+  });
+  const page = await piecePage(studio.base, ids[0]!);
+  expect(page.firings[0]!.zones[0]!.readings[0]!.defects).toMatchObject([{ defect: 'body-crack' }]);
 });
 
 test('a piece found at an opening proves nothing until somebody has described it', async () => {

@@ -1,5 +1,5 @@
 import type { Line } from '../chemistry';
-import { type ClayState, type DefectId, CONES, type Cone, type Atmosphere } from '../vocabulary';
+import { type ClayState, type DefectId, CONES, ITSELF, type Cone, type Atmosphere } from '../vocabulary';
 import { coneIndex, coolingOf, DROP, HOLD } from '../firing';
 import type { Evidence, Ingredient } from './evidence';
 
@@ -123,7 +123,7 @@ export function evidenceOf(facts: RecordFacts): Evidence {
     bodyCoarse: body.coarse,
     ...(body.coneTo !== null && isCone(body.coneTo) && { bodyMaxCone: body.coneTo }),
     ...(body.absorption !== null && { bodyPorous: body.absorption > 3 }),
-    ...(places.size === 1 && { location: [...places][0] as Evidence['location'] }),
+    ...(places.size === 1 && !places.has(ITSELF) && { location: [...places][0] as Evidence['location'] }),
     ...(worst && worst.surface !== null && { surface: worst.surface as Evidence['surface'] }),
     ...(worst && worst.movement !== null && { movement: worst.movement as Evidence['movement'] }),
     ...(facts.slipOn !== null && { slipAppliedTo: facts.slipOn }),

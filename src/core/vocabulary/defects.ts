@@ -1,3 +1,5 @@
+import { ITSELF } from './results';
+
 /** What the eye asks first when it meets a defect. */
 export type LookGroup = 'hole' | 'crack' | 'bare' | 'lump' | 'flow' | 'colour' | 'ware';
 
@@ -140,6 +142,37 @@ const TABLE = [
     'thick or damp; shards around',
     'Sharp shards: gloves, and clear the elements with the supply off.',
   ],
+  [
+    'handling-break',
+    'broken',
+    'ware',
+    'an edge, a handle or a foot broken off',
+    'fresh sharp clay, nothing molten at the break',
+    'Sharp clay: gloves.',
+  ],
+  [
+    'missed-patch',
+    'missed patch',
+    'bare',
+    'a spot that the glaze never reached',
+    'bare clay with a clean edge: an air bubble, a finger, a drip of wax',
+  ],
+  [
+    'kiln-wash',
+    'kiln wash',
+    'ware',
+    'crumbs of kiln wash on the foot',
+    'white and crumbly; the glaze itself is sound',
+    'Grind with eye protection and a respirator.',
+  ],
+  [
+    'dirty-foot',
+    'dirty foot',
+    'ware',
+    'glaze crumbs, sand or stains on the foot',
+    'the foot only, where it stood',
+    'Grind with eye protection and a respirator.',
+  ],
 ] as const satisfies readonly (readonly [string, string, LookGroup, string, string, string?])[];
 
 export type DefectId = (typeof TABLE)[number][0];
@@ -163,6 +196,38 @@ export function defectOf(id: string): Defect | undefined {
 export function defectName(id: string): string {
   return id.replace(/-/g, ' ');
 }
+
+/** Faults that are a piece's own, of its clay, its making or its handling, whatever glaze lies on it. */
+const PIECE_FAULTS: ReadonlySet<string> = new Set<DefectId>([
+  ...(['body-crack', 'warping', 'coring', 'explosion', 'pop-out'] as const),
+  ...(['handling-break', 'missed-patch', 'kiln-wash', 'dirty-foot'] as const),
+]);
+
+/** Faults that may be of the glazes or of the piece: whoever sees one says which. */
+const EITHER: ReadonlySet<string> = new Set<DefectId>(['stuck', 'dunting', 'bloating']);
+
+/**
+ * Whose fault a defect is: the glazes' on which it shows, the piece's own, or either.
+ *
+ * @example faultOf('stuck') // 'either': a foot plucked under a running glaze, or where no glaze was near
+ */
+export function faultOf(defect: string): 'glaze' | 'piece' | 'either' {
+  return PIECE_FAULTS.has(defect) ? 'piece' : EITHER.has(defect) ? 'either' : 'glaze';
+}
+
+/** Whether a defect that was seen speaks about the glazes where it sits, and not about the piece alone. */
+export function speaksOfGlazes({
+  defect,
+  place,
+}: {
+  readonly defect: string;
+  readonly place: string;
+}): boolean {
+  return faultOf(defect) !== 'piece' && place !== ITSELF;
+}
+
+/** The ids of the faults that are never a glaze's. */
+export const PIECE_FAULT_IDS = [...PIECE_FAULTS] as readonly DefectId[];
 
 /** The defects that an opening offers first. Common practice, no source. */
 export const COMMON_DEFECTS = [

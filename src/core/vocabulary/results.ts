@@ -10,8 +10,14 @@ export type Movement = (typeof MOVEMENTS)[number];
 export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'] as const;
 export type Fate = (typeof FATES)[number];
 
+/** The place of a defect that is the piece's own fault and not of the glazes on it. */
+export const ITSELF = 'the piece itself';
+
 /** Where on a zone a defect sits. */
-export const PLACES = ['everywhere', 'spot', 'rim', 'foot', 'overlap', 'thick', 'decoration'] as const;
+export const PLACES = [
+  ...(['everywhere', 'spot', 'rim', 'foot', 'overlap', 'thick', 'decoration'] as const),
+  ITSELF,
+] as const;
 export type Place = (typeof PLACES)[number];
 
 /** How bad a defect is: 1 only when looked for, 2 plain, 3 spoils the piece. */

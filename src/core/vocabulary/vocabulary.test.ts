@@ -17,9 +17,9 @@ test('no list says a word twice, and no word is longer than its column', () => {
 test('every firing event has a key of its own, and what only a flame has is marked', () => {
   const events: readonly FiringEvent[] = FIRING_EVENTS;
   expect(new Set(events.map(({ key }) => key)).size).toBe(events.length);
-  for (const { key } of events) expect(key).toMatch(/^\d$/);
+  for (const { key } of events) expect(key).toMatch(/^[\dr]$/);
   const gas = events.filter(({ isGasOnly }) => isGasOnly).map(({ kind }) => kind);
-  expect(gas).toEqual(['damper', 'gas', 'reduction starts', 'reduction ends']);
+  expect(gas).toEqual(['damper', 'gas', 'reduction starts', 'reduction ends', 'draw ring']);
 });
 
 test('each defect names two others that it is taken for', () => {

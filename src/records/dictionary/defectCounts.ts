@@ -1,6 +1,7 @@
+import { ITSELF, PIECE_FAULT_IDS } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
-/** How often a defect was seen, plainly or worse, on the proofs of one headword. */
+/** On how many pieces a defect of the glazes was seen, plainly or worse, among the proofs of one headword. */
 export interface DefectCount {
   readonly headwordId: string;
   readonly text: string;
@@ -16,9 +17,16 @@ export async function defectCounts(base: Db): Promise<Map<string, DefectCount[]>
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereNull('r.ended_at')
     .where('d.severity', '>=', 2)
+    .whereNot('d.place', ITSELF)
+    .whereNotIn('d.defect', PIECE_FAULT_IDS)
     .groupBy('d.defect', 'h.id', 'h.text')
     .orderBy([{ column: 'count', order: 'desc' }, 'h.text'])
-    .select('d.defect', 'h.id as headwordId', 'h.text', base.raw('cast(count(*) as signed) as count'));
+    .select(
+      'd.defect',
+      'h.id as headwordId',
+      'h.text',
+      base.raw('cast(count(distinct z.piece_id) as signed) as count'),
+    );
   const found = new Map<string, DefectCount[]>();
   for (const { defect, ...row } of rows) found.set(defect, [...(found.get(defect) ?? []), row]);
   return found;

@@ -1,6 +1,6 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import type { EntryRow } from '@/records/platform/tables';
-import type { Atmosphere, Side } from '@/core/vocabulary';
+import { speaksOfGlazes, type Atmosphere, type Side } from '@/core/vocabulary';
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -186,7 +186,7 @@ async function proofsOf(
       surface: row.surface,
       movement: row.movement,
       note: row.note,
-      defects: defects.get(row.reading_id) ?? [],
+      defects: (defects.get(row.reading_id) ?? []).filter(speaksOfGlazes),
       counts: apart === null,
       apart,
       made: madeOf(row),

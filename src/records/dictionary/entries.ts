@@ -11,7 +11,13 @@ import {
   type Ground,
   type Stack,
 } from '@/core/coats';
-import type { AtmosphereReached, Movement, Side, Surface } from '@/core/vocabulary';
+import {
+  speaksOfGlazes,
+  type AtmosphereReached,
+  type Movement,
+  type Side,
+  type Surface,
+} from '@/core/vocabulary';
 import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
@@ -206,8 +212,12 @@ export function apartFor(
   return fromJson<string[]>(row.versions).every((version) => inUse.has(version)) ? null : 'other version';
 }
 
-/** A proof as the evidence is judged by; a colour that somebody picked goes before the one measured. */
-export function seenOf(row: ProofRow, defects: Seen['defects'], inUse: ReadonlySet<string>): Seen {
+/** A proof as the evidence is judged by: faults of the piece say nothing about its glazes; a colour that somebody picked goes before the one measured. */
+export function seenOf(
+  row: ProofRow,
+  defects: readonly Omit<ReadingDefectRow, 'reading_id'>[],
+  inUse: ReadonlySet<string>,
+): Seen {
   const colour = row.colour ?? row.zone_colour;
   return {
     id: row.zone_id,
@@ -216,7 +226,7 @@ export function seenOf(row: ProofRow, defects: Seen['defects'], inUse: ReadonlyS
     surface: row.surface,
     movement: row.movement,
     colour: colour ? labOf(colour) : null,
-    defects,
+    defects: defects.filter(speaksOfGlazes),
     counts: apartFor(row, inUse) === null,
   };
 }

@@ -1,5 +1,5 @@
 import { rowsOf } from '@/records/platform/joins';
-import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
+import { agreementOf, type Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { apartFor, seenOf, type ProofRow } from './entries';
 
@@ -23,7 +23,7 @@ export interface VersionSense {
 export async function versionSenses(
   base: Db,
   rows: readonly ProofRow[],
-  defectsOf: (readingId: string) => Seen['defects'],
+  defectsOf: (readingId: string) => Parameters<typeof seenOf>[1],
   inUse: ReadonlySet<string>,
 ): Promise<Map<string, VersionSense[]>> {
   const versionsOf = (row: ProofRow) => fromJson<string[]>(row.versions);

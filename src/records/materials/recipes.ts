@@ -1,4 +1,4 @@
-import type { DefectId } from '@/core/vocabulary';
+import { ITSELF, PIECE_FAULT_IDS, type DefectId } from '@/core/vocabulary';
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Line } from '@/core/chemistry';
 import { recordChange } from '@/records/platform/changes';
@@ -71,6 +71,8 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
   const defects = await zonesOfGlaze(base, glazeId)
     .join('reading_defect as d', 'd.reading_id', 'r.id')
     .where('d.severity', '>=', 2)
+    .whereNot('d.place', ITSELF)
+    .whereNotIn('d.defect', PIECE_FAULT_IDS)
     .groupBy('v.id', 'd.defect')
     .orderBy('count', 'desc')
     .select<{ id: string; defect: DefectId; count: number | string }[]>(

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { DefectId, Fate, Place } from '@/core/vocabulary';
+import { faultOf, ITSELF, type DefectId, type Fate, type Place } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, TwinZone, PieceReading, ReadingDraft } from '@/records/openings';
 
 /** What was tapped for one piece, before it is sent. */
@@ -124,11 +124,19 @@ export function resentAnswers(answers: Answers): Answers {
   return { ...answers, zones: Object.fromEntries(zones) };
 }
 
-/** Taps a defect: plain first, then spoiling, then only when looked for, then gone. */
-export function tapDefect(reading: ReadingDraft, defect: DefectId): ReadingDraft['defects'] {
+/**
+ * Taps a defect: plain first, then spoiling, then only when looked for, then gone.
+ *
+ * @param place where it sits until somebody says
+ */
+export function tapDefect(
+  reading: ReadingDraft,
+  defect: DefectId,
+  place: Place = 'everywhere',
+): ReadingDraft['defects'] {
   const next = { 2: 3, 3: 1, 1: 0 } as const;
   const now = reading.defects.find((one) => one.defect === defect);
-  if (!now) return [...reading.defects, { defect, severity: 2, place: 'everywhere' }];
+  if (!now) return [...reading.defects, { defect, severity: 2, place }];
   const severity = next[now.severity];
   if (severity === 0) return reading.defects.filter((one) => one.defect !== defect);
   return reading.defects.map((one) => (one.defect === defect ? { ...one, severity } : one));
@@ -149,14 +157,24 @@ export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
   return values.size > 1 ? 'mixed' : ([...values][0] ?? null);
 }
 
-/** Taps a defect on several zones at once: on those that have it, or on all when none has. */
-export function tapDefectOn(answers: Answers, zones: readonly OpeningZone[], defect: DefectId): Answers {
+/**
+ * Taps a defect on several zones at once: on those that have it, or on all when none has. What may be the fault of the
+ * piece or of its glazes is the piece's own, when the whole piece was tapped, until somebody says otherwise.
+ */
+export function tapDefectOn(
+  answers: Answers,
+  zones: readonly OpeningZone[],
+  defect: DefectId,
+  isWhole = false,
+): Answers {
   const having = zones.filter((zone) =>
     readingOf(answers, zone).defects.some((one) => one.defect === defect),
   );
-  return withReadings(answers, having.length ? having : zones, (reading) => ({
-    defects: tapDefect(reading, defect),
-  }));
+  return withReadings(answers, having.length ? having : zones, (reading) => {
+    const isBare = zones.find(({ id }) => id === reading.zoneId)?.stack.length === 0;
+    const place = faultOf(defect) === 'either' && (isWhole || isBare) ? ITSELF : 'everywhere';
+    return { defects: tapDefect(reading, defect, place) };
+  });
 }
 
 /** Grades the defect tapped last: 1 only when looked for, 2 plain, 3 spoils the piece. */

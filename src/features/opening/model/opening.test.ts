@@ -180,6 +180,19 @@ test('a tap on the whole piece is about its glazed zones, and cycles where the d
   );
 });
 
+test('what may be the fault of the piece or of its glazes is the piece’s own until a zone of glaze is named', () => {
+  const [bare, glazed] = [zone('B'), { ...zone('G'), stack: [{ glaze: 's', times: 1 }] }] as unknown as [
+    OpeningZone,
+    OpeningZone,
+  ];
+  const placeOf = (zones: readonly OpeningZone[], defect: 'stuck' | 'pitting', isWhole: boolean) =>
+    readingOf(tapDefectOn(blankAnswers(piece), zones, defect, isWhole), zones[0]!).defects[0]!.place;
+  expect(placeOf([glazed], 'stuck', true)).toBe('the piece itself');
+  expect(placeOf([bare], 'stuck', false)).toBe('the piece itself');
+  expect(placeOf([glazed], 'stuck', false)).toBe('everywhere');
+  expect(placeOf([glazed], 'pitting', true)).toBe('everywhere');
+});
+
 test('as expected says what the proofs say; as its twin takes over zone by zone', () => {
   const known = { ...blank, expected: { proofs: 3, surface: 'satin', movement: 'moves', defects: [] } };
   const answers = asExpected(blankAnswers(piece), [known as unknown as OpeningZone, read]);

@@ -2,13 +2,29 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState, type RefObject } from 'react';
-import { DEFECTS, defectOf, PLACES, type DefectId, type Place, COMMON_DEFECTS } from '@/core/vocabulary';
+import {
+  DEFECTS,
+  defectOf,
+  faultOf,
+  ITSELF,
+  PLACES,
+  type DefectId,
+  type Place,
+  COMMON_DEFECTS,
+} from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { WordRow } from './WordRow';
 import css from './opening.module.css';
 
 const SEVERITY = ['', 'slight', 'plain', 'spoils it'];
+
+/** Where a defect can sit; that it is the piece's own is asked only where it may be either. */
+function placesOf(id: DefectId): readonly Place[] {
+  return faultOf(id) === 'either' ? [ITSELF, ...ZONE_PLACES] : ZONE_PLACES;
+}
+
+const ZONE_PLACES = PLACES.filter((place) => place !== ITSELF);
 
 const nameOf = (id: DefectId) => defectOf(id)!.name;
 
@@ -68,11 +84,15 @@ export function DefectPick({ where, readings, armed, field, onTap, onPlace }: Pr
       {[...worst].map(([id, { place }]) => (
         <div key={id} className={css.place}>
           <p className="small">
-            Where: {nameOf(id)}? <span className="heat">{defectOf(id)?.caution}</span>
+            {faultOf(id) === 'either'
+              ? `${nameOf(id)}: the piece itself, or its glazes?`
+              : `Where: ${nameOf(id)}?`}{' '}
+            {faultOf(id) === 'piece' && 'Not counted against the glazes. '}
+            <span className="heat">{defectOf(id)?.caution}</span>
           </p>
           <WordRow
             label={`Place of ${nameOf(id)}`}
-            options={PLACES}
+            options={placesOf(id)}
             value={place}
             onPick={(to) => onPlace(id, to)}
           />

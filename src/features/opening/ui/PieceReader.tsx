@@ -59,7 +59,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
     say((before) => withReadings(before, zones, change));
   const tap = (defect: DefectId) => {
     setArmed(defect);
-    say((before) => tapDefectOn(before, zones, defect));
+    say((before) => tapDefectOn(before, zones, defect, zone === null));
   };
   const twin = twinNow(piece, api.opening.pieces, (other) => api.drafts[other.id]?.answers ?? null);
   const knows = piece.zones.some((one) => one.expected && one.expected.proofs > 0);

@@ -35,6 +35,13 @@ export async function up(knex: Knex): Promise<void> {
     t.index(['zone_rules']);
   });
   await forgetDefaults(knex);
+  // Plucked where no glaze was near: nothing lies on the zone.
+  await knex.raw(
+    `update reading_defect d
+      join reading r on r.id = d.reading_id join zone z on z.id = r.zone_id
+      join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id
+      set d.place = 'the piece itself' where d.defect = 'stuck' and h.depth = 0`,
+  );
   // Found at an opening and not corrected since: what it is was never said.
   await knex('piece').where('twin_key', 'like', 'unlogged-%').update({ described: false });
 }
@@ -76,6 +83,7 @@ async function rememberDefaults(knex: Knex): Promise<void> {
 
 export async function down(knex: Knex): Promise<void> {
   await rememberDefaults(knex);
+  await knex('reading_defect').where({ place: 'the piece itself' }).update({ place: 'spot' });
   await knex.schema.alterTable('piece', (t) => {
     t.dropIndex(['zone_rules']);
     t.dropColumns('texture', 'described', 'zone_rules');
