@@ -1,4 +1,5 @@
 import type { Atmosphere, Cone } from '@/core/vocabulary';
+import type { RequestDraft } from '@/records/dictionary';
 import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
 import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
 import { newId, type Db } from '@/records/platform';
@@ -66,6 +67,15 @@ export function plainGlaze(id: string, name: string, kind: GlazeDraft['kind'] = 
   return {
     ...{ id, name, kind, colour: '#333333', surface: null, movement: null },
     ...{ opaque: true, decorative: false, advice: '', caution: '' },
+  };
+}
+
+/** A request for one glaze over another, wherever it may be. */
+export function wishFor(baseId: string, topId: string, more: Partial<RequestDraft> = {}): RequestDraft {
+  return {
+    ...{ id: newId(), baseId, topId, note: '' },
+    ...{ groundId: null, cone: null, atmosphere: null, baseTimes: null, topTimes: null },
+    ...more,
   };
 }
 

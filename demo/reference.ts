@@ -1,4 +1,10 @@
-import { addRequest, addCorrection, saveTeacherNote, keepWall } from '@/records/dictionary';
+import {
+  addRequest,
+  addCorrection,
+  saveTeacherNote,
+  keepWall,
+  type RequestDraft,
+} from '@/records/dictionary';
 import { newId, type Db } from '@/records/platform';
 import type { Studio } from './studio';
 
@@ -39,8 +45,13 @@ export async function keepReference(base: Db, { members, glazes }: Studio): Prom
       entryId: green,
       text: 'My tile here had been sponged before it was dipped.',
     });
-  const wish = (memberId: string, top: string, below: string, note: string) =>
-    addRequest(base, memberId, { id: newId(), topId: glazes.get(top)!, baseId: glazes.get(below)!, note });
-  await wish(student, 'Kettle Blue', 'Slate Bank', 'for a set of bowls');
-  await wish(other, 'Lamp Clear', 'Rust Yard', '');
+  const wish = (memberId: string, top: string, below: string, more: Partial<RequestDraft>) =>
+    addRequest(base, memberId, {
+      ...{ id: newId(), topId: glazes.get(top)!, baseId: glazes.get(below)!, note: '' },
+      ...{ groundId: null, cone: null, atmosphere: null, baseTimes: null, topTimes: null },
+      ...more,
+    });
+  const reduction = { cone: '10', atmosphere: 'reduction', note: 'for a set of bowls' } as const;
+  await wish(student, 'Kettle Blue', 'Slate Bank', reduction);
+  await wish(other, 'Lamp Clear', 'Rust Yard', {});
 }

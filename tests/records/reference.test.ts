@@ -23,6 +23,7 @@ import {
   wallEntries,
   wallNow,
   listFailedLookups,
+  type RequestDraft,
 } from '@/records/dictionary';
 import { newId, Conflict, NotFound, cachedUntilWrite, currentRevision } from '@/records/platform';
 import { openingOf, recordPiece } from '@/records/openings';
@@ -33,7 +34,7 @@ import { random } from '../../demo/random';
 import { draftLike } from '@/features/pieces/model/fromPiece';
 import { onlyWall } from '@/features/wall/model/choose';
 import { wallOf, wallWords } from '@/features/wall/server/wallOf';
-import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
+import { dip, wishFor, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -243,17 +244,24 @@ test('walls are kept by name; a name kept again is the newer wall', async () => 
 
 test('a wish counts as wanted and is answered by the first proof read after it', async () => {
   const { base, member, glazes } = studio;
-  const wish = { id: newId(), baseId: glazes.Limewash, topId: glazes.Whitestrip, note: '' };
-  const done = { id: newId(), baseId: glazes.Sleeper, topId: glazes.Limewash, note: 'for mugs' };
+  const wish = wishFor(glazes.Limewash, glazes.Whitestrip);
+  const done = wishFor(glazes.Sleeper, glazes.Limewash, { note: 'for mugs' });
+  const elsewhere = (more: Partial<RequestDraft>) => wishFor(glazes.Sleeper, glazes.Limewash, more);
+  const others = [elsewhere({ cone: '10', atmosphere: 'reduction' }), elsewhere({ topTimes: 3 })];
   await addRequest(base, member, wish);
   await addRequest(base, member, wish);
-  await addRequest(base, member, done);
+  for (const asked of [done, ...others]) await addRequest(base, member, asked);
   expect(await listFailedLookups(base)).toContainEqual({ baseId: wish.baseId, topId: wish.topId, times: 1 });
   expect((await listRequests(base)).every(({ headwordId }) => headwordId === null)).toBe(true);
   const { firingId } = await fired(studio, [tile(studio)]);
   await readAll(studio, firingId);
   const answered = (await listRequests(base, member)).find(({ id }) => id === done.id)!;
   expect((await headwordPage(base, answered.headwordId!)).text).toBe('Limewash over Sleeper');
+  expect(answered.result).toMatch(/^Gloss, .+ Defects: .+\. .+ pieces agree, 2 firings\.$/);
+  // Another cone and other coats were asked for: this does not answer those.
+  const waiting = (await listRequests(base, member)).filter(({ headwordId }) => headwordId === null);
+  expect(waiting.map(({ facts }) => facts)).toEqual(['3× over it', 'cone 10 reduction', '']);
+  for (const { id } of others) await withdrawRequest(base, member, id);
   await expect(withdrawRequest(base, newId(), wish.id)).rejects.toThrow(NotFound);
   await withdrawRequest(base, member, wish.id);
   expect((await listRequests(base)).map(({ id }) => id)).toEqual([done.id]);

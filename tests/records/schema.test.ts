@@ -5,7 +5,7 @@ import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } fro
 import { listCases, openCase } from '@/records/clinic';
 import { piecePage, relayStalePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
-import { dip, fired, freshBase, freshStudio, readAll, tile } from './studio';
+import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
 
 test('the schema goes up and down without a rest', async () => {
   const base = await freshBase('migrations');
@@ -39,7 +39,7 @@ test('a studio of the release before keeps its coats, events, requests and cases
     value: null,
     note: '',
   });
-  const wish = { id: newId(), baseId: glazes.Sleeper, topId: glazes.Limewash, note: 'for bowls' };
+  const wish = wishFor(glazes.Sleeper, glazes.Limewash, { note: 'for bowls' });
   await addRequest(base, member, wish);
   await recordFailedLookup(base, 'Limewash over Sleeper');
   const caseId = newId();

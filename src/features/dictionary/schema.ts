@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ATMOSPHERES, CONES } from '@/core/vocabulary';
 import { idSchema } from '@/features/shared/schema';
 
 export const noteSchema = z.object({
@@ -23,5 +24,10 @@ export const askedSchema = z.object({
   id: idSchema,
   baseId: idSchema,
   topId: idSchema,
+  groundId: idSchema.nullable(),
+  cone: z.enum(CONES).nullable(),
+  atmosphere: z.enum(ATMOSPHERES).nullable(),
+  baseTimes: z.int().min(1).max(30).nullable(),
+  topTimes: z.int().min(1).max(30).nullable(),
   note: z.string().trim().max(400, 'At most 400 characters.'),
 });

@@ -23,7 +23,7 @@ export {
 export { listFailedLookups, recordFailedLookup, type FailedLookup } from './failedLookups';
 export { lookUp } from './lookup';
 export { endWall, keepWall, listWalls, type NamedWall } from './namedWalls';
-export { type TestRequest, addRequest, listRequests, withdrawRequest } from './requests';
+export { type RequestDraft, type TestRequest, addRequest, listRequests, withdrawRequest } from './requests';
 export {
   addShare,
   endShare,

@@ -231,7 +231,8 @@ export interface ShelfRepairRow {
 
 export interface TestRequestRow {
   id: string; member_id: string; base_glaze_id: string; top_glaze_id: string; note: string; at: Date;
-  ended_at: Date | null;
+  ended_at: Date | null; ground_id: string | null; cone: Cone | null; atmosphere: Atmosphere | null;
+  base_times: number | null; top_times: number | null;
 }
 
 export interface WitnessConeRow {

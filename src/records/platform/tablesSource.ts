@@ -11,6 +11,8 @@ const WORDS: Readonly<Record<string, string>> = {
   'firing.cone': 'Cone',
   'entry.cone': 'Cone',
   'round.cone': 'Cone',
+  'test_request.cone': 'Cone',
+  'test_request.atmosphere': 'Atmosphere',
   'witness_cone.cone': 'Cone',
   'body.cone_from': 'Cone',
   'body.cone_to': 'Cone',

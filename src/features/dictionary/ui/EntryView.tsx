@@ -60,9 +60,18 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
               ) : (
                 <>
                   <p className="quiet">No tile yet.</p>
-                  <RequestTest baseId={headword.layerIds[1]!} topId={headword.layerIds[0]!}>
-                    Request this test
-                  </RequestTest>
+                  <RequestTest
+                    baseId={headword.layerIds[1]!}
+                    topId={headword.layerIds[0]!}
+                    grounds={[
+                      ...new Map(
+                        headword.senses.map(({ groundId, ground }) => [
+                          groundId,
+                          { id: groundId, name: ground },
+                        ]),
+                      ).values(),
+                    ]}
+                  />
                 </>
               )}
             </div>

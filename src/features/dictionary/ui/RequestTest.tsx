@@ -1,40 +1,72 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { FormErrors } from '@/ui/kit';
-import { useMutation } from '@/ui/useMutation';
-import { useIdempotentId } from '@/ui/useIdempotentId';
+import { ulid } from 'ulid';
+import { ATMOSPHERES, CONES, type Atmosphere, type Cone } from '@/core/vocabulary';
+import type { RequestDraft } from '@/records/dictionary';
+import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { requestTest } from '../actions';
+import { askedSchema } from '../schema';
+import css from './entry.module.css';
 
-/** Asks the studio for a combination that nobody has tried; Today tells when it is done. */
-export function RequestTest({
-  baseId,
-  topId,
-  children,
-}: {
-  baseId: string;
-  topId: string;
-  children: string;
-}) {
-  const { run, isBusy, errors } = useMutation();
-  const [idOf] = useIdempotentId();
+interface Props {
+  readonly baseId: string;
+  readonly topId: string;
+  /** Where it is asked for; what is left open is asked for on any. */
+  readonly row?: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  /** What it may be asked for on. */
+  readonly grounds: readonly { readonly id: string; readonly name: string }[];
+}
+
+const ANY = 'any';
+
+/** Asks the studio for a combination that nobody has tried; Today tells when it is done, and what came. */
+export function RequestTest({ baseId, topId, row, grounds }: Props) {
+  const [isOpen, setOpen] = useState(false);
   const [isAsked, setAsked] = useState(false);
-  const ask = async () => {
-    const request = { baseId, topId, note: '' };
-    if ((await run(() => requestTest({ ...request, id: idOf(request) }))) !== undefined) setAsked(true);
-  };
+  const isPair = baseId !== topId;
+  const form = useSavedForm({
+    schema: askedSchema,
+    values: {
+      ...{ id: ulid(), baseId, topId, note: '' },
+      groundId: row?.groundId ?? null,
+      cone: row?.cone ?? null,
+      atmosphere: row?.atmosphere ?? null,
+      baseTimes: null,
+      topTimes: null,
+    } satisfies RequestDraft,
+    save: requestTest,
+    onSaved: () => setAsked(true),
+  });
+  const { control } = form;
   if (isAsked)
     return (
       <p role="status" className="good">
-        Requested. Today will tell you when it is done.
+        Requested. Today will tell you when it is done, and what came.
       </p>
     );
+  if (!isOpen) return <Button onClick={() => setOpen(true)}>Request this test</Button>;
+  const times = [1, 2, 3].map((n) => [n, String(n)] as const);
   return (
-    <>
-      <Button disabled={isBusy} onClick={() => void ask()}>
-        {children}
-      </Button>
-      <FormErrors errors={errors} />
-    </>
+    <Form of={form} label="Request this test" className={css.request} button="Request" isSmall>
+      <SelectInput
+        control={control}
+        name="groundId"
+        label="On"
+        options={[['', ANY], ...grounds.map(({ id, name }) => [id, name] as const)]}
+      />
+      <ChoiceInput control={control} name="cone" label="Cone" options={CONES} none={ANY} />
+      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={ATMOSPHERES} none={ANY} />
+      {isPair && (
+        <SelectInput control={control} name="baseTimes" label="Coats below" options={[['', ANY], ...times]} />
+      )}
+      <SelectInput
+        control={control}
+        name="topTimes"
+        label={isPair ? 'Coats over it' : 'Coats'}
+        options={[['', ANY], ...times]}
+      />
+      <TextInput control={control} name="note" label="What for?" multiline />
+    </Form>
   );
 }

@@ -19,7 +19,7 @@ export function FiringOutcome({ firing, outcome, mayDecide }: Props) {
   return (
     <>
       {outcome.otherCone && <OtherCone {...{ firing, mayDecide }} other={outcome.otherCone} />}
-      <Atmosphere {...{ firing, outcome, mayDecide }} />
+      {firing.atmosphere === 'reduction' && <Atmosphere {...{ firing, outcome, mayDecide }} />}
     </>
   );
 }

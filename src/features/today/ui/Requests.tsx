@@ -5,6 +5,7 @@ import type { TestRequest } from '@/records/dictionary';
 import { shortDay } from '@/ui/dates';
 import { useMutation } from '@/ui/useMutation';
 import { withdrawTestRequest } from '@/features/dictionary';
+import { plansOf } from '../model/plans';
 import css from './today.module.css';
 
 /** Combinations that were asked for: done ones lead to their entry, the rest wait; the own ones can be taken back. */
@@ -12,7 +13,7 @@ export function Requests({ requests, memberId }: { requests: readonly TestReques
   const { run, isBusy } = useMutation();
   if (requests.length === 0) return null;
   const waiting = requests.filter(({ headwordId }) => headwordId === null);
-  const pairs = waiting.map(({ baseId, topId }) => `${baseId}.${topId}`).join(',');
+  const plans = plansOf(waiting);
   return (
     <section aria-label="Requested tests">
       <h2 className={css.heading}>Requested tests</h2>
@@ -25,10 +26,13 @@ export function Requests({ requests, memberId }: { requests: readonly TestReques
               request.words
             )}{' '}
             {request.headwordId && <b className="good">done</b>}
+            {request.facts && <span>{request.facts} </span>}
             <span className="quiet small">
               {' '}
               {request.by}, {shortDay(request.at)}
             </span>
+            {request.note && <span className="small"> {request.note}</span>}
+            {request.result && <p className="small">{request.result}</p>}
             {request.memberId === memberId && (
               <Button
                 size="small"
@@ -42,13 +46,14 @@ export function Requests({ requests, memberId }: { requests: readonly TestReques
           </li>
         ))}
       </ul>
-      {pairs && (
-        <p>
-          <Link href={`/rounds/new?kind=free&name=${encodeURIComponent('Requested tests')}&pairs=${pairs}`}>
-            Plan {waiting.length === 1 ? 'it' : `the ${waiting.length} still open`}
+      {plans.map(({ address, count, words }) => (
+        <p key={address}>
+          <Link href={address}>
+            Plan {count === 1 ? 'one test' : `${count} tests`}
+            {words && `, ${words}`}
           </Link>
         </p>
-      )}
+      ))}
     </section>
   );
 }

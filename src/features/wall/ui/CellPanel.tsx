@@ -1,6 +1,6 @@
 import { Said } from '@/ui/units';
 import { colourWords, movementWords } from '@/core/evidence';
-import { defectName } from '@/core/vocabulary';
+import { defectName, type Atmosphere, type Cone } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
 import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
@@ -21,6 +21,7 @@ export function CellPanel({
   mirror,
   base: below,
   top: over,
+  row,
   grounds,
   list,
   onList,
@@ -29,7 +30,9 @@ export function CellPanel({
   mirror: WallCell | null;
   base: Named;
   top: Named;
-  grounds: readonly string[];
+  /** The row of the wall that is shown, and the grounds that stand on it. */
+  row: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  grounds: readonly Named[];
   /** Cells on the list for a round, "base.top". */
   list: readonly string[];
   onList: (list: readonly string[]) => void;
@@ -47,10 +50,10 @@ export function CellPanel({
           </>
         )}
       </h2>
-      {!cell && <EmptyCell base={below} top={over} list={list} onList={onList} />}
+      {!cell && <EmptyCell base={below} top={over} {...{ row, grounds, list, onList }} />}
       {cell?.quarters.map((quarter, i) => (
         <div key={i}>
-          <p className="small quiet">on {grounds[i]}</p>
+          <p className="small quiet">on {grounds[i]?.name}</p>
           {(
             [
               ['twice', quarter.twice],

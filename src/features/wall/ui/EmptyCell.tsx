@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { LinkButton } from '@/ui/LinkButton';
 import { RequestTest } from '@/features/dictionary';
+import type { Atmosphere, Cone } from '@/core/vocabulary';
 import { cellKey } from '../model/cells';
 
 interface Named {
@@ -13,11 +14,16 @@ interface Named {
 export function EmptyCell({
   base,
   top,
+  row,
+  grounds,
   list,
   onList,
 }: {
   base: Named;
   top: Named;
+  /** The row of the wall that the cell is empty on. */
+  row: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  grounds: readonly Named[];
   list: readonly string[];
   onList: (list: readonly string[]) => void;
 }) {
@@ -40,9 +46,7 @@ export function EmptyCell({
           Plan {list.length === 1 ? 'the one' : `the ${list.length}`} of the next round
         </LinkButton>
       )}
-      <RequestTest key={key} baseId={base.id} topId={top.id}>
-        Request this test
-      </RequestTest>
+      <RequestTest key={key} baseId={base.id} topId={top.id} row={row} grounds={grounds} />
     </>
   );
 }

@@ -9,6 +9,7 @@ import { LinkButton } from '@/ui/LinkButton';
 import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { setAll, useAddress } from '@/ui/useAddress';
 import { usePersistedState } from '@/ui/usePersistedState';
+import type { Cone } from '@/core/vocabulary';
 import { CellPanel } from './CellPanel';
 import { cellKey, cellsOf, type WallCell } from '../model/cells';
 import { useWallSwitch } from './useWallSwitch';
@@ -125,7 +126,12 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
               mirror={own.get(cellKey(top.id, base.id)) ?? null}
               base={base}
               top={top}
-              grounds={choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '')}
+              row={{
+                groundId: choice.grounds.length === 1 ? choice.grounds[0]! : null,
+                cone: choice.cone as Cone,
+                atmosphere: choice.atmosphere,
+              }}
+              grounds={choice.grounds.flatMap((id) => grounds.find((ground) => ground.id === id) ?? [])}
               list={list}
               onList={setList}
             />

@@ -34,6 +34,13 @@ export async function up(knex: Knex): Promise<void> {
     t.integer('zone_rules').notNullable().defaultTo(0);
     t.index(['zone_rules']);
   });
+  await knex.schema.alterTable('test_request', (t) => {
+    ref(t, 'ground_id', 'ground').nullable();
+    t.string('cone', 4).nullable();
+    t.enum('atmosphere', ['oxidation', 'neutral', 'reduction']).nullable();
+    t.integer('base_times').nullable();
+    t.integer('top_times').nullable();
+  });
   await forgetDefaults(knex);
   // Plucked where no glaze was near: nothing lies on the zone.
   await knex.raw(
@@ -82,6 +89,10 @@ async function rememberDefaults(knex: Knex): Promise<void> {
 }
 
 export async function down(knex: Knex): Promise<void> {
+  await knex.schema.alterTable('test_request', (t) => {
+    t.dropForeign(['ground_id']);
+    t.dropColumns('ground_id', 'cone', 'atmosphere', 'base_times', 'top_times');
+  });
   await rememberDefaults(knex);
   await knex('reading_defect').where({ place: 'the piece itself' }).update({ place: 'spot' });
   await knex.schema.alterTable('piece', (t) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROUND_KINDS } from '@/core/vocabulary';
+import { ATMOSPHERES, CONES, ROUND_KINDS } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes, recipesInUse } from '@/records/materials';
 import { db } from '@/records/platform';
@@ -20,10 +20,12 @@ const startSchema = z.object({
     .transform((ids) => ids.split(',').filter(Boolean))
     .default([]),
   name: z.string().max(120).default(''),
-  // Cells of the wall, "base.top"; a glaze alone stands twice.
+  cone: z.enum(CONES).optional(),
+  atmosphere: z.enum(ATMOSPHERES).optional(),
+  // Cells of the wall, "base.top", with their coats, "base*2.top*1"; a glaze alone stands once or twice.
   pairs: z
     .string()
-    .transform((text) => text.split(',').map((pair) => [...new Set(pair.split('.'))].filter(Boolean)))
+    .transform((text) => text.split(',').map(stackOf))
     .optional(),
 });
 
@@ -60,9 +62,21 @@ export default async function Page({
   );
 }
 
-function startOf({ pairs, ...start }: z.infer<typeof startSchema>) {
-  const known = pairs?.filter((ids) => ids.length > 0);
-  return known?.length
-    ? { ...start, tests: known.map((ids) => ({ stack: ids.map((glaze) => ({ glaze, times: 1 })) })) }
-    : start;
+/** The layers of a cell, bottom first. */
+function stackOf(cell: string) {
+  const layers = cell.split('.').flatMap((layer) => {
+    const [glaze, times] = layer.split('*');
+    return glaze ? { glaze, times: Math.max(1, Number(times) || 1) } : [];
+  });
+  return layers.filter(({ glaze }, i) => glaze !== layers[i - 1]?.glaze);
+}
+
+function startOf({ pairs, cone, atmosphere, ...start }: z.infer<typeof startSchema>) {
+  const stacks = pairs?.filter((layers) => layers.length > 0) ?? [];
+  return {
+    ...start,
+    ...(cone && { cone }),
+    ...(atmosphere && { atmosphere }),
+    ...(stacks.length > 0 && { tests: stacks.map((stack) => ({ stack })) }),
+  };
 }
