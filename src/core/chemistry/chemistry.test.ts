@@ -9,7 +9,10 @@ import {
   MATERIALS,
   materialBook,
   searchMaterials,
+  expansionOf,
+  isKnownEnough,
   understandMaterial,
+  unknownIn,
   type ExpansionSet,
 } from '.';
 
@@ -138,4 +141,18 @@ test('every hazard of the shelf is said where it is weighed', () => {
   ])
     expect([name, /toxic dust/.test(said(name))]).toEqual([name, true]);
   expect(cautionsOf({ name: 'Lead frit', analysis: { PbO: 60 } }).join()).toMatch(/never on food/);
+});
+
+test('what is unknown of a recipe is a share of its dry batch, and with more than 3 % it is judged by nothing', () => {
+  const recipe = (amount: number) => [
+    { material: 'Potash feldspar', amount: 60 },
+    { material: 'Whiting', amount: 40 - amount },
+    { material: 'Moon dust', amount },
+    { material: 'Tin oxide', amount: 25, addition: true },
+  ];
+  expect(unknownIn(recipe(0))).toEqual({ percent: 0, materials: [] });
+  expect(unknownIn(recipe(10))).toEqual({ percent: 8, materials: ['Moon dust'] });
+  expect([recipe(3.75), recipe(3.8)].map((lines) => isKnownEnough(lines))).toEqual([true, false]);
+  expect(expansionOf(recipe(3.75))).toBeGreaterThan(5);
+  expect(expansionOf(recipe(3.8))).toBeNull();
 });

@@ -2,6 +2,7 @@ export { MOLAR_MASS, ALKALIS, OXIDES, isOxide, oxidesOf, type Oxide, type OxideR
 export { MATERIALS, theoretical, type Analysis, type Material } from './materials';
 export { BUILT_IN, materialBook, type MaterialBook } from './book';
 export { searchMaterials, understandMaterial } from './search';
+export { expansionOf, isKnownEnough, unknownIn, type UnknownPart } from './unknown';
 export { DUST_CAUTION, cautionsIn, cautionsOf } from './cautions';
 export { analyse, type AnalyseOptions, type AnalysisResult } from './analyse';
 export {

@@ -1,4 +1,4 @@
-import { analyse, type Line, type MaterialBook } from '../chemistry';
+import { expansionOf, type Line, type MaterialBook } from '../chemistry';
 import { shareOf, type FiredZoneFacts, type Proportion } from '../evidence';
 import { bandOf, COAT_THICKNESS, type BodyFigure, type FitBand } from '../fit';
 import { crazingRound } from '../rounds';
@@ -151,7 +151,7 @@ export function ladderForecast(
   book: MaterialBook,
 ): Rung[] {
   return crazingRound(glaze).cells.flatMap(({ words, lines }) => {
-    const { appen } = analyse(lines ?? [], { book }).expansion;
+    const appen = expansionOf(lines ?? [], book);
     if (appen === null) return [];
     const thicknessMm = COAT_THICKNESS.dipped.fired * dips;
     const input = { glazeExpansion: appen, bodyExpansion: body.expansion, thicknessMm };

@@ -58,7 +58,7 @@ const NUMBER_FIRST = new RegExp(String.raw`^(${NUMBER})\s*(?:%|g|grams?|parts?)?
 /**
  * Reads a recipe pasted from a spreadsheet or as plain text, a line an ingredient, name and amount in either
  * order. A line that starts with + or "add", and all lines after a heading such as "Additions", are on top
- * of the base. Nothing is thrown away silently.
+ * of the base. A title before the first ingredient is no ingredient. Nothing is thrown away silently.
  *
  * @example parseRecipe('Silica\t30\nWhiting 20\n+ Tin oxide 5', BUILT_IN).lines.length // 3
  */
@@ -74,9 +74,19 @@ export function parseRecipe(text: string, book: MaterialBook): ParsedRecipe {
       continue;
     }
     const added = /^(\+|add\b|plus\b)\s*/i.exec(written);
-    lines.push(parseLine(written, written.slice(added?.[0].length ?? 0), additions || added !== null, book));
+    const line = parseLine(written, written.slice(added?.[0].length ?? 0), additions || added !== null, book);
+    if (isTitle(line, lines.length === 0)) passedOver.push(written);
+    else lines.push(line);
   }
   return { lines, passedOver };
+}
+
+/** Words by which a line says what the recipe is and not what goes into it. */
+const TITLE_WORDS = /\b(cone|glaze|recipe|version|test|slip|engobe)\b/i;
+
+/** Whether a line names the recipe: one before any ingredient that is no known material and has no amount of its own. */
+function isTitle({ written, known, amount }: ParsedLine, isFirst: boolean): boolean {
+  return isFirst && !known && (amount === null || TITLE_WORDS.test(written));
 }
 
 function parseLine(written: string, text: string, addition: boolean, book: MaterialBook): ParsedLine {

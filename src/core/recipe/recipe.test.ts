@@ -88,6 +88,15 @@ describe('a pasted recipe', () => {
     expect(passedOver).toEqual(['Cone 6 clear', 'Additions', 'Total 106']);
   });
 
+  test('a title is no ingredient, wherever its number comes from', () => {
+    for (const title of ['Chalk Cut', 'Chalk Cut, cone 6', 'Test glaze 12', 'Whitestrip slip no. 3']) {
+      const { lines, passedOver } = parseRecipe(`${title}\nSilica 30\nMoon dust 5`, BUILT_IN);
+      expect(lines.map(({ material }) => material)).toEqual(['Silica', 'Moon dust']);
+      expect(passedOver).toEqual([title]);
+    }
+    expect(parseRecipe('Moon dust 5\nSilica 30', BUILT_IN).lines).toHaveLength(2);
+  });
+
   test('says of each line what is wrong with it and keeps the rest', () => {
     const { lines } = parseRecipe('Silica 1,000\nMoon dust 5\nWhiting\n40', BUILT_IN);
     expect(lines.map(({ material, known, amount, error }) => ({ material, known, amount, error }))).toEqual([

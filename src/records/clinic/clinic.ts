@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
-import { analyse } from '@/core/chemistry';
+import { expansionOf } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { covers, groundOf } from '@/core/coats';
 import type { DefectId, Fullness } from '@/core/vocabulary';
@@ -56,7 +56,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
   const [body, fired] = [found(bodyRow, 'This clay'), found(firingRow, 'This firing')];
   const expansions = new Map(
     recipes.flatMap(({ glazeId, lines }) => {
-      const { appen } = analyse(lines, { book }).expansion;
+      const appen = expansionOf(lines, book);
       return appen === null ? [] : [[glazeId, appen] as const];
     }),
   );

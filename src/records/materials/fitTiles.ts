@@ -1,5 +1,5 @@
 import { type JoinedRow } from '@/records/platform/joins';
-import { analyse, type Line } from '@/core/chemistry';
+import { expansionOf, type Line } from '@/core/chemistry';
 import type { Stack } from '@/core/coats';
 import { BOIL_TEST_MONTHS, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -72,7 +72,7 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
   const expansions = new Map<string, number | null>();
   return rows.flatMap((row): StudioTile[] => {
     if (!expansions.has(row.version_id))
-      expansions.set(row.version_id, analyse(fromJson<Line[]>(row.recipe), { book }).expansion.appen);
+      expansions.set(row.version_id, expansionOf(fromJson<Line[]>(row.recipe), book));
     const glazeExpansion = expansions.get(row.version_id) ?? null;
     const thicknessMm = firedThickness(fromJson<Stack>(row.stack));
     if (glazeExpansion === null || !thicknessMm) return [];

@@ -1,4 +1,4 @@
-import { analyse, type Line, type MaterialBook } from '@/core/chemistry';
+import { expansionOf, type Line, type MaterialBook } from '@/core/chemistry';
 import { bandOf, bodyFigure, COAT_THICKNESS, type Calibration, type FitBand } from '@/core/fit';
 import type { Body, StudioTile, Glaze } from '@/records/materials';
 
@@ -32,7 +32,7 @@ export function judge({ body, calibration, glazes, recipes, tiles, book, dips }:
   return glazes
     .filter((glaze) => glaze.kind === 'glaze')
     .map(({ id, name, colour }) => {
-      const glazeExpansion = analyse(lines.get(id) ?? [], { book }).expansion.appen;
+      const glazeExpansion = expansionOf(lines.get(id) ?? [], book);
       const own = tiles.filter((tile) => tile.glaze === id);
       const count = (crazed: boolean) =>
         own.filter((tile) => tile.crazed === crazed).reduce((sum, tile) => sum + tile.count, 0);

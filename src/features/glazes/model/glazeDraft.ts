@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { Line, MaterialBook } from '@/core/chemistry';
+import { understandMaterial, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseTotal, readAmount } from '@/core/recipe';
 
 /** One line as it is typed: nothing is thrown away that is not understood. */
@@ -84,14 +84,20 @@ export function understand(text: RecipeText, book: MaterialBook): Understood {
       else if (material === '') errors[row.key] = 'Which material?';
       else if (amount === null) hints[row.key] = 'How much?';
       else lines.push({ material, amount, addition });
-      if (material && !book.find(material))
-        hints[row.key] ??= 'Not in your materials list: left out of the calculation.';
+      if (material && !book.find(material)) hints[row.key] ??= unknownHint(material, book);
       const twice = `${addition}${material.toLowerCase()}`;
       if (material && seen.has(twice)) hints[row.key] ??= 'Here twice: counted together.';
       seen.add(twice);
     }
   }
   return { lines, errors, hints, whole: wholeFault(lines, text) };
+}
+
+function unknownHint(material: string, book: MaterialBook): string {
+  const meant = understandMaterial(book, material);
+  return meant
+    ? `Same as ${meant.name}? Choose that; until then it is left out of the calculation.`
+    : 'Not in your materials list: left out of the calculation.';
 }
 
 function wholeFault(lines: readonly Line[], text: RecipeText): string | null {

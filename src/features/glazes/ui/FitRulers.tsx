@@ -12,10 +12,12 @@ import {
   type Calibration,
   type FitBand,
 } from '@/core/fit';
+import type { UnknownPart } from '@/core/chemistry';
 import type { StudioTile } from '@/records/materials';
 import Link from 'next/link';
 import { NumberField, TitleRow } from '@/ui/kit';
 import { FitMark, FitMarkLegend } from '@/ui/FitMark';
+import { UnknownNote } from './UnknownNote';
 import css from './glaze.module.css';
 
 /** A clay as the fit of a glaze on it needs it. */
@@ -41,14 +43,16 @@ const x = (mismatch: number) =>
 
 interface Props {
   readonly glazeId: string;
+  /** Null without a recipe with a flux, or when too much of it is unknown. */
   readonly expansion: number | null;
+  readonly unknown: UnknownPart;
   readonly clays: readonly ClayFit[];
   readonly thicknessMm: number;
   readonly onThickness: (mm: number) => void;
 }
 
 /** The glaze on every clay: a ruler from compression to tension, the band of the calculation, and the real tiles. */
-export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness }: Props) {
+export function FitRulers({ glazeId, expansion, unknown, clays, thicknessMm, onThickness }: Props) {
   return (
     <section className={css.fit} id="fit" aria-labelledby="fit-title">
       <TitleRow>
@@ -64,8 +68,13 @@ export function FitRulers({ glazeId, expansion, clays, thicknessMm, onThickness 
           (estimates).
         </p>
       </TitleRow>
+      <UnknownNote unknown={unknown} />
       {expansion === null ? (
-        <p>Add a recipe with a flux to see its fit on every clay.</p>
+        <p>
+          {unknown.materials.length > 0
+            ? 'Too much of the recipe is unknown to judge its fit.'
+            : 'Add a recipe with a flux to see its fit on every clay.'}
+        </p>
       ) : (
         <ul>
           {clays.map((clay) => (

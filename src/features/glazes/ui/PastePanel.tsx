@@ -3,8 +3,8 @@ import { DataTable } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo } from 'react';
-import type { Line, MaterialBook } from '@/core/chemistry';
-import { parseRecipe, usableLines } from '@/core/recipe';
+import { searchMaterials, type Line, type MaterialBook } from '@/core/chemistry';
+import { parseRecipe, usableLines, type ParsedLine } from '@/core/recipe';
 import css from './glaze.module.css';
 
 interface Props {
@@ -15,10 +15,16 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** The pasted text with another name for the material of one line. */
+function replaced(pasted: string, { written, material }: ParsedLine, name: string): string {
+  return pasted.replace(written, written.replace(material, name));
+}
+
 /** A pasted recipe, and beside each line what was understood of it. */
 export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
   const parsed = useMemo(() => parseRecipe(pasted, book), [pasted, book]);
   const lines = usableLines(parsed);
+  const likely = (written: string) => searchMaterials(book, written.split(' ')[0] ?? '', 2);
   return (
     <section className={css.paste} aria-label="Paste a recipe">
       <TextField
@@ -54,7 +60,14 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                     known
                   </span>
                 ) : (
-                  <b key="unknown">not in your materials list</b>
+                  <span key="unknown">
+                    <b>not in your materials list</b>{' '}
+                    {likely(line.material).map(({ name }) => (
+                      <Button key={name} size="small" onClick={() => onChange(replaced(pasted, line, name))}>
+                        Same as {name}?
+                      </Button>
+                    ))}
+                  </span>
                 ),
               ],
             })),

@@ -3,7 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { analyse, type AnalysisResult, type Line } from '@/core/chemistry';
+import { analyse, isKnownEnough, unknownIn, type AnalysisResult, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { drySpecificGravity } from '@/core/recipe';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
@@ -14,6 +14,7 @@ import { GlazeMap, type MapPoint } from './GlazeMap';
 import { RecipeText } from './RecipeText';
 import { SlopPanel } from './SlopPanel';
 import { UnityTable } from './UnityTable';
+import { UnknownNote } from './UnknownNote';
 import { useRecipeDesk } from './useRecipeDesk';
 import { Versions } from './Versions';
 import { WhatIf } from './WhatIf';
@@ -38,13 +39,16 @@ export function RecipeDesk(props: Props) {
   const [colourants, setColourants] = useState(false);
   const options = useMemo(() => ({ book, colourantsAsFlux: colourants }), [book, colourants]);
   const analysis = useMemo(() => analyse(understood.lines, options), [understood, options]);
-  const points = useMapPoints(props, analysis, options);
+  const unknown = useMemo(() => unknownIn(understood.lines, book), [understood, book]);
+  const isPlaced = isKnownEnough(understood.lines, book);
+  const points = useMapPoints(props, isPlaced ? analysis : NOTHING, options);
   useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true, enabled: mayChange });
   return (
     <div className={css.desk}>
       <div className={`${css.columns} no-print`} id="recipe">
         <RecipeText of={state} mayChange={mayChange} />
         <div className={css.chemistry}>
+          <UnknownNote unknown={unknown} />
           <UnityTable analysis={analysis} />
           <FormControlLabel
             control={
@@ -56,19 +60,24 @@ export function RecipeDesk(props: Props) {
             }
             label="Count colouring oxides in the flux"
           />
+          <UnknownNote unknown={unknown} />
           <ExpansionBand analysis={analysis} />
+          {!isPlaced && (
+            <p>Too much of it is unknown to place it on the map, to judge its fit or to plan a ladder.</p>
+          )}
           <GlazeMap points={points} />
         </div>
       </div>
       <div className="no-print">
         <FitRulers
           glazeId={glaze.id}
-          expansion={analysis.expansion.appen}
+          expansion={isPlaced ? analysis.expansion.appen : null}
+          unknown={unknown}
           clays={clays}
           thicknessMm={thicknessMm}
           onThickness={setThickness}
         />
-        <WhatIf lines={understood.lines} book={book} clays={clays} thicknessMm={thicknessMm} onTake={take} />
+        <WhatIf lines={understood.lines} {...{ book, clays, thicknessMm, unknown, isPlaced }} onTake={take} />
       </div>
       <BatchSheet
         glazeId={glaze.id}
@@ -91,6 +100,9 @@ export function RecipeDesk(props: Props) {
   );
 }
 
+/** The chemistry of nothing: what is not known well enough is placed nowhere. */
+const NOTHING = analyse([]);
+
 /** Where this recipe, its versions and the studio's other glazes lie on the map. */
 function useMapPoints(
   { glaze, versions, others }: Pick<Props, 'glaze' | 'versions' | 'others'>,
@@ -101,7 +113,7 @@ function useMapPoints(
     (): MapPoint[] => [
       { name: `${glaze.name}, as typed`, analysis, kind: 'this' },
       ...versions.flatMap((version): MapPoint[] =>
-        version.lines
+        version.lines && isKnownEnough(version.lines, options?.book)
           ? [
               {
                 name: `Version ${version.number}`,
@@ -111,11 +123,9 @@ function useMapPoints(
             ]
           : [],
       ),
-      ...others.map(({ name, lines }): MapPoint => ({
-        name,
-        analysis: analyse(lines, options),
-        kind: 'other',
-      })),
+      ...others
+        .filter(({ lines }) => isKnownEnough(lines, options?.book))
+        .map(({ name, lines }): MapPoint => ({ name, analysis: analyse(lines, options), kind: 'other' })),
     ],
     [analysis, glaze.name, options, others, versions],
   );

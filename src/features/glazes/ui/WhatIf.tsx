@@ -2,7 +2,7 @@
 import { Choice, DataTable, NumberField, TitleRow, ToggleRow } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
-import type { Line, MaterialBook } from '@/core/chemistry';
+import type { Line, MaterialBook, UnknownPart } from '@/core/chemistry';
 import {
   ALKALI_MOVES,
   crazingLadder,
@@ -15,6 +15,7 @@ import {
 } from '@/core/recipe';
 import { PerKelvin } from '@/ui/Oxide';
 import { figureOf, FitVerdict, type ClayFit } from './FitRulers';
+import { UnknownNote } from './UnknownNote';
 import css from './glaze.module.css';
 
 interface Props {
@@ -22,6 +23,9 @@ interface Props {
   readonly book: MaterialBook;
   readonly clays: readonly ClayFit[];
   readonly thicknessMm: number;
+  readonly unknown: UnknownPart;
+  /** False when too much of it is unknown to calculate with. */
+  readonly isPlaced: boolean;
   /** Puts a recipe into the editor. */
   readonly onTake: (lines: readonly Line[], note: string) => void;
 }
@@ -29,7 +33,7 @@ interface Props {
 const KINDS = ['Crazing ladder', 'Swap a material', 'Replace soda and potash'] as const;
 
 /** What would change if: the recipe moved on purpose, with chemistry, verdict and price of each move beside it. */
-export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
+export function WhatIf({ lines, book, clays, thicknessMm, unknown, isPlaced, onTake }: Props) {
   const [kind, setKind] = useState<(typeof KINDS)[number]>('Crazing ladder');
   const judged = clays.flatMap((clay) => {
     const figure = figureOf(clay);
@@ -53,8 +57,11 @@ export function WhatIf({ lines, book, clays, thicknessMm, onTake }: Props) {
           onChange={setKind}
         />
       </TitleRow>
+      <UnknownNote unknown={unknown} />
       {lines.length === 0 ? (
         <p>Type a recipe first.</p>
+      ) : !isPlaced ? (
+        <p>Too much of the recipe is unknown to calculate what a change would do.</p>
       ) : kind === 'Crazing ladder' ? (
         <Ladder {...shared} />
       ) : kind === 'Swap a material' ? (
