@@ -56,11 +56,12 @@ export const FLAGS = [
   ...(['presentBeforeGlazing', 'healedByRefiring', 'nearFoot', 'supported', 'damp'] as const),
 ] as const;
 
-/** Keys of evidence that are numbers, with their bounds; minutes, a share, coats, months, 1e-6/K. */
+/** Keys of evidence that are numbers, with their bounds; minutes, a share, coats, different glazes, months, 1e-6/K. */
 export const NUMBERS = {
   holdMinutes: [0, 1440],
   kilnFilled: [0, 1],
   coats: [0, 20],
+  glazes: [0, 20],
   ageMonths: [0, 1200],
   expansionMismatch: [-20, 20],
 } as const;

@@ -108,6 +108,7 @@ const ROWS: readonly Row[] = [
 
   // Layers and drying
   ['only-in-overlap', 'layer', 'it shows only where two glazes lie over each other', (e) => e.onlyInOverlap === true || e.location === 'overlap', { 'incompatible-layer': 3, 'wet-between-coats': 1, 'glaze-too-thick': 1, 'body-gas': -2, 'overfired-kiln': -1.5, 'glaze-gas': -0.7, 'dusty-or-greasy-bisque': -1.5, 'body-beyond-range': -3 }],
+  ['one-glaze', 'layers', 'one glaze alone lies there', (e) => e.glazes === 1, { 'incompatible-layer': -8 }],
   ['not-only-in-overlap', 'layer', 'it shows outside the overlap too', is('onlyInOverlap', false), { 'incompatible-layer': -3 }],
   ['other-order-clean', 'order', 'the other order is clean', is('otherOrderClean', true), { 'incompatible-layer': 3, 'glaze-too-thick': -1.5, 'wet-between-coats': -0.5, 'body-gas': -1.5 }],
   ['other-order-too', 'order', 'the other order shows it too', is('otherOrderClean', false), { 'incompatible-layer': -1, 'glaze-too-thick': 1 }],

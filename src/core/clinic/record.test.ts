@@ -1,4 +1,6 @@
 import { common } from './common';
+import { QUESTIONS } from './questions';
+import { rank } from './rank';
 import { evidenceOf, ingredientsOf, type RecordFacts, type RecordZone } from './record';
 
 const zone = (layers: [string, number][], more: Partial<RecordZone> = {}): RecordZone => ({
@@ -21,6 +23,8 @@ const facts = (zones: readonly RecordZone[], more: Partial<RecordFacts> = {}): R
       { target: 1100, hold: 0 },
       { target: 1205, hold: 15 },
     ],
+    heldMinutes: 17,
+    reduction: null,
   },
   recipes: new Map([['plum', [{ material: 'Silicon carbide', amount: 0.6 }]]]),
   expansions: new Map([
@@ -28,11 +32,14 @@ const facts = (zones: readonly RecordZone[], more: Partial<RecordFacts> = {}): R
     ['green', 8],
   ]),
   twins: { having: 0, without: 0 },
+  neighboursHaving: 0,
   otherOrder: null,
   ageDays: 0,
   slipOn: null,
   driedBetween: null,
   kilnFilled: null,
+  method: null,
+  lowestGlazeMm: null,
   ...more,
 });
 const bad = { place: 'thick' };
@@ -96,22 +103,59 @@ test.each([
   expect(found.achievedCone).toBe(name);
 });
 
-test('a hold at the top and one after a drop are told apart; a firing by hand says nothing of either', () => {
-  const held = (segments: { target: number; hold: number }[]) => {
+test('a hold is what the log had, not what the programme meant; without a log nothing is said of it', () => {
+  const held = (heldMinutes: number | null, segments = [{ target: 1205, hold: 15 }]) => {
     const { firing } = facts([]);
     const { holdMinutes, dropHold } = evidenceOf(
-      facts([zone([['plum', 1]], bad)], { firing: { ...firing, segments } }),
+      facts([zone([['plum', 1]], bad)], { firing: { ...firing, segments, heldMinutes } }),
     );
     return [holdMinutes, dropHold];
   };
-  expect(held([{ target: 1205, hold: 15 }])).toEqual([15, false]);
+  expect(held(15)).toEqual([15, false]);
+  expect(held(1)).toEqual([0, false]);
+  const drop = [
+    { target: 1200, hold: 0 },
+    { target: 1100, hold: 30 },
+  ];
+  expect(held(1, drop)).toEqual([0, true]);
+  expect(held(null, drop)).toEqual([undefined, undefined]);
+});
+
+test('what the coats and the log say is not asked again', () => {
+  const known = evidenceOf(
+    facts([zone([['plum', 1]], bad)], {
+      ...{ lowestGlazeMm: 5, method: 'brush', driedBetween: false, kilnFilled: 0.5 },
+      firing: { ...facts([]).firing, reduction: 'heavy' },
+    }),
+  );
+  expect(known).toMatchObject({
+    ...{ nearFoot: true, method: 'brush', dryBetweenCoats: false, kilnFilled: 0.5, reduction: 'heavy' },
+  });
+  const asked = (evidence: typeof known) =>
+    QUESTIONS.filter(({ answers }) =>
+      answers.some(({ gives }) => Object.keys(gives).every((key) => !(key in evidence))),
+    ).map(({ id }) => id);
+  expect(asked(known)).not.toEqual(expect.arrayContaining(['foot']));
+  expect(evidenceOf(facts([], { lowestGlazeMm: 20, method: 'trail' }))).toMatchObject({ nearFoot: false });
+});
+
+test('one piece alone needs that no neighbour shows it; a cause between layers needs two glazes', () => {
+  const twins = { having: 0, without: 4 };
+  expect(evidenceOf(facts([zone([['plum', 1]], bad)], { twins })).pattern).toBe('one-piece');
   expect(
-    held([
-      { target: 1200, hold: 0 },
-      { target: 1100, hold: 30 },
+    evidenceOf(facts([zone([['plum', 1]], bad)], { twins, neighboursHaving: 1 })).pattern,
+  ).toBeUndefined();
+  const layered = (layers: [string, number][]) =>
+    rank('blistering', evidenceOf(facts([zone(layers, bad)]))).causes.findIndex(
+      ({ cause }) => cause.id === 'incompatible-layer',
+    );
+  expect(layered([['plum', 2]])).toBeGreaterThan(3);
+  expect(
+    layered([
+      ['green', 1],
+      ['plum', 1],
     ]),
-  ).toEqual([0, true]);
-  expect(held([])).toEqual([undefined, undefined]);
+  ).toBeLessThan(layered([['plum', 2]]));
 });
 
 test('twins make a pattern, late defects are late, and without the defect its layers say nothing', () => {

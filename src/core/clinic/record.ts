@@ -1,6 +1,15 @@
 import type { Line } from '../chemistry';
-import { type ClayState, type DefectId, CONES, ITSELF, type Cone, type Atmosphere } from '../vocabulary';
-import { coneIndex, coolingOf, DROP, HOLD } from '../firing';
+import {
+  CONES,
+  ITSELF,
+  type Atmosphere,
+  type ClayState,
+  type Cone,
+  type DefectId,
+  type Method,
+  type Reduction,
+} from '../vocabulary';
+import { coneIndex, coolingOf, HOLD } from '../firing';
 import type { Evidence, Ingredient } from './evidence';
 
 /** One read zone of the piece in question. */
@@ -35,12 +44,18 @@ export interface RecordFacts {
     readonly kind: string;
     /** °C, minutes of hold; empty when it was fired by hand. */
     readonly segments: readonly { readonly target: number; readonly hold: number }[];
+    /** Minutes near the peak as the log has them; null without a log: a programme is only what was meant. */
+    readonly heldMinutes: number | null;
+    /** How heavy a reduction was logged; null for none. */
+    readonly reduction: Reduction | null;
   };
   readonly recipes: ReadonlyMap<string, readonly Line[]>;
   /** 1e-6/K by glaze id. */
   readonly expansions: ReadonlyMap<string, number>;
   /** Other pieces with the same zone, with and without the defect. */
   readonly twins: { readonly having: number; readonly without: number };
+  /** Other pieces on its shelf in that firing that show it. */
+  readonly neighboursHaving: number;
   /** Proofs of the same two glazes the other way round; null when there are none. */
   readonly otherOrder: { readonly having: number; readonly without: number } | null;
   /** Days between the opening and the look that found it. */
@@ -49,6 +64,10 @@ export interface RecordFacts {
   readonly slipOn: ClayState | null;
   /** Whether every coat of the bad zone went onto a dry one; null with one coat, or when nobody said. */
   readonly driedBetween: boolean | null;
+  /** How the coats of the bad zone were put on; null when in several ways. */
+  readonly method: Method | null;
+  /** How far above the foot its lowest glaze begins, mm; null without glaze, or on a form without a foot. */
+  readonly lowestGlazeMm: number | null;
   /** Share of the kiln that was filled, 0 to 1; null when nobody said. */
   readonly kilnFilled: number | null;
 }
@@ -97,6 +116,9 @@ export function ingredientsOf(lines: readonly Line[]): Ingredient[] {
   return materialsOf(lines).map(({ ingredient }) => ingredient);
 }
 
+/** A glaze that begins higher than this keeps clear of the foot, mm (common practice: leave 10 mm bare). */
+const CLEAR_OF_FOOT_MM = 10;
+
 /** A defect found later than this came later, days. */
 const LATER = 30;
 /** Proofs the other way round that say it is clean. */
@@ -129,6 +151,8 @@ export function evidenceOf(facts: RecordFacts): Evidence {
     ...(facts.slipOn !== null && { slipAppliedTo: facts.slipOn }),
     ...(facts.driedBetween !== null && { dryBetweenCoats: facts.driedBetween }),
     ...(facts.kilnFilled !== null && { kilnFilled: facts.kilnFilled }),
+    ...(facts.lowestGlazeMm !== null && { nearFoot: facts.lowestGlazeMm < CLEAR_OF_FOOT_MM }),
+    ...(facts.method !== null && isTold(facts.method) && { method: facts.method }),
     ...(worst && { appearsLate: facts.ageDays > LATER }),
   };
 }
@@ -151,6 +175,7 @@ function layersOf(facts: RecordFacts, bad: readonly RecordZone[], worst: RecordZ
   const { otherOrder } = facts;
   return {
     coats: all,
+    glazes: used.length,
     ...(alike.length > 0 && !overlap && { onlyWhereThick: thinner.length === alike.length }),
     ...(glazes(worst).size > 1 && single.length > 0 && { onlyInOverlap: overlap }),
     ...(otherOrder &&
@@ -164,26 +189,33 @@ function layersOf(facts: RecordFacts, bad: readonly RecordZone[], worst: RecordZ
 }
 
 function heatOf(firing: RecordFacts['firing']): Partial<Evidence> {
-  const top = Math.max(0, ...firing.segments.map(({ target }) => target));
-  const held = firing.segments.filter(({ target, hold }) => target >= top - DROP && hold >= HOLD);
   const achieved = nearestCone(firing.achievedCone);
   return {
     ...(isCone(firing.cone) && { targetCone: firing.cone }),
     ...(achieved && { achievedCone: achieved }),
     wantedAtmosphere: firing.atmosphere,
     ...(firing.kind === 'once-fired' && { firingKind: 'once-fired' as const }),
-    ...(firing.segments.length > 0 && {
-      holdMinutes: held.reduce((sum, { hold }) => sum + hold, 0),
-      dropHold: coolingOf(firing.segments) === 'held',
+    ...(firing.heldMinutes !== null && {
+      holdMinutes: firing.heldMinutes < HOLD ? 0 : firing.heldMinutes,
+      ...(firing.segments.length > 0 && { dropHold: coolingOf(firing.segments) === 'held' }),
     }),
+    ...(firing.reduction !== null && { reduction: firing.reduction }),
   };
 }
 
-/** Twins that agree tell more than one piece alone; one among several points at the piece itself. */
-function patternOf({ twins }: RecordFacts): Partial<Evidence> {
+/**
+ * Twins that agree tell more than one piece alone; one among several points at the piece itself, as long as no
+ * neighbour shows it either.
+ */
+function patternOf({ twins, neighboursHaving }: RecordFacts): Partial<Evidence> {
   const { having, without } = twins;
   if (having >= 1 && without === 0) return { pattern: 'twins-agree' };
-  return having === 0 && without >= ENOUGH ? { pattern: 'one-piece' } : {};
+  return having === 0 && neighboursHaving === 0 && without >= ENOUGH ? { pattern: 'one-piece' } : {};
+}
+
+/** Whether a way of putting glaze on is one that causes are told by. */
+function isTold(method: Method): method is NonNullable<Evidence['method']> {
+  return method === 'dip' || method === 'pour' || method === 'brush' || method === 'spray';
 }
 
 function isCone(name: string): name is Cone {

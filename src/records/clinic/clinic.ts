@@ -3,7 +3,9 @@ import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { expansionOf } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { covers, groundOf } from '@/core/coats';
-import type { DefectId, Fullness } from '@/core/vocabulary';
+import { formShape, reachMm, REDUCTIONS, type DefectId, type Fullness } from '@/core/vocabulary';
+import { heatWork } from '@/core/firing';
+import { curveOf, eventsOf } from '@/records/firings/logs';
 import type { ZonePlace } from '@/core/photo';
 import { narrowToSubject, type CaseSubject } from './caseSubject';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -61,10 +63,12 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
     }),
   );
   const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
-  const [voice, twins, reversed] = await Promise.all([
+  const [voice, twins, reversed, neighboursHaving, heat] = await Promise.all([
     chemistryFactsOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
     twinsWith(base, piece.id, worst, defect),
     otherOrder(base, worst, defect),
+    neighboursWith(base, piece.id, firing, defect),
+    loggedHeat(base, firing.firingId),
   ]);
   return {
     piece,
@@ -93,6 +97,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
           atmosphere: fired.atmosphere,
           kind: fired.kind,
           segments: fired.segments ? fromJson<{ target: number; hold: number }[]>(fired.segments) : [],
+          ...heat,
         },
         recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
         expansions,
@@ -100,7 +105,8 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
         otherOrder: reversed,
         ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
         slipOn: piece.coats.find((coat) => coat.glazeKind === 'slip')?.clay ?? null,
-        driedBetween: driedBetween(piece, worst),
+        ...coatFactsOf(piece, worst),
+        neighboursHaving,
         kilnFilled: fired.fullness && FILLED[fired.fullness],
       }),
       ...voice.evidence,
@@ -116,13 +122,53 @@ const FILLED: Readonly<Record<Fullness, number>> = {
   full: 1,
 };
 
-/** Whether every coat in a zone above the first went onto a dry one; null with one coat, or when nobody said. */
-function driedBetween({ coats }: PiecePage, zone: FiredZone): boolean | null {
+/** What is known of the coats in a zone, so that nobody is asked again. */
+function coatFactsOf(piece: PiecePage, zone: FiredZone) {
   const middle = (zone.from + zone.to) / 2;
-  const inIt = coats.filter(({ side, from, to }) => covers(side, zone.side) && from < middle && to > middle);
-  const said = inIt.slice(1).map(({ dryBefore }) => dryBefore);
-  if (said.includes(false)) return false;
-  return said.length === 0 || said.includes(null) ? null : true;
+  const onSide = piece.coats.filter(({ side }) => covers(side, zone.side));
+  const inIt = onSide.filter(({ from, to }) => from < middle && to > middle);
+  const dried = inIt.slice(1).map(({ dryBefore }) => dryBefore);
+  const methods = new Set(inIt.map(({ method }) => method));
+  const glazed = onSide.filter(({ glazeKind }) => glazeKind !== 'slip' && glazeKind !== 'resist');
+  const hasFoot = !formShape(piece.form).plan && zone.side !== 'inside';
+  return {
+    driedBetween: dried.includes(false) ? false : dried.length === 0 || dried.includes(null) ? null : true,
+    method: methods.size === 1 ? [...methods][0]! : null,
+    lowestGlazeMm:
+      hasFoot && glazed.length > 0 ? Math.min(...glazed.map(({ from }) => from)) * reachMm(piece) : null,
+  };
+}
+
+/** Other pieces on the shelf of a piece, in the same firing, that show a defect plainly. */
+async function neighboursWith(
+  base: Db,
+  pieceId: string,
+  { firingId, shelf }: PiecePage['firings'][number],
+  defect: DefectId,
+): Promise<number> {
+  const row = await base('reading_defect as d')
+    .join('reading as r', 'r.id', 'd.reading_id')
+    .join(
+      'firing_piece as fp',
+      (join) => void join.on('fp.firing_id', 'r.firing_id').andOn('fp.piece_id', 'r.piece_id'),
+    )
+    .where({ 'd.defect': defect, 'r.firing_id': firingId, 'fp.shelf': shelf, 'r.stage': 'after' })
+    .where('d.severity', '>=', 2)
+    .whereNot('r.piece_id', pieceId)
+    .whereNull('r.ended_at')
+    .countDistinct({ pieces: 'r.piece_id' })
+    .first<{ pieces: number | string }>();
+  return Number(row.pieces);
+}
+
+/** What a log says of how a firing was held and reduced; nothing of it is taken from the programme. */
+async function loggedHeat(base: Db, firingId: string) {
+  const [curve, events] = await Promise.all([curveOf(base, firingId), eventsOf(base, firingId)]);
+  const reductions = events.filter(({ kind }) => kind === 'reduction starts').map(({ note }) => note);
+  return {
+    heldMinutes: curve.length > 0 ? heatWork(curve).minutesNearPeak : null,
+    reduction: REDUCTIONS.findLast((heaviness) => reductions.includes(heaviness)) ?? null,
+  };
 }
 
 /** Pieces with a plain defect and without, among the live proofs of entries. */

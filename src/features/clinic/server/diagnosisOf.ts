@@ -18,8 +18,10 @@ import { forwardOf } from '../model/forwardOf';
 import { testAddress } from '../model/testAddress';
 import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
 
-/** So much of a firing has to show a defect for the firing to be meant, share of its pieces (judgement). */
+/** So much of the pieces of the same glazes has to show a defect for the firing to be meant, share (judgement). */
 const WHOLE = 0.6;
+/** And more than so much of all pieces at risk in it, share. */
+const MOST = 0.5;
 
 /** Pieces of something wider that are looked up for what they have in common. */
 const ALIKE = 4;
@@ -136,8 +138,17 @@ function firingAlone(zones: readonly FiredZoneFacts[], pieceId: string): Evidenc
       atmosphere === own.atmosphere && layers.some(({ glaze }) => glazes.has(glaze)),
   );
   const here = shareIn(alike.filter(({ firing }) => firing === own.firing));
-  const whole = (here.share ?? 0) >= WHOLE && standsOut(alike, ({ firing }) => firing === own.firing);
+  const whole =
+    (here.share ?? 0) >= WHOLE &&
+    isMost(zones, own.firing) &&
+    standsOut(alike, ({ firing }) => firing === own.firing);
   return whole ? { pattern: 'whole-firing' } : {};
+}
+
+/** Whether most pieces at risk in a firing show it: all that carry anything. */
+function isMost(zones: readonly FiredZoneFacts[], firing: string): boolean {
+  const atRisk = zones.filter((zone) => zone.firing === firing && (zone.layers.length > 0 || zone.slips));
+  return (shareIn(atRisk).share ?? 0) > MOST;
 }
 
 /** Whether some zones show it and the others hardly do. */
