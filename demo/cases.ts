@@ -47,7 +47,7 @@ export async function openCases(base: Db, studio: Studio): Promise<void> {
   await changeCase(base, teacher, {
     id: crazed,
     version: 1,
-    closed: { cause: 'expansion-mismatch', helped },
+    closed: { cause: 'expansion-mismatch', causeWords: null, helped },
   });
   const ago = (days: number) => new Date(studio.now.getTime() - days * DAY);
   await base('clinic_case')

@@ -170,7 +170,7 @@ test('a case is numbered once, told, tried and closed with what helped; two peop
   await addTry(base, member, tried);
   await changeCase(base, member, { id, version: 1, answers: 'needle.1,only-thick.0' });
   await expect(changeCase(base, member, { id, version: 1, answers: '' })).rejects.toThrow(Conflict);
-  const closed = { cause: 'glaze-too-thick' as const, helped: 'one dip only' };
+  const closed = { cause: 'glaze-too-thick' as const, causeWords: null, helped: 'one dip only' };
   await changeCase(base, member, { id, version: 2, closed });
   expect(await caseById(base, id)).toMatchObject({ ...closed, version: 3, tries: [{ act: 'one dip' }] });
   expect((await listCases(base, { open: true })).map((one) => one.number)).toEqual([2]);

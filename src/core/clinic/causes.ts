@@ -428,6 +428,14 @@ export const CAUSES: readonly Cause[] = (ROWS as readonly Row[]).map(([id, name,
 
 const BY_ID = new Map(CAUSES.map((cause) => [cause.id, cause]));
 
+/** What a case may be closed with: a cause of the list, or another one in words. */
+export type ClosedCause = CauseId | 'other';
+
+/** The cause of a closed case as it is said. @param words those of another cause */
+export function closedCauseWords(cause: ClosedCause, words: string | null): string {
+  return cause === 'other' ? (words ?? 'another cause') : causeOf(cause).name;
+}
+
 /** A cause by its id. */
 export function causeOf(id: CauseId): Cause {
   return BY_ID.get(id)!;

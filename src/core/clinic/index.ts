@@ -1,5 +1,14 @@
 export { common } from './common';
-export { CAUSES, causeOf, type Cause, type CauseId, type Cost, type Remedy } from './causes';
+export {
+  CAUSES,
+  causeOf,
+  closedCauseWords,
+  type Cause,
+  type CauseId,
+  type ClosedCause,
+  type Cost,
+  type Remedy,
+} from './causes';
 export { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, WORDS, type Evidence, type Ingredient } from './evidence';
 export { LINKS } from './links';
 export { foundWords, rank, type RankedCause, type Ranking, type Reason } from './rank';

@@ -1,6 +1,6 @@
 import { DEFECT_IDS } from '@/core/vocabulary';
 import { z } from 'zod';
-import { CAUSES, type CauseId } from '@/core/clinic';
+import { CAUSES, type ClosedCause } from '@/core/clinic';
 import { WORKED } from './model/tries';
 import { idSchema } from '@/features/shared/schema';
 
@@ -19,10 +19,17 @@ export const openSchema = z.object({
 });
 
 /** How a case ends. */
-export const closedSchema = z.object({
-  cause: z.enum(CAUSES.map(({ id }) => id) as [CauseId, ...CauseId[]]),
-  helped: words,
-});
+export const closedSchema = z
+  .object({
+    cause: z.enum(['other', ...CAUSES.map(({ id }) => id)] as [ClosedCause, ...ClosedCause[]]),
+    causeWords: z.string().trim().max(400, 'At most 400 letters.').nullable().default(null),
+    helped: words,
+  })
+  .transform((closed) => ({ ...closed, causeWords: closed.cause === 'other' ? closed.causeWords : null }))
+  .refine(({ cause, causeWords }) => cause !== 'other' || causeWords, {
+    path: ['causeWords'],
+    message: 'Say which cause it was.',
+  });
 
 export const changeSchema = z.object({
   id: idSchema,

@@ -2,7 +2,7 @@ import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { ClinicCaseRow, CaseTryRow } from '@/records/platform/tables';
 import type { Mapping } from '@/records/platform/mapping';
 import { insertRow, updateRow } from '@/records/platform/write';
-import type { CauseId } from '@/core/clinic';
+import type { ClosedCause } from '@/core/clinic';
 import type { DefectId } from '@/core/vocabulary';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -41,7 +41,9 @@ export interface ClinicCase {
   readonly by: string;
   readonly openedAt: Date;
   readonly closedAt: Date | null;
-  readonly cause: CauseId | null;
+  readonly cause: ClosedCause | null;
+  /** The cause in words, when it is none of the list; null otherwise. */
+  readonly causeWords: string | null;
   readonly helped: string | null;
   readonly version: number;
   readonly tries: readonly Try[];
@@ -77,6 +79,7 @@ export type CaseFields = Pick<
   | 'openedAt'
   | 'closedAt'
   | 'cause'
+  | 'causeWords'
   | 'helped'
   | 'version'
 > & { readonly pieceId: string | null };
@@ -91,6 +94,7 @@ const CASE: Mapping<CaseFields, ClinicCaseRow> = {
   openedAt: 'opened_at',
   closedAt: 'closed_at',
   cause: 'cause',
+  causeWords: 'cause_words',
   helped: 'helped',
   version: 'version',
 };
@@ -99,7 +103,8 @@ const CASE: Mapping<CaseFields, ClinicCaseRow> = {
 export interface CaseChange {
   readonly answers?: string | undefined;
   /** Closes it: the cause that was found and what helped. */
-  readonly closed?: { readonly cause: CauseId; readonly helped: string } | undefined;
+  readonly closed?:
+    { readonly cause: ClosedCause; readonly causeWords: string | null; readonly helped: string } | undefined;
   /** Opens it again. */
   readonly reopened?: true | undefined;
 }
@@ -200,6 +205,7 @@ export async function listCases(
     openedAt: row.opened_at,
     closedAt: row.closed_at,
     cause: row.cause,
+    causeWords: row.cause_words,
     helped: row.helped,
     version: row.version,
     tries: tries

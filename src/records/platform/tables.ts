@@ -1,6 +1,6 @@
 // Written by npm run tables from the schema that the migrations make. Do not edit.
 import type { Knex } from 'knex';
-import type { CauseId } from '@/core/clinic';
+import type { ClosedCause } from '@/core/clinic';
 import type {
   Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form,
   Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage,
@@ -46,8 +46,8 @@ export interface ChangeRow {
 
 export interface ClinicCaseRow {
   id: string; number: number; defect: DefectId; piece_id: string | null; answers: string; member_id: string;
-  opened_at: Date; closed_at: Date | null; cause: CauseId | null; helped: string | null; version: number;
-  subject: string | null;
+  opened_at: Date; closed_at: Date | null; cause: ClosedCause | null; helped: string | null; version: number;
+  subject: string | null; cause_words: string | null;
 }
 
 export interface CoatRow {

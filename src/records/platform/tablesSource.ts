@@ -80,7 +80,7 @@ export async function tablesSource(base: Db): Promise<string> {
   const map = tables.map((table) => `    ${table}: TableType<${rowName(table)}>;`).join('\n');
   return `// Written by npm run tables from the schema that the migrations make. Do not edit.
 import type { Knex } from 'knex';
-import type { CauseId } from '@/core/clinic';
+import type { ClosedCause } from '@/core/clinic';
 import type {
 ${wrapped(words.map((word) => `${word},`))}
 } from '@/core/vocabulary';
@@ -123,7 +123,7 @@ function rowName(table: string): string {
 function typeOf({ table, column, type }: Column): string {
   const word = WORDS[`${table}.${column}`];
   if (word) return word;
-  if (`${table}.${column}` === CAUSE) return 'CauseId';
+  if (`${table}.${column}` === CAUSE) return 'ClosedCause';
   if (type === 'tinyint(1)') return 'Flag';
   if (type.startsWith('enum(')) return type.slice(5, -1).replaceAll(',', ' | ');
   if (/^(int|double|float|decimal|bigint|smallint)/.test(type)) return 'number';

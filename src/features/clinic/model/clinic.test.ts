@@ -1,3 +1,5 @@
+import { closedCauseWords } from '@/core/clinic';
+import { closedSchema } from '../schema';
 import type { NaturalExperiment } from '@/core/evidence';
 import { concerning } from './concerning';
 import { readAnswers, evidenceFromAnswers, writeAnswers } from './answers';
@@ -62,4 +64,16 @@ test('experiments on the glazes in question come first, those that say nothing n
   const found = { headwords: ['Limewash over Rust Yard'] };
   expect(concerning(all, found).map(({ about }) => about)).toEqual(['Limewash', 'Sleeper']);
   expect(concerning(all, null).map(({ about }) => about)).toEqual(['Sleeper', 'Limewash']);
+});
+
+test('a case may end with another cause, which then has to be said', () => {
+  const end = (more: object) =>
+    closedSchema.safeParse({ cause: 'other', helped: 'a new kiln shelf', ...more });
+  expect(end({ causeWords: 'a drip from the lid' }).data).toMatchObject({
+    causeWords: 'a drip from the lid',
+  });
+  expect(end({ causeWords: ' ' }).error?.issues[0]?.path).toEqual(['causeWords']);
+  const known = end({ cause: 'glaze-too-thick', causeWords: 'typed, then chosen' });
+  expect(known.data).toMatchObject({ causeWords: null });
+  expect(closedCauseWords('other', 'a drip from the lid')).toBe('a drip from the lid');
 });

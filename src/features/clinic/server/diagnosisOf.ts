@@ -1,5 +1,5 @@
 import 'server-only';
-import { causeOf, common, rank, type CauseId, type Evidence } from '@/core/clinic';
+import { closedCauseWords, common, rank, type CauseId, type Evidence } from '@/core/clinic';
 import { defectOf, type DefectId } from '@/core/vocabulary';
 import { fisherTwoSided, shareOf, type FiredZoneFacts, type Proportion } from '@/core/evidence';
 import {
@@ -78,10 +78,10 @@ export async function diagnosisOf(
     ranking,
     shelves,
     experiments: concerning(experiments, found, about),
-    earlier: closed.map(({ id, number, cause, helped }) => ({
+    earlier: closed.map(({ id, number, cause, causeWords, helped }) => ({
       id,
       number,
-      words: `${causeOf(cause!).name}; what helped: ${helped}`,
+      words: `${closedCauseWords(cause!, causeWords)}; what helped: ${helped}`,
     })),
     forward: forwardOf(defect, found, zones, book),
     testAt: testAddress(first, found),

@@ -1,6 +1,6 @@
 import { sayMessage } from '@/core/units';
 import 'server-only';
-import { causeOf, foundWords, type Ranking } from '@/core/clinic';
+import { closedCauseWords, foundWords, type Ranking } from '@/core/clinic';
 import { defectName } from '@/core/vocabulary';
 import type { ClinicCase } from '@/records/clinic';
 import { shortDay } from '@/ui/dates';
@@ -41,7 +41,7 @@ export async function reportPdf(
   pictures(shown);
   if (found.closedAt)
     part(`Closed ${shortDay(found.closedAt)}`, [
-      `The cause: ${causeOf(found.cause!).name}. What helped: ${found.helped}.`,
+      `The cause: ${closedCauseWords(found.cause!, found.causeWords)}. What helped: ${found.helped}.`,
     ]);
   part('What you told', foundWords(defect.id, evidenceFromAnswers(told)));
   part(

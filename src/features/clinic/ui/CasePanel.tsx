@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { causeOf, type CauseId } from '@/core/clinic';
+import { closedCauseWords, type CauseId } from '@/core/clinic';
 import type { ClinicCase, CaseFields, CaseChange } from '@/records/clinic';
 import { ConflictNotice, FormErrors } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
@@ -31,7 +31,7 @@ export function CasePanel({ found, told, first, rounds }: Props) {
     <section className={css.panel} aria-label={`Case ${found.number}`}>
       <h2>
         Case {found.number}
-        {closed ? `: ${causeOf(found.cause!).name}` : ', open'}
+        {closed ? `: ${closedCauseWords(found.cause!, found.causeWords)}` : ', open'}
       </h2>
       <p className="quiet small">
         Opened by {found.by}, {shortDay(found.openedAt)}
