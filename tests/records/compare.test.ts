@@ -69,6 +69,19 @@ test('where no stack is shared the thickest zone speaks, and a zone that is aske
   expect(both.map(({ zone }) => zone!.stack[0]!.times)).toEqual([1, 2]);
 });
 
+test('pieces without a stack in common open on the zones of a headword that all have', async () => {
+  const { glazes } = studio;
+  const [one, other] = await firedAlike(
+    [
+      tile(studio, [dip(glazes.Sleeper, 0, 0.3, { times: 2 }), dip(glazes.Limewash, 0.3, 1, { times: 4 })]),
+      tile(studio, [dip(glazes.Sleeper, 0, 1)]),
+    ],
+    () => ({}),
+  );
+  const compared = zonesToCompare([one!, other!], []);
+  expect(compared.map(({ zone }) => zone!.headword)).toEqual(['Sleeper', 'Sleeper']);
+});
+
 test('a piece that was never fired has nothing to be compared, and says so', async () => {
   const { base, member } = studio;
   const [made] = await savePieces(base, member, tile(studio), [newId()]);

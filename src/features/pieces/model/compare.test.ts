@@ -39,6 +39,19 @@ test('other glazes are one thing, with their recipes and seconds', () => {
   expect(explained(rows.slice(1))).toContain('recipe versions, seconds');
 });
 
+test('the shelf is varied on purpose and counts only when asked for; what nobody noted is no difference', () => {
+  const rows = [
+    row('Shelf', true, '1', '3'),
+    row('Seconds', true, 'not noted', '3 s'),
+    row('Cone reached', true, 'not known', '6.0'),
+    row('Surface', false, 'gloss', 'matte'),
+    row('Movement', false, 'not noted', 'stable'),
+  ];
+  expect(explained(rows)).toContain('No difference in how they were made was noted');
+  expect(explained(rows)).toContain('yet these differ: surface.');
+  expect(explained(rows, { countsShelf: true })).toContain('Only one thing was done differently, the shelf');
+});
+
 test('a colour that is hardly another is none; nothing differing is said', () => {
   const alike = [row('Ground', true, 'a', 'a'), row(COLOUR, false, '0.0', '2.4')];
   expect(explained(alike)).toContain('came out alike, and nothing');

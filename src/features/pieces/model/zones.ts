@@ -2,6 +2,7 @@ import { placeWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
 import { text, type Message } from '@/core/units';
 import { defectName, type Measures } from '@/core/vocabulary';
+import { textureWords } from './textureWords';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 
 /** One zone that is compared, with the piece and the firing it is of. */
@@ -20,7 +21,7 @@ export interface ComparedRow {
 
 /**
  * The zones to compare, one a piece: the one asked for; else, of its last firing, the one with a stack that all
- * pieces have; else the thickest.
+ * pieces have; else the one with a headword that all have; else the thickest.
  *
  * @param asked ids of zones in the order of the pieces, of whatever firing; empty where none is asked for
  */
@@ -31,18 +32,25 @@ export function zonesToCompare(pieces: readonly PiecePage[], asked: readonly str
       firings.findLast(({ zones }) => zones.length > 0) ??
       null,
   );
-  const everywhere = (zone: FiredZone) =>
-    last.every((firing) => firing?.zones.some(({ stack }) => sameStack(stack, zone.stack)));
-  const shared = last[0]?.zones.filter((zone) => zone.stack.length > 0 && everywhere(zone)) ?? [];
-  const common = shared.reduce<FiredZone | null>(
-    (most, zone) => (most && most.to - most.from >= zone.to - zone.from ? most : zone),
-    null,
-  );
+  const shared = (alike: (one: FiredZone, other: FiredZone) => boolean): FiredZone | null => {
+    const everywhere = (zone: FiredZone) =>
+      last.every((firing) => firing?.zones.some((other) => alike(zone, other)));
+    const own = last[0]?.zones.filter((zone) => zone.stack.length > 0 && everywhere(zone)) ?? [];
+    return own.reduce<FiredZone | null>(
+      (most, zone) => (most && most.to - most.from >= zone.to - zone.from ? most : zone),
+      null,
+    );
+  };
+  const likeStack = (one: FiredZone, other: FiredZone) => sameStack(one.stack, other.stack);
+  const likeHeadword = (one: FiredZone, other: FiredZone) => one.headwordId === other.headwordId;
+  const common = shared(likeStack);
+  const named = shared(likeHeadword);
   return pieces.map((piece, i) => {
     const zones = last[i]?.zones ?? [];
     const zone =
       zones.find(({ id }) => id === asked[i]) ??
-      (common && zones.find(({ stack }) => sameStack(stack, common.stack))) ??
+      (common && zones.find((one) => likeStack(one, common))) ??
+      (named && zones.find((one) => likeHeadword(one, named))) ??
       zones.reduce<FiredZone | null>((most, one) => (most && dips(most) >= dips(one) ? most : one), null);
     return { piece, firing: last[i]!, zone };
   });
@@ -60,6 +68,9 @@ function live(zone: FiredZone | null) {
 export function colourOf(zone: FiredZone | null): string | null {
   return live(zone)?.colour ?? zone?.colour ?? null;
 }
+
+const NOT_NOTED = 'not noted';
+const NOT_KNOWN = 'not known';
 
 /** All lines of a comparison. */
 export function rowsOf(all: readonly Compared[]): ComparedRow[] {
@@ -84,21 +95,28 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
     done('Glazes', ({ zone }) => (zone ? stackWords(zone.stack, nameOf) : 'not fired')),
     done('Ground', ({ zone, piece }) => zone?.ground ?? piece.body),
     done('Form', ({ piece }) => piece.form),
+    done('Texture', ({ piece }) => textureWords(piece.texture) || NOT_NOTED),
     done('Recipe versions', (one) =>
       [...new Set(coats(one).map(({ versionId }) => versionId))].sort().join(' '),
     ),
     done('Seconds', (one) =>
       coats(one)
-        .map(({ seconds }) => (seconds === null ? 'not noted' : `${seconds} s`))
+        .map(({ seconds }) => (seconds === null ? NOT_NOTED : `${seconds} s`))
+        .join(', '),
+    ),
+    done('Coat below', (one) =>
+      coats(one)
+        .slice(1)
+        .map(({ dryBefore }) => (dryBefore === null ? NOT_NOTED : dryBefore ? 'dry' : 'wet'))
         .join(', '),
     ),
     done('Firing', ({ firing }) => (firing ? `${firing.kiln} ${firing.number}` : 'not fired')),
     done('Cone', ({ firing }) => firing?.cone ?? ''),
-    done('Cone reached', ({ firing }) => firing?.achievedCone?.toFixed(1) ?? 'not known'),
+    done('Cone reached', ({ firing }) => firing?.achievedCone?.toFixed(1) ?? NOT_KNOWN),
     done('Atmosphere', ({ firing }) => firing?.atmosphere ?? ''),
     done('Shelf', ({ firing }) => String(firing?.shelf ?? '')),
-    seen('Surface', ({ zone }) => live(zone)?.surface ?? 'not noted'),
-    seen('Movement', ({ zone }) => live(zone)?.movement ?? 'not noted'),
+    seen('Surface', ({ zone }) => live(zone)?.surface ?? NOT_NOTED),
+    seen('Movement', ({ zone }) => live(zone)?.movement ?? NOT_NOTED),
     seen(
       'Defects',
       ({ zone }) =>
@@ -124,14 +142,21 @@ const GOES_WITH: Readonly<Record<string, readonly string[]>> = {
 /** Colours nearer than this look alike (CIEDE2000). */
 const ALIKE = 3;
 
+/** Whether what is known of a line differs; what nobody noted is no difference. */
+function isOther({ name, values }: ComparedRow): boolean {
+  if (name.startsWith('Colour')) return values.some((value) => Number(value) > ALIKE);
+  return new Set(values.filter((value) => !value.includes(NOT_NOTED) && value !== NOT_KNOWN)).size > 1;
+}
+
 /**
  * Whether one thing only was done differently, and so explains what came out differently, as far as was written
- * down. A firing is one thing, with its cone, atmosphere and shelf.
+ * down. A firing is one thing, with its cone, atmosphere and shelf. The shelf is varied on purpose when pieces are
+ * spread over a kiln, and counts only when it is asked for.
  */
-export function explained(rows: readonly ComparedRow[]): string {
-  const isOther = ({ name, values }: ComparedRow) =>
-    name.startsWith('Colour') ? values.some((value) => Number(value) > ALIKE) : new Set(values).size > 1;
-  const done = rows.filter((row) => row.done && isOther(row)).map(({ name }) => name);
+export function explained(rows: readonly ComparedRow[], { countsShelf = false } = {}): string {
+  const done = rows
+    .filter((row) => row.done && isOther(row) && (countsShelf || row.name !== 'Shelf'))
+    .map(({ name }) => name);
   const own = done.filter((name) => !done.some((other) => GOES_WITH[other]?.includes(name)));
   const out = rows.filter((row) => !row.done && row.name !== 'Fate' && isOther(row));
   const list = (names: readonly string[]) => names.map((name) => name.toLowerCase()).join(', ');

@@ -1,4 +1,5 @@
 import type { PiecePage } from '@/records/pieces';
+import Link from 'next/link';
 import { GuideWords } from '@/ui/frame';
 import { DataTable } from '@/ui/kit';
 import css from './compare.module.css';
@@ -15,7 +16,17 @@ interface Asked {
 }
 
 /** Zones side by side on neutral grey at one scale; below, what was done and what came out, and what explains it. */
-export function CompareView({ asked }: { asked: readonly Asked[] }) {
+export function CompareView({
+  asked,
+  countsShelf,
+  otherWay,
+}: {
+  asked: readonly Asked[];
+  /** Whether the shelf counts as something that was done differently. */
+  countsShelf: boolean;
+  /** The address of the same comparison the other way about. */
+  otherWay: string;
+}) {
   const pieces = asked.map(({ piece }) => piece);
   const all = zonesToCompare(
     pieces,
@@ -31,7 +42,15 @@ export function CompareView({ asked }: { asked: readonly Asked[] }) {
       {pieces.length < 2 && <p>Pick two or more pieces up (key p), then compare them here.</p>}
       {pieces.length > 0 && (
         <>
-          <p className={css.explained}>{explained(rows)}</p>
+          <p className={css.explained}>{explained(rows, { countsShelf })}</p>
+          {differing.some(({ name }) => name === 'Shelf') && (
+            <p className="small quiet">
+              {countsShelf
+                ? 'Shelves count here. '
+                : 'Shelves are left out: pieces are spread over them on purpose. '}
+              <Link href={otherWay}>{countsShelf ? 'Leave them out' : 'Count them too'}</Link>
+            </p>
+          )}
           <Panes panes={all.map((one, i) => paneOf(one, asked[i]!.place))} />
           <DataTable
             label="What differs"

@@ -11,15 +11,17 @@ const MOST = 8;
 export default async function Page({
   searchParams,
 }: {
-  searchParams: Promise<{ pieces?: string; zones?: string }>;
+  searchParams: Promise<{ pieces?: string; zones?: string; shelf?: string }>;
 }) {
   await requireMember();
-  const { pieces = '', zones = '' } = await searchParams;
+  const { pieces = '', zones = '', shelf } = await searchParams;
   const ids = pieces.split(',').filter(Boolean).slice(0, MOST);
   const zoneIds = zones.split(',');
   const found = await Promise.all(ids.map((id) => piecePage(db(), id).catch(() => null)));
   const asked = found.flatMap((piece, place) =>
     piece ? [{ piece, place, zoneId: zoneIds[place] ?? '' }] : [],
   );
-  return <CompareView asked={asked} />;
+  const countsShelf = shelf === 'counts';
+  const address = new URLSearchParams({ pieces, zones, ...(!countsShelf && { shelf: 'counts' }) });
+  return <CompareView asked={asked} countsShelf={countsShelf} otherWay={`/compare?${address.toString()}`} />;
 }
