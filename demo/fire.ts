@@ -1,5 +1,4 @@
 import { sayMessage } from '../src/core/units';
-import { groundOf } from '../src/core/coats';
 import { saySegments } from '@/core/firing';
 import type { Fate } from '@/core/vocabulary';
 import { newId, type Db } from '@/records/platform';
@@ -102,14 +101,19 @@ function outcomeOf(
   const next = random(piece.label);
   return new Map(
     piece.zones.map((zone) => {
-      const { stack } = groundOf(piece.bodyId, zone.stack);
+      const nameOf = (glaze: string) => names.get(glaze) ?? LADDER_BASE;
+      // What a slip with nothing on it comes to follows from the ground that it makes.
+      const slips = zone.stack.filter(({ slip }) => slip);
+      const isBare = slips.length === zone.stack.length;
       const facts = {
-        stack: stack.map((layer) => ({
-          glaze: names.get(layer.glaze) ?? LADDER_BASE,
+        stack: (isBare ? [] : zone.stack).map((layer) => ({
+          glaze: nameOf(layer.glaze),
           expansion: studio.tests.get(layer.glaze),
           dips: layer.way === 'brushed' ? layer.times / 3 : layer.times,
         })),
-        ground: zone.ground,
+        ground: [...(isBare ? slips.map(({ glaze }) => nameOf(glaze)).reverse() : []), zone.ground].join(
+          ' over ',
+        ),
         body: planned.body,
         reduction: plan.atmosphere === 'reduction',
         cone: plan.cone,

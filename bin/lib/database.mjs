@@ -72,6 +72,7 @@ export async function startDatabase(folder, { name = 'jiten', port: wanted, onEx
       url: urlOf(before.port),
       port: before.port,
       pid: before.pid,
+      isJoined: true,
       stop: () => stopDatabase(before.pid, state, data),
     };
   }

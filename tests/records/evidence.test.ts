@@ -1,5 +1,5 @@
 import type { DefectId, Place } from '@/core/vocabulary';
-import { saveTeacherNote, headwordPage, type Sense } from '@/records/dictionary';
+import { auditDictionary, saveTeacherNote, headwordPage, type Sense } from '@/records/dictionary';
 import {
   advanceFiring,
   fileFiring,
@@ -298,4 +298,22 @@ test('a piece found at an opening proves nothing until somebody has described it
   );
   const [sense] = (await sensesOf('Sleeper')).filter(({ stack }) => stack[0]!.times === 9);
   expect(sense).toMatchObject({ cone: '6', summary: { proofs: 1, surface: 'gloss' } });
+});
+
+test('an audit that counts plainly finds no difference, and finds one that is made', async () => {
+  const { base } = studio;
+  expect((await auditDictionary(base)).differences).toEqual([]);
+  const entry = (await base('entry').where('proofs', '>', 1).first())!;
+  await base('entry')
+    .where({ id: entry.id })
+    .update({ proofs: entry.proofs + 1 });
+  const zone = (await base('zone').where({ entry_id: entry.id, ended_at: null }).first())!;
+  const other = (await base('entry').whereNot({ headword_id: entry.headword_id }).first('id'))!;
+  await base('zone').where({ id: zone.id }).update({ entry_id: other.id });
+  const { differences } = await auditDictionary(base);
+  expect(differences.some((words) => words.includes('filed as'))).toBe(true);
+  expect(differences.some((words) => words.includes(`pieces ${entry.proofs + 1}, should be`))).toBe(true);
+  await base('zone').where({ id: zone.id }).update({ entry_id: entry.id });
+  await base('entry').where({ id: entry.id }).update({ proofs: entry.proofs });
+  expect((await auditDictionary(base)).differences).toEqual([]);
 });

@@ -24,6 +24,8 @@ test('a crazed zone hears its mismatch, the learned limit, the thickness at whic
   expect(thickness).toContain('at once above 0.49 mm');
   expect(thickness).toContain('this zone is about 0.30 mm');
   expect(heat).toBe('The witness cones say cone 6, as meant.');
+  const [unknown] = said(facts({ thicknessMm: null }));
+  expect(unknown).toContain('(learned from 24 tiles of yours), 1e-6/K. How thick it lies is not known');
   const pits = said(facts({ defect: 'pitting' })).join(' ');
   expect(pits).not.toContain('1e-6/K');
 });

@@ -105,16 +105,21 @@ export function spoken(facts: SpokenFacts): Message[] {
 }
 
 function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenFacts): Message[] {
-  if (!OF_FIT.has(defect) || glazeExpansion === null || !body.figure || !thicknessMm) return [];
+  if (!OF_FIT.has(defect) || glazeExpansion === null || !body.figure || thicknessMm === 0) return [];
   const { expansion, miss, tiles } = body.figure;
-  const band = bandOf({ glazeExpansion, bodyExpansion: expansion, thicknessMm }, miss);
   const glazes = [...layers]
     .reverse()
     .map(({ name }) => name)
     .join(' over ');
   const from = tiles ? `learned from ${tiles} tiles of yours` : 'as quoted';
+  const figures = `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K`;
+  if (thicknessMm === null)
+    return [
+      `${figures}. How thick it lies is not known, so its fit is not judged: measure it on a broken piece.`,
+    ];
+  const band = bandOf({ glazeExpansion, bodyExpansion: expansion, thicknessMm }, miss);
   return [
-    `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K: ${verdictWords(band, body.figure)}.`,
+    `${figures}: ${verdictWords(band, body.figure)}.`,
     ...(band.criticalMm !== null && band.delayedMm !== null
       ? [
           text`At this mismatch it crazes at once above ${thickness(band.criticalMm)} and in time above ${thickness(band.delayedMm)}; this zone is about ${thickness(thicknessMm)}.`,

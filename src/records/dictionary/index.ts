@@ -1,3 +1,4 @@
+export { auditDictionary, type Audit } from './audit';
 export { entriesLike, type Found } from './colours';
 export { type DefectCount, defectCounts } from './defectCounts';
 export {
