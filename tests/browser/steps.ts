@@ -23,7 +23,7 @@ export async function lookThroughClosed(page: Page): Promise<void> {
 
 /** Chooses a word in one of the interface's drop-downs. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('combobox', { name: label, exact: true }).click();
   await page.getByRole('option', { name: option, exact: true }).click();
 }
 

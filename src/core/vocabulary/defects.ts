@@ -144,7 +144,7 @@ const TABLE = [
   ],
   [
     'handling-break',
-    'broken',
+    'broken off',
     'ware',
     'an edge, a handle or a foot broken off',
     'fresh sharp clay, nothing molten at the break',

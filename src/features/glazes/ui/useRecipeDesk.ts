@@ -32,6 +32,8 @@ export function useRecipeDesk({ glaze, versions, materials }: Options) {
   );
   const [tried, setTried] = useState(false);
   const [saved, setSaved] = useState<number | null>(null);
+  // The version that was saved from here last; what is typed after it follows it.
+  const [mine, setMine] = useState<number | null>(null);
   const newId = useRef(ulid());
   const { run, isBusy, errors, theirs } = useMutation<OtherRecipe>();
 
@@ -40,7 +42,8 @@ export function useRecipeDesk({ glaze, versions, materials }: Options) {
   const changed = differenceOf(opened.lines ?? [], understood.lines).length > 0;
   const newest = versions[0]!;
   const overtaken =
-    newest.id !== opened.id || (newest.lines !== null && opened.lines === null && saved === null);
+    newest.number !== mine &&
+    (newest.id !== opened.id || (newest.lines !== null && opened.lines === null && saved === null));
   useEffect(() => {
     const look = () => document.visibilityState === 'visible' && router.refresh();
     document.addEventListener('visibilitychange', look);
@@ -73,11 +76,13 @@ export function useRecipeDesk({ glaze, versions, materials }: Options) {
     if (number === undefined) return;
     drop();
     setSaved(number);
+    setMine(number);
     setTried(false);
     newId.current = ulid();
   };
   // After a save, and when nothing was typed yet, the newest version is what lies open.
-  if (newest !== opened && (saved !== null ? newest.number >= saved : !changed && !found)) setOpened(newest);
+  const isNext = saved !== null ? newest.number >= saved : newest.number === mine || (!changed && !found);
+  if (newest !== opened && isNext) setOpened(newest);
   return {
     ...{ opened, text, change, take, book, understood, changed, shownErrors, save, saved, isBusy, errors },
     ...{ theirs, newest },
