@@ -15,6 +15,7 @@ import { Photo } from '@/ui/Photo';
 import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
+import { WhyThisNumber } from '@/ui/WhyThisNumber';
 import { findAddress } from '../model/findQuery';
 import { RequestTest } from './RequestTest';
 import { Corrections } from './Corrections';
@@ -250,7 +251,7 @@ function SenseFacts({ sense, headwordId, nameOf, words, best }: FactsProps) {
       <dt>Proofs</dt>
       <dd>
         <ProofMarks proofs={sense.summary?.proofs ?? 0} agreeing={sense.summary?.agreeing ?? 0} />{' '}
-        {words?.proved}
+        {words?.proved} <WhyThisNumber />
       </dd>
     </dl>
   );

@@ -14,6 +14,7 @@ import { PrintButton } from '@/ui/PrintButton';
 import { Swatch } from '@/ui/Swatch';
 import { useMutation } from '@/ui/useMutation';
 import { loadFiring, closeOpening, markRepaired } from '../actions';
+import { WhyThisNumber } from '@/ui/WhyThisNumber';
 import css from './summary.module.css';
 import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
 
@@ -118,7 +119,11 @@ function Surprises({ surprises, sound }: FiringSummary) {
   return (
     <section>
       <h2>Surprises</h2>
-      {surprises.length > 0 && <p className="small quiet">Left: expected. Right: result.</p>}
+      {surprises.length > 0 && (
+        <p className="small quiet">
+          Left: expected. Right: result. <WhyThisNumber />
+        </p>
+      )}
       {surprises.length === 0 && <p>No surprises.</p>}
       <ol className={css.surprises}>
         {surprises.slice(0, all ? undefined : FIRST).map((one) => (

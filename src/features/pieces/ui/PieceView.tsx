@@ -13,6 +13,7 @@ import { LinkButton } from '@/ui/LinkButton';
 import { Photo } from '@/ui/Photo';
 import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
+import { WhyThisNumber } from '@/ui/WhyThisNumber';
 import { Silhouette } from '@/ui/Silhouette';
 import { Swatch } from '@/ui/Swatch';
 import { countWords } from '@/ui/countWords';
@@ -279,7 +280,7 @@ function ZoneResult({
         {zone.proofs > 0 && (
           <p className="small quiet">
             <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of{' '}
-            {zone.proofs} pieces agree
+            {zone.proofs} pieces agree <WhyThisNumber />
           </p>
         )}
       </div>

@@ -5,6 +5,7 @@ import type { WallEntry } from '@/records/dictionary';
 import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
+import { WhyThisNumber } from '@/ui/WhyThisNumber';
 import Link from 'next/link';
 import type { WallCell } from '../model/cells';
 import { EmptyCell } from './EmptyCell';
@@ -62,6 +63,7 @@ export function CellPanel({
           ).map(([word, entry]) => entry && <EntryLine key={word} word={word} entry={entry} />)}
         </div>
       ))}
+      {cell && <WhyThisNumber />}
       {cell?.headwordId && (
         <LinkButton variant="contained" href={`/entry/${cell.headwordId}`} title="Open (Enter)">
           Open entry
@@ -89,7 +91,7 @@ export function CellPanel({
 function EntryLine({ word, entry }: { word: string; entry: WallEntry }) {
   const seen = [entry.surface, entry.colour && colourWords(entry.colour)].filter(Boolean).join(', ');
   const look =
-    entry.proofs === 0 ? 'only an older recipe, or a firing that missed its cone; see the entry' : seen;
+    entry.proofs === 0 ? 'nothing that counts: another recipe version, a missed cone, a weak firing' : seen;
   return (
     <div className={css.line}>
       <Swatch hash={entry.swatchHash} colour={entry.colour} width={84} height={62} alt={`${word}: ${look}`} />
