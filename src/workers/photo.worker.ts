@@ -10,13 +10,14 @@ import {
   WHOLE,
   withGains,
   zoneBox,
+  zonePatch,
   type Frame,
   type Gains,
   type Pixels,
   type Point,
   type ZoneColour,
 } from '@/core/photo';
-import type { Side } from '@/core/vocabulary';
+import type { Form, Side, View } from '@/core/vocabulary';
 
 /** The longest side a photo is sent at, px; enough to count pits on a 10 cm tile. */
 const LONGEST = 2400;
@@ -29,6 +30,14 @@ export interface AskedZone {
   readonly side: Side;
   readonly from: number;
   readonly to: number;
+}
+
+/** How a photo is looked at. */
+export interface AskedPhoto {
+  readonly frame: Frame;
+  readonly gains: Gains | null;
+  readonly view: View;
+  readonly form: Form;
 }
 
 /** Holes or cracks of a zone, with what they were found on. */
@@ -82,19 +91,18 @@ const face = {
     return { blob, frame: guessFrame(await pixelsOf(blob, 480)) };
   },
 
-  /** The colours of zones in a photo. */
+  /** The colours of zones in a photo; zones on sides that its view does not show are left out. */
   async colours(
     photo: Blob,
-    frame: Frame,
-    gains: Gains | null,
+    { frame, gains, view, form }: AskedPhoto,
     zones: readonly AskedZone[],
   ): Promise<{ id: string; found: ZoneColour }[]> {
     const crop = uprightCrop(await pixelsOf(photo, MEASURED), frame);
     const right = gains ? withGains(crop, gains) : crop;
-    return zones.map((zone) => ({
-      id: zone.id,
-      found: measureZone(cutOut(right, zoneBox(right, WHOLE, zone))),
-    }));
+    return zones.flatMap((zone) => {
+      const patch = zonePatch(right, zone, view, form);
+      return patch ? [{ id: zone.id, found: measureZone(patch) }] : [];
+    });
   },
 
   /** What corrects the photo when a grey card lies at that point; null when none does. */

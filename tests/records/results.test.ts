@@ -5,7 +5,15 @@ import sharp from 'sharp';
 import { headwordPage, tilesOf, lookUp } from '@/records/dictionary';
 import { newId, Refusal, folderStore, type Store } from '@/records/platform';
 import { advanceFiring } from '@/records/firings';
-import { addPhoto, pictureAt, piecePage } from '@/records/pieces';
+import {
+  addPhoto,
+  movePhoto,
+  pictureAt,
+  piecePage,
+  removePhoto,
+  setPhotoView,
+  showPhoto,
+} from '@/records/pieces';
 import { todayIn } from '@/records/rounds';
 import { openingOf, recordPiece } from '@/records/openings';
 import { dip, fired, freshStudio, readAll, reading, tile, type Studio } from './studio';
@@ -90,6 +98,50 @@ test('an entry is shown by the tile that it takes most of', async () => {
   const tiles = await tilesOf(base, [bottom, covered]);
   expect(tiles.get(covered)).toBe(photos[0]!.hash);
   expect(tiles.get(bottom)).toBe(photos[1]!.hash);
+});
+
+test('a photo feeds the side that it shows; moved or removed, what was measured from it goes with it', async () => {
+  const { base, member, glazes } = studio;
+  const cup = {
+    ...tile(studio, [
+      dip(glazes.Limewash, 0, 1, { side: 'inside', times: 2 }),
+      dip(glazes.Sleeper, 0, 1, { times: 8 }),
+    ]),
+    form: 'cup' as const,
+  };
+  const { firingId, ids } = await fired(studio, [cup, cup]);
+  const [right, wrong] = ids as [string, string];
+  await readAll(studio, firingId, () => ({ colour: null }));
+  const photo = { id: newId(), pieceId: wrong, firingId, bytes: await snapshot() };
+  const { hash } = await addPhoto(base, store, member, photo);
+  const coloured = async (pieceId: string) =>
+    (await piecePage(base, pieceId)).firings[0]!.zones.filter(({ colour }) => colour !== null).map(
+      ({ side }) => side,
+    );
+  // As long as nobody said, a cup was taken from outside.
+  expect(await coloured(wrong)).toEqual(['outside']);
+  await setPhotoView(base, store, member, { id: photo.id, view: 'inside' });
+  expect(await coloured(wrong)).toEqual(['inside']);
+  const { label } = await piecePage(base, right);
+  await expect(movePhoto(base, store, member, { id: photo.id, label: 'SW-9999' })).rejects.toMatchObject({
+    field: 'label',
+  });
+  await movePhoto(base, store, member, { id: photo.id, label: label.toLowerCase() });
+  expect([await coloured(wrong), await coloured(right)]).toEqual([[], ['inside']]);
+  expect([(await piecePage(base, wrong)).photoHash, (await piecePage(base, right)).photoHash]).toEqual([
+    null,
+    hash,
+  ]);
+  const second = { ...photo, id: newId(), pieceId: right };
+  await addPhoto(base, store, member, second);
+  await showPhoto(base, member, photo.id);
+  expect((await coloured(right)).sort()).toEqual(['inside', 'outside']);
+  await removePhoto(base, store, member, { id: photo.id, isRemoved: true });
+  expect(await coloured(right)).toEqual(['outside']);
+  expect((await piecePage(base, right)).photos.map(({ id }) => id)).toEqual([second.id]);
+  await removePhoto(base, store, member, { id: photo.id, isRemoved: false });
+  expect((await coloured(right)).sort()).toEqual(['inside', 'outside']);
+  expect(await base('photo').where({ id: photo.id })).toHaveLength(1);
 });
 
 test.each([

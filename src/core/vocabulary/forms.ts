@@ -4,6 +4,10 @@ import type { Side } from './coats';
 export const FORMS = ['tile', 'ring strip', 'arch', 'cup', 'bowl', 'plate', 'other'] as const;
 export type Form = (typeof FORMS)[number];
 
+/** What a photo shows of a piece. */
+export const VIEWS = ['outside', 'inside', 'from above', 'underside', 'area'] as const;
+export type View = (typeof VIEWS)[number];
+
 /** How a form is drawn and what can be put on it. Lengths in millimetres. */
 export interface FormShape {
   readonly heightMm: number;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FATES, SHELF_FAULTS, LOAD_STATES } from '@/core/vocabulary';
+import { FATES, LOAD_STATES, SHELF_FAULTS, VIEWS } from '@/core/vocabulary';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
 import { idSchema } from '@/features/shared/schema';
 
@@ -17,6 +17,8 @@ export const photoSettingsSchema = z.object({
   }),
   gains: z.tuple([z.number(), z.number(), z.number()]).nullable(),
   strokes: z.array(z.array(point).max(500)).max(40),
+  // A device that the release before wrote on says nothing of it.
+  view: z.enum(VIEWS).nullable().default(null),
 });
 
 const shelf = z.number().int().min(1).max(20);

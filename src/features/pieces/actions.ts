@@ -1,11 +1,34 @@
 'use server';
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
-import { db, Refusal } from '@/records/platform';
-import { correctPiece, savePieces, piecesById } from '@/records/pieces';
-import { correctedPieceSchema, newPieceSchema } from './schema';
+import type { Member } from '@/records/people';
+import { db, Refusal, store } from '@/records/platform';
+import {
+  correctPiece,
+  movePhoto,
+  pieceOfPhoto,
+  piecesById,
+  removePhoto,
+  savePieces,
+  setPhotoView,
+  showPhoto,
+} from '@/records/pieces';
+import {
+  correctedPieceSchema,
+  movedPhotoSchema,
+  newPieceSchema,
+  photoIdSchema,
+  photoViewSchema,
+  removedPhotoSchema,
+} from './schema';
 import { recordPiece } from '@/records/openings';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
+
+/** @throws Refusal when a student would change somebody else's piece */
+function refuseOthers(member: Member, owner: string | undefined): void {
+  if (member.role === 'student' && owner !== member.id)
+    throw new Refusal('', 'A student may change own pieces only.');
+}
 
 /** Saves a piece and its twins; gives their numbers back. */
 export const saveNewPieces = action('student', newPieceSchema, (member, { ids, draft, modelId }) =>
@@ -18,8 +41,7 @@ export const saveCorrection = action(
   correctedPieceSchema,
   async (member, { id, version, draft }) => {
     const [piece] = await piecesById(db(), [id]);
-    if (member.role === 'student' && piece?.memberId !== member.id)
-      throw new Refusal('', 'A student may change own pieces only.');
+    refuseOthers(member, piece?.memberId);
     await correctPiece(db(), member.id, id, version, draft);
     refresh();
     return null;
@@ -29,6 +51,36 @@ export const saveCorrection = action(
 /** Records what a piece showed after its opening; the earlier readings stay to be seen. */
 export const saveLateLook = action('student', pieceReadingSchema, async (member, said) => {
   await recordPiece(db(), member.id, said);
+  refresh();
+  return null;
+});
+
+/** Says what a photo shows. */
+export const savePhotoView = action('student', photoViewSchema, async (member, said) => {
+  refuseOthers(member, (await pieceOfPhoto(db(), said.id)).memberId);
+  await setPhotoView(db(), store(), member.id, said);
+  refresh();
+  return null;
+});
+
+/** Shows a photo of a piece before its others. */
+export const showPhotoFirst = action('student', photoIdSchema, async (member, { id }) => {
+  refuseOthers(member, (await pieceOfPhoto(db(), id)).memberId);
+  await showPhoto(db(), member.id, id);
+  refresh();
+  return null;
+});
+
+/** Removes a photo, or brings it back. */
+export const setPhotoRemoved = action('teacher', removedPhotoSchema, async (member, said) => {
+  await removePhoto(db(), store(), member.id, said);
+  refresh();
+  return null;
+});
+
+/** Moves a photo to the piece that it shows. */
+export const movePhotoTo = action('teacher', movedPhotoSchema, async (member, said) => {
+  await movePhoto(db(), store(), member.id, said);
   refresh();
   return null;
 });

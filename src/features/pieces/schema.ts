@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CLAY_STATES, FORMS, METHODS, SIDES, TEXTURES } from '@/core/vocabulary';
+import { CLAY_STATES, FORMS, METHODS, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
 import { idSchema } from '@/features/shared/schema';
 
@@ -47,3 +47,10 @@ export const newPieceSchema = z.object({
   modelId: idSchema.nullable().default(null),
 });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
+
+export const photoIdSchema = z.object({ id: idSchema });
+export const photoViewSchema = photoIdSchema.extend({ view: z.enum(VIEWS) });
+export const removedPhotoSchema = photoIdSchema.extend({ isRemoved: z.boolean() });
+export const movedPhotoSchema = photoIdSchema.extend({
+  label: z.string().trim().min(1, 'Type the number of a piece.').max(24, 'At most 24 letters.'),
+});

@@ -1,13 +1,16 @@
 export type { CoatDraft, StoredCoat } from './coats';
 export {
   addPhoto,
-  jpegAt,
+  movePhoto,
+  pieceOfPhoto,
   type PhotoSettings,
-  PICTURE_WIDTHS,
-  pictureAt,
-  storePicture,
-  type ZoneCount,
+  removePhoto,
+  type StoredPhoto,
+  setPhotoView,
+  showPhoto,
 } from './photos';
+export { jpegAt, PICTURE_WIDTHS, pictureAt, storePicture } from './pictures';
+export type { ZoneCount } from './zoneCounts';
 export {
   type FiredZone,
   listPieces,

@@ -1,32 +1,24 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
-import { insertRow } from '@/records/platform/write';
-import type { ZoneCountRow } from '@/records/platform/tables';
-import { type Mapping, json, readRow } from '@/records/platform/mapping';
-import sharp from 'sharp';
+import type { View } from '@/core/vocabulary';
+import type { PhotoRow } from '@/records/platform/tables';
 import {
-  cutOut,
   guessFrame,
+  guessView,
   measureZone,
+  sidesIn,
   uprightCrop,
-  WHOLE,
   withGains,
-  zoneBox,
+  zonePatch,
   type Frame,
   type Gains,
-  type Pixels,
   type Point,
 } from '@/core/photo';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { NotFound, Refusal } from '@/records/platform/errors';
+import { found, NotFound, Refusal } from '@/records/platform/errors';
 import type { Store } from '@/records/platform/store';
-
-/** The longest side a photo is kept at, px; enough to count pits on a 10 cm tile. */
-const LONGEST = 2400;
-
-/** Widths that pictures are served at. */
-export const PICTURE_WIDTHS = [96, 320, 720] as const;
+import { decode, encode, open, shrunk, type Plain } from './pictures';
 
 /** A swatch on the wall, px. */
 const SWATCH = { width: 160, height: 120 };
@@ -37,6 +29,8 @@ export interface PhotoSettings {
   readonly gains: Gains | null;
   /** Lines drawn to point at something, fractions of the picture. */
   readonly strokes: readonly (readonly Point[])[];
+  /** What it shows; null when nobody said, and then as it is guessed from the form. */
+  readonly view: View | null;
 }
 
 export interface StoredPhoto extends PhotoSettings {
@@ -97,6 +91,7 @@ export async function addPhoto(
     frame: photo.settings?.frame ?? guessFrame(await shrunk(upright, 480)),
     gains: photo.settings?.gains ?? null,
     strokes: photo.settings?.strokes ?? [],
+    view: photo.settings?.view ?? null,
   };
   const [hash, cut] = await Promise.all([
     encode(upright, { quality: 88 }).then((bytes) => store.put(bytes)),
@@ -123,11 +118,12 @@ export async function addPhoto(
   return { id: photo.id, hash, width, height, ...settings, firingId: photo.firingId, at: new Date() };
 }
 
-function settingColumns({ frame, gains, strokes }: PhotoSettings) {
+function settingColumns({ frame, gains, strokes, view }: PhotoSettings) {
   return {
     frame: JSON.stringify(frame),
     gains: gains && JSON.stringify(gains),
     strokes: JSON.stringify(strokes),
+    view,
   };
 }
 
@@ -148,127 +144,176 @@ export async function setPhoto(
   memberId: string,
   { id, ...settings }: PhotoSettings & { readonly id: string },
 ): Promise<void> {
-  const row = await base('photo').where({ id }).first('hash', 'piece_id', 'firing_id', 'frame');
-  const bytes = row && (await store.get(row.hash));
-  if (!bytes) throw new NotFound('This photo');
-  const cut = row.firing_id
-    ? await cutSwatches(base, store, row.piece_id, row.firing_id, await decode(bytes), settings)
-    : [];
   await inTransaction(base, async (trx) => {
+    const row = await trx('photo').where({ id }).forUpdate().first('piece_id', 'firing_id', 'frame', 'view');
+    const before = found(row, 'This photo');
     await trx('photo').where({ id }).update(settingColumns(settings));
-    await putSwatches(trx, cut);
-    await recordChange(trx, memberId, 'photo', id, fromJson(row.frame), settings.frame);
+    await recutPiece(trx, store, before.piece_id, before.firing_id);
+    const { frame, view } = settings;
+    await recordChange(
+      trx,
+      memberId,
+      'photo',
+      id,
+      { frame: fromJson(before.frame), view: before.view },
+      { frame, view },
+    );
   });
-}
-
-/** Holes or cracks counted on the zone of a photo, looked over by a person. */
-export interface ZoneCount {
-  readonly id: string;
-  readonly zoneId: string;
-  readonly photoId: string;
-  readonly kind: 'pits' | 'cracks';
-  /** Pits by cm², or mm of crack by cm². */
-  readonly perCm2: number;
-  readonly areaCm2: number;
-  /** Where each was, fractions of the upright piece. */
-  readonly marks: readonly Point[];
-}
-
-const COUNT: Mapping<ZoneCount, ZoneCountRow> = {
-  id: 'id',
-  zoneId: 'zone_id',
-  photoId: 'photo_id',
-  kind: 'kind',
-  perCm2: 'per_cm2',
-  areaCm2: 'area_cm2',
-  marks: json<readonly Point[]>()('marks'),
-};
-
-/** Saves a count in place of the one before it on the same zone. */
-export async function saveCount(base: Db, memberId: string, count: ZoneCount): Promise<void> {
-  await inTransaction(base, async (trx) => {
-    if (await trx('zone_count').where({ id: count.id }).first('id')) return;
-    const zone = await trx('zone').where({ id: count.zoneId }).forUpdate().first('id');
-    const photo = await trx('photo').where({ id: count.photoId }).first('id');
-    if (!zone || !photo) throw new NotFound(zone ? 'This photo' : 'This zone');
-    await trx('zone_count')
-      .where({ zone_id: count.zoneId, kind: count.kind, ended_at: null })
-      .update({ ended_at: new Date() });
-    await insertRow(trx, memberId, 'zone_count', COUNT, count, { member_id: memberId, at: new Date() });
-  });
-}
-
-/** The live counts of zones. */
-export async function countsOf(base: Db, zoneIds: readonly string[]): Promise<ZoneCount[]> {
-  const rows = await base('zone_count').whereIn('zone_id', zoneIds).whereNull('ended_at').select('*');
-  return rows.map((row) => readRow(COUNT, row));
 }
 
 /**
- * Stores a picture that belongs to no piece, decoded and encoded again like any other.
- *
- * @returns its content hash
- * @throws Refusal when the bytes are no picture that can be read
+ * Cuts the swatches of a piece in a firing again from all its live photos, the newest last, so that a zone is what the
+ * newest photo of its side shows; one that none shows has none.
  */
-export async function storePicture(store: Store, bytes: Buffer): Promise<string> {
-  return store.put(await encode(await decode(bytes), { quality: 84 }));
+async function recutPiece(trx: Db, store: Store, pieceId: string, firingId: string | null): Promise<void> {
+  if (!firingId) return;
+  const photos = await trx('photo')
+    .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
+    .orderBy('at');
+  const cuts = new Map<string, Awaited<ReturnType<typeof cutSwatches>>[number]>();
+  for (const photo of photos) {
+    const bytes = await store.get(photo.hash);
+    if (!bytes) continue;
+    const settings = settingsOf(photo);
+    for (const cut of await cutSwatches(trx, store, pieceId, firingId, await decode(bytes), settings))
+      cuts.set(cut.zoneId, cut);
+  }
+  const zones = await trx('zone').where({ piece_id: pieceId, firing_id: firingId, ended_at: null });
+  const none = zones.filter(({ id, swatch_hash }) => !cuts.has(id) && swatch_hash !== null);
+  for (const { id: zoneId } of none)
+    cuts.set(zoneId, { zoneId, swatch_hash: null, colour: null, palette: null });
+  await putSwatches(trx, [...cuts.values()]);
+}
+
+function settingsOf(row: Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'view'>): PhotoSettings {
+  return {
+    frame: fromJson<Frame>(row.frame),
+    gains: row.gains ? fromJson<Gains>(row.gains) : null,
+    strokes: row.strokes ? fromJson<Point[][]>(row.strokes) : [],
+    view: row.view,
+  };
+}
+
+/** The piece that a photo is of, with whose it is. @throws NotFound */
+export async function pieceOfPhoto(base: Db, id: string): Promise<{ memberId: string }> {
+  const row = await base('photo as ph')
+    .join('piece as p', 'p.id', 'ph.piece_id')
+    .where('ph.id', id)
+    .first<{ member_id: string } | undefined>('p.member_id');
+  return { memberId: found(row, 'This photo').member_id };
+}
+
+/** Says what a photo shows: its zones are cut and measured again. */
+export async function setPhotoView(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, view }: { readonly id: string; readonly view: View },
+): Promise<void> {
+  const row = found(
+    await base('photo').where({ id }).first('frame', 'gains', 'strokes', 'view'),
+    'This photo',
+  );
+  await setPhoto(base, store, memberId, { ...settingsOf(row), id, view });
+}
+
+/** Shows a photo of a piece before its others, in lists and as its proof. */
+export async function showPhoto(base: Db, memberId: string, id: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const { piece_id } = found(
+      await trx('photo').where({ id, ended_at: null }).first('piece_id'),
+      'This photo',
+    );
+    await trx('piece').where({ id: piece_id }).update({ photo_id: id });
+    await recordChange(trx, memberId, 'photo', id, null, { shown: true });
+  });
+}
+
+/** Removes a photo, or brings it back; it stays in the history. What was measured from it goes with it. */
+export async function removePhoto(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, isRemoved }: { readonly id: string; readonly isRemoved: boolean },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(await trx('photo').where({ id }).forUpdate().first(), 'This photo');
+    await trx('photo')
+      .where({ id })
+      .update({ ended_at: isRemoved ? new Date() : null });
+    await showNewest(trx, row.piece_id);
+    await recutPiece(trx, store, row.piece_id, row.firing_id);
+    await recordChange(
+      trx,
+      memberId,
+      'photo',
+      id,
+      { removed: row.ended_at !== null },
+      { removed: isRemoved },
+    );
+  });
+}
+
+/**
+ * Moves a photo that was added to the wrong piece to another, into the firing that this came out of last.
+ *
+ * @throws Refusal of `label` for a number that no piece has
+ */
+export async function movePhoto(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, label }: { readonly id: string; readonly label: string },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(await trx('photo').where({ id, ended_at: null }).forUpdate().first(), 'This photo');
+    const goal = await trx('piece').where({ label: label.trim().toUpperCase() }).first('id');
+    if (!goal) throw new Refusal('label', `There is no piece ${label}.`);
+    const last = await trx('firing_piece as fp')
+      .join('firing as f', 'f.id', 'fp.firing_id')
+      .where({ 'fp.piece_id': goal.id })
+      .whereIn('f.state', ['open', 'closed'])
+      .orderBy('fp.at', 'desc')
+      .first<{ id: string } | undefined>('f.id');
+    const firing_id = last?.id ?? null;
+    await trx('photo').where({ id }).update({ piece_id: goal.id, firing_id });
+    await showNewest(trx, row.piece_id);
+    await trx('piece').where({ id: goal.id }).update({ photo_id: id });
+    await recutPiece(trx, store, row.piece_id, row.firing_id);
+    await recutPiece(trx, store, goal.id, firing_id);
+    await recordChange(trx, memberId, 'photo', id, { piece: row.piece_id }, { piece: goal.id });
+  });
+}
+
+/** Shows the newest live photo of a piece, when the one that was shown is none of its own any more. */
+async function showNewest(trx: Db, pieceId: string): Promise<void> {
+  const live = await trx('photo')
+    .where({ piece_id: pieceId, ended_at: null })
+    .orderBy('at', 'desc')
+    .select('id');
+  const piece = found(await trx('piece').where({ id: pieceId }).first('photo_id'), 'This piece');
+  if (live.some(({ id }) => id === piece.photo_id)) return;
+  await trx('piece')
+    .where({ id: pieceId })
+    .update({ photo_id: live[0]?.id ?? null });
 }
 
 async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<string[]> {
-  const rows: { entry_id: string }[] = await trx('zone')
+  const rows: { entry_id: string | null }[] = await trx('zone')
     .whereIn(
       'id',
       cut.map((zone) => zone.zoneId),
     )
     .select('entry_id');
-  return rows.map((row) => row.entry_id);
+  return rows.flatMap((row) => row.entry_id ?? []);
 }
 
-/** A decoded picture: plain pixels, three channels. */
-interface Plain {
-  readonly data: Buffer;
-  readonly info: { readonly width: number; readonly height: number };
-}
-
-/** What cameras and scanners write; drawings with scripts or links in them are no photos. */
-const FORMATS: readonly (string | undefined)[] = ['jpeg', 'png', 'webp', 'heif', 'tiff'];
-
-/** Turned upright, no larger than is kept. */
-async function decode(bytes: Buffer): Promise<Plain> {
-  try {
-    const picture = sharp(bytes, { limitInputPixels: 100_000_000 });
-    if (!FORMATS.includes((await picture.metadata()).format)) throw new Error('not a photo');
-    return await picture
-      .rotate()
-      .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
-      .toColourspace('srgb')
-      .removeAlpha()
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-  } catch {
-    throw new Refusal(
-      'photo',
-      'This file is not a picture that can be read (JPEG, PNG, WebP, AVIF or TIFF).',
-    );
-  }
-}
-
-function open({ data, info: { width, height } }: Plain) {
-  return sharp(data, { raw: { width, height, channels: 3 } });
-}
-
-function encode(plain: Plain, options: { quality: number }): Promise<Buffer> {
-  return open(plain)
-    .webp({ ...options, effort: 2 })
-    .toBuffer();
-}
-
-async function shrunk(plain: Plain, width: number, height?: number): Promise<Pixels> {
-  const { data, info } = await open(plain)
-    .resize(width, height, height ? { fit: 'fill' } : { withoutEnlargement: true })
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  return { data, width: info.width, height: info.height };
+/** What is measured of a zone in a photo; null where no photo shows it. */
+interface Swatch {
+  readonly zoneId: string;
+  readonly swatch_hash: string | null;
+  readonly colour: string | null;
+  readonly palette: string | null;
 }
 
 async function cutSwatches(
@@ -277,24 +322,27 @@ async function cutSwatches(
   pieceId: string,
   firingId: string,
   plain: Plain,
-  { frame, gains }: Pick<PhotoSettings, 'frame' | 'gains'>,
-) {
-  const zones = await rowsOf<{ z: 'zone' }>()(
+  { frame, gains, view: said }: Pick<PhotoSettings, 'frame' | 'gains' | 'view'>,
+): Promise<Swatch[]> {
+  const zones = await rowsOf<{ z: 'zone'; p: 'piece' }>()(
     base('zone as z')
-      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
-      .whereNot('z.side', 'inside'),
+      .join('piece as p', 'p.id', 'z.piece_id')
+      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null }),
+    'p.form',
     'z.id',
     'z.side',
     'z.from',
     'z.to',
   );
-  if (zones.length === 0) return [];
+  const view = said ?? (zones[0] && guessView(zones[0].form));
+  const seen = zones.filter(({ side, form }) => view && sidesIn(view, form).includes(side));
+  if (seen.length === 0) return [];
   const crop = uprightCrop({ data: plain.data, ...plain.info }, frame);
   const right = gains ? withGains(crop, gains) : crop;
   return Promise.all(
-    zones.map(async (zone) => {
-      const box = zoneBox(right, WHOLE, { side: zone.side, from: zone.from, to: zone.to });
-      const patch = { data: Buffer.from(cutOut(right, box).data), info: box };
+    seen.map(async ({ form, ...zone }): Promise<Swatch> => {
+      const { data, ...info } = zonePatch(right, zone, view!, form)!;
+      const patch = { data: Buffer.from(data), info };
       const swatch = await open(patch)
         .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
         .webp({ quality: 80, effort: 2 })
@@ -322,39 +370,8 @@ export async function photosOf(
     hash: row.hash,
     width: row.width,
     height: row.height,
-    frame: fromJson<Frame>(row.frame),
-    gains: row.gains ? fromJson<Gains>(row.gains) : null,
-    strokes: row.strokes ? fromJson<Point[][]>(row.strokes) : [],
+    ...settingsOf(row),
     firingId: row.firing_id,
     at: row.at,
   }));
-}
-
-/** A stored picture at one of the served widths, made at first asking; null when there is none. */
-export async function pictureAt(
-  store: Store,
-  hash: string,
-  width: (typeof PICTURE_WIDTHS)[number] | null,
-): Promise<Buffer | null> {
-  if (width === null) return store.get(hash);
-  const made = await store.getBeside(hash, String(width));
-  if (made) return made;
-  const full = await store.get(hash);
-  if (!full) return null;
-  const small = await sharp(full)
-    .resize(width, null, { withoutEnlargement: true })
-    .webp({ quality: 80, effort: 2 })
-    .toBuffer();
-  await store.putBeside(hash, String(width), small);
-  return small;
-}
-
-/** The same as JPEG, which documents take; null when there is none. */
-export async function jpegAt(
-  store: Store,
-  hash: string,
-  width: (typeof PICTURE_WIDTHS)[number],
-): Promise<Buffer | null> {
-  const picture = await pictureAt(store, hash, width);
-  return picture && sharp(picture).jpeg({ quality: 82 }).toBuffer();
 }

@@ -5,7 +5,8 @@ import type { Form, Side, Fate, TextureBySide } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
-import { countsOf, photosOf, type StoredPhoto, type ZoneCount } from './photos';
+import { photosOf, type StoredPhoto } from './photos';
+import { countsOf, type ZoneCount } from './zoneCounts';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
 
 export type Stage = 'made' | 'glazed' | 'loaded' | 'fired' | 'read';

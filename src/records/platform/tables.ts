@@ -4,7 +4,7 @@ import type { ClosedCause } from '@/core/clinic';
 import type {
   Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form,
   Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage,
-  Role, RoundForm, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface,
+  Role, RoundForm, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, View,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -169,7 +169,7 @@ export interface NumberBlockRow {
 export interface PhotoRow {
   id: string; piece_id: string; firing_id: string | null; hash: string; width: number; height: number;
   frame: string; member_id: string; at: Date; ended_at: Date | null; gains: string | null;
-  strokes: string | null;
+  strokes: string | null; view: View | null;
 }
 
 export interface PieceRow {

@@ -40,6 +40,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'entry.atmosphere': 'Atmosphere',
   'round.atmosphere': 'Atmosphere',
   'kiln.heat': 'KilnHeat',
+  'photo.view': 'View',
   'piece.stage': 'PieceStage',
   'piece.fate': 'Fate',
   'firing_piece.state': 'LoadState',

@@ -3,7 +3,18 @@ import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { endsOf, frameFrom, type Gains, type Point, type ZoneColour } from '@/core/photo';
+import {
+  endsOf,
+  frameFrom,
+  guessView,
+  isRound,
+  ringOf,
+  sidesIn,
+  type Point,
+  type ZoneColour,
+} from '@/core/photo';
+import { VIEWS, type Form } from '@/core/vocabulary';
+import type { AskedPhoto } from '@/workers/photo.worker';
 import { placeWords } from '@/core/coats';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import type { PhotoSettings, ZoneCount } from '@/records/pieces';
@@ -39,15 +50,21 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
     frame: photo.frame,
     gains: photo.gains,
     strokes: photo.strokes,
+    view: photo.view,
   });
+  const view = settings.view ?? guessView(piece.form);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const [mode, setMode] = useState<Mode>('frame');
   const [said, setSaid] = useState('');
   const [counting, setCounting] = useState<OpeningZone | null>(null);
   const url = useObjectUrl(photo.blob);
-  const colours = useColours(photo.blob, settings.frame, settings.gains, piece.zones);
-  const seen = piece.zones.filter((zone) => zone.side !== 'inside');
-  const aspect = piece.widthMm / piece.heightMm;
+  const seen = useMemo(
+    () => piece.zones.filter(({ side }) => sidesIn(view, piece.form).includes(side)),
+    [piece, view],
+  );
+  const colours = useColours(photo.blob, { ...settings, view, form: piece.form }, seen);
+  // Seen from above a piece is as tall as it is wide.
+  const aspect = isRound(view) ? 1 : piece.widthMm / piece.heightMm;
   const tap = async (point: Point) => {
     if (mode !== 'grey') return;
     setSaid('Measuring the card');
@@ -60,6 +77,18 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   return (
     <Dialog open fullScreen onClose={onClose} aria-label={`Photo of ${piece.label}`}>
       <div className={css.desk}>
+        <div className={css.modes} role="group" aria-label="What it shows">
+          {VIEWS.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={view === one}
+              onClick={() => setSettings((now) => ({ ...now, view: one }))}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
         <div className={css.modes} role="group" aria-label="What to do">
           {MODES.map(([id, name]) => (
             <button key={id} type="button" aria-pressed={mode === id} onClick={() => setMode(id)}>
@@ -86,6 +115,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
                   mode={mode}
                   settings={settings}
                   zones={seen}
+                  round={isRound(view) ? piece.form : null}
                   onChange={setSettings}
                   onTap={(point) => void tap(point)}
                 />
@@ -93,29 +123,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
             </div>
           )}
         </div>
-        <ul className={css.zones}>
-          {[...seen].reverse().map((zone) => (
-            <li key={zone.id}>
-              <span className={css.palette} aria-hidden>
-                {(colours.get(zone.id)?.palette ?? []).map((shade) => (
-                  <i key={shade.hex} style={{ background: shade.hex, flexGrow: shade.share }} />
-                ))}
-              </span>
-              <span>
-                <b>{zone.headword}</b> <Said of={placeWords(zone, piece)} />
-                <small className="figures">
-                  {colours
-                    .get(zone.id)
-                    ?.palette.map((shade) => `${shade.hex} ${Math.round(shade.share * 100)} %`)
-                    .join(', ') ?? 'measuring'}
-                </small>
-              </span>
-              <Button size="small" onClick={() => setCounting(zone)}>
-                Count pits
-              </Button>
-            </li>
-          ))}
-        </ul>
+        <DeskZones piece={piece} zones={seen} colours={colours} onCount={setCounting} />
         <div className={css.foot}>
           {settings.strokes.length > 0 && (
             <Button onClick={() => setSettings({ ...settings, strokes: settings.strokes.slice(0, -1) })}>
@@ -148,31 +156,65 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   );
 }
 
+/** The zones that a photo shows, with the colours they are made of. */
+function DeskZones({
+  piece,
+  zones,
+  colours,
+  onCount,
+}: {
+  piece: OpeningPiece;
+  zones: readonly OpeningZone[];
+  colours: ReadonlyMap<string, ZoneColour>;
+  onCount: (zone: OpeningZone) => void;
+}) {
+  return (
+    <ul className={css.zones}>
+      {[...zones].reverse().map((zone) => (
+        <li key={zone.id}>
+          <span className={css.palette} aria-hidden>
+            {(colours.get(zone.id)?.palette ?? []).map((shade) => (
+              <i key={shade.hex} style={{ background: shade.hex, flexGrow: shade.share }} />
+            ))}
+          </span>
+          <span>
+            <b>{zone.headword}</b> <Said of={placeWords(zone, piece)} />
+            <small className="figures">
+              {colours
+                .get(zone.id)
+                ?.palette.map((shade) => `${shade.hex} ${Math.round(shade.share * 100)} %`)
+                .join(', ') ?? 'measuring'}
+            </small>
+          </span>
+          <Button size="small" onClick={() => onCount(zone)}>
+            Count pits
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The colours of the zones, measured again when the frame or the correction changes. */
 function useColours(
   blob: Blob,
-  frame: PhotoSettings['frame'],
-  gains: Gains | null,
+  { frame, gains, view, form }: AskedPhoto,
   zones: readonly OpeningZone[],
 ): ReadonlyMap<string, ZoneColour> {
   const [colours, setColours] = useState<ReadonlyMap<string, ZoneColour>>(new Map());
-  const asked = useMemo(
-    () =>
-      zones.map(({ id, side, from, to }) => ({ id, side, from, to })).filter(({ side }) => side !== 'inside'),
-    [zones],
-  );
+  const asked = useMemo(() => zones.map(({ id, side, from, to }) => ({ id, side, from, to })), [zones]);
   useEffect(() => {
     let stale = false;
     const timer = setTimeout(() => {
       void photoWorker()
-        .colours(blob, frame, gains, asked)
+        .colours(blob, { frame, gains, view, form }, asked)
         .then((found) => !stale && setColours(new Map(found.map((one) => [one.id, one.found]))));
     }, 120);
     return () => {
       stale = true;
       clearTimeout(timer);
     };
-  }, [blob, frame, gains, asked]);
+  }, [blob, frame, gains, view, form, asked]);
   return colours;
 }
 
@@ -182,12 +224,14 @@ interface MarksProps {
   readonly mode: Mode;
   readonly settings: PhotoSettings;
   readonly zones: readonly OpeningZone[];
+  /** The form, when its zones lie in the picture as rings; null when they lie one above the other. */
+  readonly round: Form | null;
   readonly onChange: (settings: PhotoSettings) => void;
   readonly onTap: (point: Point) => void;
 }
 
 /** What lies over the photo: the frame with its zones, the two handles, and drawn lines. */
-function Marks({ size, aspect, mode, settings, zones, onChange, onTap }: MarksProps) {
+function Marks({ size, aspect, mode, settings, zones, round, onChange, onTap }: MarksProps) {
   const [stroke, setStroke] = useState<readonly Point[]>([]);
   const [grip, setGrip] = useState<'rim' | 'foot' | null>(null);
   const { frame, strokes } = settings;
@@ -247,6 +291,10 @@ function Marks({ size, aspect, mode, settings, zones, onChange, onTap }: MarksPr
       <g transform={`rotate(${frame.tilt ?? 0} ${cx} ${cy})`} className={css.frame}>
         <rect x={cx - wide / 2} y={cy - tall / 2} width={wide} height={tall} />
         {zones.map((zone) => {
+          if (round) {
+            const { to } = ringOf(round, zone);
+            return <ellipse key={zone.id} cx={cx} cy={cy} rx={(wide / 2) * to} ry={(tall / 2) * to} />;
+          }
           const [start, end] = zone.side === 'left' ? [0, 0.5] : zone.side === 'right' ? [0.5, 1] : [0, 1];
           return (
             <rect

@@ -13,7 +13,7 @@ export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiec
   const [error, setFault] = useState('');
   const keep = async (file: Blob) => {
     const { blob, frame } = await photoWorker().take(file);
-    const settings = { frame, gains: null, strokes: [] };
+    const settings = { frame, gains: null, strokes: [], view: null };
     await api.enqueue({ kind: 'photo', pieceId: piece.id, blob, settings }, piece.id, ulid());
   };
   const take = async (files: readonly Blob[]) => {

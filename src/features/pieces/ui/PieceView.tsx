@@ -10,11 +10,9 @@ import { drawnPiece } from '@/ui/drawn';
 import { Flame } from '@/ui/Flame';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { Photo } from '@/ui/Photo';
 import { PickUp } from '@/ui/PickUp';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { WhyThisNumber } from '@/ui/WhyThisNumber';
-import { Silhouette } from '@/ui/Silhouette';
 import { Swatch } from '@/ui/Swatch';
 import { countWords } from '@/ui/countWords';
 import { AddPhoto } from './AddPhoto';
@@ -22,6 +20,7 @@ import { AgainstModel } from './AgainstModel';
 import { ageInWords } from '../model/late';
 import { LateLook } from './LateLook';
 import { textureWords } from '../model/textureWords';
+import { PiecePhotos } from './PiecePhotos';
 import css from './piece.module.css';
 
 /** One piece: its photo, what is on it, what each firing made of it. */
@@ -29,12 +28,15 @@ export function PieceView({
   piece,
   model,
   mayChange,
+  mayTeach,
   now,
 }: {
   piece: PiecePage;
   /** The piece that it was made after. */
   model: PiecePage | null;
   mayChange: boolean;
+  /** Whether photos may be removed and moved. */
+  mayTeach: boolean;
   now: Date;
 }) {
   const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
@@ -46,29 +48,7 @@ export function PieceView({
       <PieceHead piece={piece} mayChange={mayChange} />
       <div className={css.columns}>
         <div>
-          <div className={css.pictures}>
-            {piece.photos[0] && (
-              <Photo
-                hash={piece.photos[0].hash}
-                alt={`Photo of ${piece.label}`}
-                width="100%"
-                height={420}
-                drawn={piece.photos[0]}
-              />
-            )}
-            <div className={css.drawing}>
-              {piece.isDescribed && <Silhouette {...drawing} size={piece.photos.length ? 170 : 300} strip />}
-            </div>
-          </div>
-          {piece.photos.length > 1 && (
-            <ul className={css.more}>
-              {piece.photos.slice(1).map((photo) => (
-                <li key={photo.id}>
-                  <Photo hash={photo.hash} alt={`Earlier photo of ${piece.label}`} width={96} height={110} />
-                </li>
-              ))}
-            </ul>
-          )}
+          <PiecePhotos piece={piece} drawing={drawing} mayChange={mayChange} mayRemove={mayTeach} />
           {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
         </div>
         <div>

@@ -34,6 +34,10 @@ export async function up(knex: Knex): Promise<void> {
     t.integer('zone_rules').notNullable().defaultTo(0);
     t.index(['zone_rules']);
   });
+  // What a photo shows; those of before were taken for the outside without anybody having said so.
+  await knex.schema.alterTable('photo', (t) => {
+    t.enum('view', ['outside', 'inside', 'from above', 'underside', 'area']).nullable();
+  });
   await knex.schema.alterTable('clinic_case', (t) => void t.string('cause_words', 400).nullable());
   await knex.schema.alterTable('test_request', (t) => {
     ref(t, 'ground_id', 'ground').nullable();
@@ -92,6 +96,7 @@ async function rememberDefaults(knex: Knex): Promise<void> {
 export async function down(knex: Knex): Promise<void> {
   await knex('clinic_case').where({ cause: 'other' }).update({ cause: null, closed_at: null });
   await knex.schema.alterTable('clinic_case', (t) => void t.dropColumn('cause_words'));
+  await knex.schema.alterTable('photo', (t) => void t.dropColumn('view'));
   await knex.schema.alterTable('test_request', (t) => {
     t.dropForeign(['ground_id']);
     t.dropColumns('ground_id', 'cone', 'atmosphere', 'base_times', 'top_times');

@@ -12,13 +12,14 @@ export interface PhotoNow extends PhotoSettings {
 /** The photos of a piece: those on the server, then those on their way, each with what was set last. */
 export function photosNow(piece: OpeningPiece, waiting: readonly OutboxItem[]): PhotoNow[] {
   const own = waiting.filter(({ pieceId }) => pieceId === piece.id);
-  const stored = piece.photos.map(({ id, hash, frame, gains, strokes }) => ({
+  const stored = piece.photos.map(({ id, hash, frame, gains, strokes, view }) => ({
     id,
     hash,
     blob: null,
     frame,
     gains,
     strokes,
+    view,
   }));
   const moving = own.flatMap(({ id, write }) =>
     write.kind === 'photo' && !stored.some((photo) => photo.id === id)

@@ -166,7 +166,12 @@ test('who is signed out is told so, and nothing is lost; another member’s writ
 });
 
 test('a photo goes as a form with its settings', async () => {
-  const settings = { frame: { left: 0.1, right: 0.9, rim: 0.1, foot: 0.9 }, gains: null, strokes: [] };
+  const settings = {
+    frame: { left: 0.1, right: 0.9, rim: 0.1, foot: 0.9 },
+    gains: null,
+    strokes: [],
+    view: null,
+  };
   await queue(
     write('photo', 'P', { write: { kind: 'photo', pieceId: 'P', blob: new Blob(['x']), settings } }),
   );

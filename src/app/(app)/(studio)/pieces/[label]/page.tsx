@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { requireMember } from '@/auth';
+import { hasRole } from '@/records/people';
 import { db } from '@/records/platform';
 import { piecePage } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
@@ -19,5 +20,13 @@ export default async function Page({ params }: Props) {
     member.role === 'teacher' ||
     (member.role === 'student' && piece.memberId === member.id);
   const model = piece.modelId ? await piecePage(db(), piece.modelId) : null;
-  return <PieceView piece={piece} model={model} mayChange={mayChange} now={new Date()} />;
+  return (
+    <PieceView
+      piece={piece}
+      model={model}
+      mayChange={mayChange}
+      mayTeach={hasRole(member.role, 'teacher')}
+      now={new Date()}
+    />
+  );
 }

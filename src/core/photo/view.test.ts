@@ -1,0 +1,67 @@
+import { measureZone, ringOf, sidesIn, zonePatch, guessView, type Pixels } from '.';
+import { FORMS, VIEWS, type View } from '../vocabulary';
+
+const [RIM, WELL, TABLE, HAND] = [
+  [40, 90, 160],
+  [200, 180, 120],
+  [150, 140, 130],
+  [205, 150, 120],
+] as const;
+
+/** A plate from above in its frame: a well, a rim of another glaze, a bright spot, a hand over the edge, a busy table. */
+function plate(size = 240): Pixels {
+  const data = new Uint8Array(size * size * 3);
+  for (let y = 0; y < size; y++)
+    for (let x = 0; x < size; x++) {
+      const [u, v] = [(x + 0.5) / size - 0.5, (y + 0.5) / size - 0.5];
+      const radius = 2 * Math.hypot(u, v);
+      const busy = (x * 7 + y * 13) % 90;
+      const isHand = radius > 0.8 && v > 0.3 && Math.abs(u) < 0.12;
+      const isGlare = Math.hypot(u + 0.2, v + 0.2) < 0.04;
+      const [r, g, b] = isGlare
+        ? [255, 255, 255]
+        : isHand
+          ? HAND
+          : radius <= 0.6
+            ? WELL
+            : radius <= 1
+              ? RIM
+              : TABLE.map((value) => value - 45 + busy);
+      data.set([r, g, b], (y * size + x) * 3);
+    }
+  return { data, width: size, height: size };
+}
+
+const hex = ([r, g, b]: readonly number[]) =>
+  `#${[r!, g!, b!].map((n) => n.toString(16).padStart(2, '0')).join('')}`;
+
+test('a plate is cut as rings: each gets its own colour, whatever glares, holds or lies around it', () => {
+  const colourOf = (from: number, to: number) =>
+    measureZone(zonePatch(plate(), { side: 'inside', from, to }, 'from above', 'plate')!).colour;
+  expect(colourOf(0, 0.6)).toBe(hex(WELL));
+  expect(colourOf(0.6, 1)).toBe(hex(RIM));
+});
+
+test('a view feeds only the sides that it shows', () => {
+  const fed = (view: View, form: (typeof FORMS)[number]) =>
+    (['outside', 'left', 'right', 'inside'] as const).filter(
+      (side) => zonePatch(plate(40), { side, from: 0, to: 1 }, view, form) !== null,
+    );
+  expect(fed('outside', 'cup')).toEqual(['outside', 'left', 'right']);
+  expect(fed('inside', 'cup')).toEqual(['inside']);
+  expect(fed('from above', 'bowl')).toEqual(['inside']);
+  expect(fed('underside', 'plate')).toEqual(['outside']);
+  for (const form of FORMS) {
+    expect(fed('area', form)).toEqual([]);
+    expect(sidesIn(guessView(form), form).length).toBeGreaterThan(0);
+  }
+  expect(VIEWS).toHaveLength(5);
+});
+
+test('the rings of a vessel follow its wall, with its floor in the ring at the foot', () => {
+  const foot = ringOf('bowl', { side: 'inside', from: 0, to: 0.5 });
+  const rim = ringOf('bowl', { side: 'inside', from: 0.5, to: 1 });
+  expect([foot.from, foot.to, rim.to]).toEqual([0, rim.from, 1]);
+  // A bowl widens fast: half way up its wall it is far wider than half.
+  expect(rim.from).toBeGreaterThan(0.7);
+});
