@@ -124,6 +124,14 @@ export function reachMm({ form, heightMm, widthMm }: Measures): number {
   return SHAPES[form].plan ? widthMm / 2 : heightMm;
 }
 
+/** How high flat ware lies, mm (judgement). */
+const PLATE_LIES_MM = 30;
+
+/** How high a piece stands on a kiln shelf, mm: a plate lies, whatever it measures across. */
+export function standingMm({ form, heightMm }: Pick<Measures, 'form' | 'heightMm'>): number {
+  return SHAPES[form].plan ? PLATE_LIES_MM : heightMm;
+}
+
 /** The forms that rounds lay out tests on. */
 export const ROUND_FORMS = ['tile', 'ring strip'] as const satisfies readonly Form[];
 export type RoundForm = (typeof ROUND_FORMS)[number];

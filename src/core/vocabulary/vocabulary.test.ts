@@ -1,5 +1,15 @@
 import * as vocabulary from '.';
-import { DEFECTS, defectOf, FIRING_EVENTS, FORMS, formShape, lookAlikesOf, type FiringEvent } from '.';
+import {
+  DEFECTS,
+  defectOf,
+  FIRING_EVENTS,
+  FORMS,
+  formShape,
+  lookAlikesOf,
+  reachMm,
+  standingMm,
+  type FiringEvent,
+} from '.';
 
 /** Every list of words by its name. */
 const lists = Object.entries(vocabulary as Record<string, unknown>).flatMap(([name, words]) =>
@@ -29,6 +39,12 @@ test('each defect names two others that it is taken for', () => {
   }
   for (const id of [...vocabulary.COMMON_DEFECTS, ...vocabulary.LATE_DEFECTS])
     expect(defectOf(id)).toBeDefined();
+});
+
+test('a plate lies on the shelf and its bands reach from its centre to its rim; all else stands as high as it is', () => {
+  const plate = { form: 'plate', heightMm: 320, widthMm: 320 } as const;
+  expect([standingMm(plate), reachMm(plate)]).toEqual([30, 160]);
+  expect(standingMm({ form: 'cup', heightMm: 90 })).toBe(90);
 });
 
 test('a form has sides that can be glazed, and a flat one stands on the shelf by its depth', () => {

@@ -27,6 +27,8 @@ export interface ListedPiece {
   readonly texture: TextureBySide;
   /** False for one that was found at an opening and not described since. */
   readonly isDescribed: boolean;
+  /** Whether its bands were measured in another way than now, and nobody has looked since. */
+  readonly hasOldLengths: boolean;
   readonly stage: Stage;
   readonly fate: Fate | null;
   readonly note: string;
@@ -134,6 +136,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       split: Boolean(row.split),
       texture: fromJson<TextureBySide>(row.texture),
       isDescribed: Boolean(row.described),
+      hasOldLengths: Boolean(row.check_lengths),
       stage: row.stage,
       fate: row.fate,
       note: row.note,

@@ -176,7 +176,7 @@ export async function correctPiece(
     const stage = stageAfter(before.stage, coats);
     const fresh = await coatRows(trx, coats);
     const facts = { ...draft, roundCellId: before.round_cell_id, coats: fresh.map(({ twin }) => twin) };
-    const more: Partial<PieceRow> = { twin_key: twinKeyOf(facts), described: 1 };
+    const more: Partial<PieceRow> = { twin_key: twinKeyOf(facts), described: 1, check_lengths: 0 };
     await updateRow(trx, memberId, 'piece', PIECE, { id, version, ...fields, stage }, more);
     const freshRows = fresh.map(({ row }) => row);
     const isSame = sameCoats(stored, freshRows);

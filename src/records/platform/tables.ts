@@ -177,7 +177,7 @@ export interface PieceRow {
   body_id: string; split: Flag; twin_key: string; member_id: string; made_at: Date; note: string;
   stage: PieceStage; fate: Fate | null; photo_id: string | null; version: number;
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
-  described: Flag; zone_rules: number;
+  described: Flag; check_lengths: Flag; zone_rules: number;
 }
 
 export interface ProgrammeRow {

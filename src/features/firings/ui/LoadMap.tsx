@@ -1,4 +1,5 @@
 'use client';
+import { standingMm } from '@/core/vocabulary';
 import { Said } from '@/ui/units';
 import { sayMessage } from '@/core/units';
 import {
@@ -205,7 +206,8 @@ function PieceTools({ piece, shelves, onChange, onTakeOut }: ToolsProps) {
 
 function toStanding(piece: ShelfPiece): LoadPiece | null {
   if (piece.shelf === null || piece.spot === null) return null;
-  const { id, label, shelf, heightMm, cookie, runsFrom, chrome, tin } = piece;
+  const { id, label, shelf, cookie, runsFrom, chrome, tin } = piece;
+  const heightMm = standingMm(piece);
   return {
     ...{ id, label, shelf, heightMm, cookie, runsFrom, chrome, tin },
     ...footprintOf(piece.form, piece.widthMm, cookie),

@@ -1,4 +1,5 @@
 'use client';
+import { standingMm } from '@/core/vocabulary';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import type { CSSProperties, KeyboardEvent } from 'react';
 import { labOf } from '@/core/colour';
@@ -27,7 +28,7 @@ interface PlanProps {
 export function ShelfPlan(props: PlanProps) {
   const { n, top, kiln, pieces, warned, chosen, open, postMm, onPosts, onChoose, onNudge, photo } = props;
   const { setNodeRef, isOver } = useDroppable({ id: String(n), disabled: !open });
-  const tallest = Math.max(0, ...pieces.map(({ heightMm }) => heightMm));
+  const tallest = Math.max(0, ...pieces.map(standingMm));
   return (
     <section className={css.shelf} aria-label={`Shelf ${n}`}>
       <div className={css.shelfHead}>

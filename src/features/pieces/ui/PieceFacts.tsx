@@ -36,22 +36,32 @@ export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props
           </span>,
         ])}
       />
-      <div className={css.pair}>
+      {formShape(draft.form).plan ? (
         <QuantityField
           dimension="length"
-          label="Height"
-          value={draft.heightMm}
-          onChange={(mm) => change((b) => ({ ...b, heightMm: mm ?? NaN }))}
-          error={errorOf('heightMm')}
-        />
-        <QuantityField
-          dimension="length"
-          label="Width"
+          label="Across"
           value={draft.widthMm}
-          onChange={(mm) => change((b) => ({ ...b, widthMm: mm ?? NaN }))}
+          onChange={(mm) => change((b) => ({ ...b, widthMm: mm ?? NaN, heightMm: mm ?? NaN }))}
           error={errorOf('widthMm')}
         />
-      </div>
+      ) : (
+        <div className={css.pair}>
+          <QuantityField
+            dimension="length"
+            label="Height"
+            value={draft.heightMm}
+            onChange={(mm) => change((b) => ({ ...b, heightMm: mm ?? NaN }))}
+            error={errorOf('heightMm')}
+          />
+          <QuantityField
+            dimension="length"
+            label="Width"
+            value={draft.widthMm}
+            onChange={(mm) => change((b) => ({ ...b, widthMm: mm ?? NaN }))}
+            error={errorOf('widthMm')}
+          />
+        </div>
+      )}
       {formShape(draft.form).canSplit && (
         <FormControlLabel
           control={

@@ -46,6 +46,12 @@ export function PieceView({
     <>
       <GuideWords first={piece.label} />
       <PieceHead piece={piece} mayChange={mayChange} />
+      {piece.hasOldLengths && (
+        <p className="heat">
+          Check the lengths: bands of plates are measured from the centre to the rim, and these were measured
+          across.
+        </p>
+      )}
       <div className={css.columns}>
         <div>
           <PiecePhotos piece={piece} drawing={drawing} mayChange={mayChange} mayRemove={mayTeach} />

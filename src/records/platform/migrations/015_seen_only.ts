@@ -31,6 +31,7 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('piece', (t) => {
     t.json('texture').notNullable().defaultTo('{}');
     t.boolean('described').notNullable().defaultTo(true);
+    t.boolean('check_lengths').notNullable().defaultTo(false);
     t.integer('zone_rules').notNullable().defaultTo(0);
     t.index(['zone_rules']);
   });
@@ -53,6 +54,11 @@ export async function up(knex: Knex): Promise<void> {
       join reading r on r.id = d.reading_id join zone z on z.id = r.zone_id
       join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id
       set d.place = 'the piece itself' where d.defect = 'stuck' and h.depth = 0`,
+  );
+  // Bands of plates were measured across, not from the centre: somebody has to look at those that end on the way.
+  await knex.raw(
+    `update piece p set check_lengths = 1 where p.form = 'plate' and exists
+      (select 1 from coat c where c.piece_id = p.id and c.ended_at is null and (c.\`from\` > 0 or c.\`to\` < 1))`,
   );
   // Found at an opening and not corrected since: what it is was never said.
   await knex('piece').where('twin_key', 'like', 'unlogged-%').update({ described: false });
@@ -105,7 +111,7 @@ export async function down(knex: Knex): Promise<void> {
   await knex('reading_defect').where({ place: 'the piece itself' }).update({ place: 'spot' });
   await knex.schema.alterTable('piece', (t) => {
     t.dropIndex(['zone_rules']);
-    t.dropColumns('texture', 'described', 'zone_rules');
+    t.dropColumns('texture', 'described', 'check_lengths', 'zone_rules');
   });
   await knex('zone').whereNull('entry_id').delete();
   await knex.raw('alter table zone modify entry_id char(26) character set ascii collate ascii_bin not null');
