@@ -169,7 +169,12 @@ test('the wall is turned, switched and walked; what has no tile goes to a round,
   await page.getByRole('button', { name: 'Add to next round' }).click();
   const words = await page.getByRole('region', { name: 'Chosen cell' }).getByRole('heading').textContent();
   await page.getByRole('button', { name: 'Request this test' }).click();
-  await expect(page.getByText('Requested. Today will tell you when it is done.')).toBeVisible();
+  const request = page.getByRole('form', { name: 'Request this test' });
+  await expect(request.getByRole('combobox', { name: 'Cone' })).toHaveText(/\d/);
+  await request.getByRole('button', { name: 'Request', exact: true }).click();
+  await expect(
+    page.getByText('Requested. Today will tell you when it is done, and what came.'),
+  ).toBeVisible();
   expect((await wall(asked)).status()).toBe(200);
   await page.getByRole('link', { name: 'Plan the 2 of the next round' }).click();
   await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();

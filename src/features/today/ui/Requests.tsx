@@ -47,7 +47,7 @@ export function Requests({ requests, memberId }: { requests: readonly TestReques
         ))}
       </ul>
       {plans.map(({ address, count, words }) => (
-        <p key={address}>
+        <p key={address} className={css.plan}>
           <Link href={address}>
             Plan {count === 1 ? 'one test' : `${count} tests`}
             {words && `, ${words}`}
