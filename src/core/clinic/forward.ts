@@ -1,5 +1,5 @@
 import { expansionOf, type Line, type MaterialBook } from '../chemistry';
-import { shareOf, type FiredZoneFacts, type Proportion } from '../evidence';
+import { shareOverFirings, type FiredZoneFacts, type Proportion } from '../evidence';
 import { bandOf, COAT_THICKNESS, type BodyFigure, type FitBand } from '../fit';
 import { crazingRound } from '../rounds';
 
@@ -26,15 +26,20 @@ function shares<T>(
   by: (zone: FiredZoneFacts) => T | null,
 ): Map<T, Proportion> {
   const pieces = new Map<T, Map<string, boolean>>();
+  const firings = new Map<T, Set<string>>();
   for (const zone of zones) {
     const key = by(zone);
     if (key === null) continue;
     const own = pieces.get(key) ?? new Map<string, boolean>();
     own.set(zone.pieceId, (own.get(zone.pieceId) ?? false) || zone.hasDefect);
     pieces.set(key, own);
+    firings.set(key, (firings.get(key) ?? new Set<string>()).add(zone.firing));
   }
   return new Map(
-    [...pieces].map(([key, own]) => [key, shareOf([...own.values()].filter(Boolean).length, own.size)]),
+    [...pieces].map(([key, own]) => {
+      const having = [...own.values()].filter(Boolean).length;
+      return [key, shareOverFirings(having, own.size, firings.get(key)!.size)];
+    }),
   );
 }
 

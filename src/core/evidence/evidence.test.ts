@@ -2,6 +2,7 @@ import { labOf } from '../colour';
 import { agreementOf, type Seen } from './agreement';
 import { colourWords, describe as inWords } from './describe';
 import { defectOf, DEFECTS } from '../vocabulary';
+import { shareOf, shareOverFirings, shareWords } from './share';
 
 const proof = (id: string, more: Partial<Seen> = {}): Seen => ({
   id,
@@ -150,4 +151,10 @@ test('every defect can be told from the others and has an id of its own', () => 
   expect(new Set(DEFECTS.map((defect) => defect.name)).size).toBe(DEFECTS.length);
   expect(defectOf('shivering')?.caution).toMatch(/never use on food/);
   expect(defectOf('melting')).toBeUndefined();
+});
+
+test('a share of one firing has no interval, and says so', () => {
+  expect(shareWords(shareOverFirings(5, 24, 1))).toBe('5 of 24, one firing');
+  expect(shareWords(shareOverFirings(5, 24, 2))).toBe(shareWords(shareOf(5, 24)));
+  expect(shareWords(shareOverFirings(0, 0, 0))).toBe('none of none');
 });

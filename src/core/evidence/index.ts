@@ -14,7 +14,7 @@ export {
   type Table,
   type Tails,
 } from './contrast';
-export { shareOf, shareWords, type Proportion } from './share';
+export { shareOf, shareOverFirings, shareWords, type Proportion } from './share';
 export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type FiredZoneFacts } from './columns';

@@ -1,5 +1,5 @@
 import {
-  shareOf,
+  shareOverFirings,
   surprisesOf,
   type Agreement,
   type Proportion,
@@ -83,9 +83,9 @@ export async function summaryOf(base: Db, firingId: string): Promise<FiringSumma
     fates: byCount(fates).map(([fate, count]) => ({ fate, count })),
     defects: byCount(withDefect).map(([defect, count]) => ({
       defect,
-      pieces: shareOf(count, read.length),
+      pieces: shareOverFirings(count, read.length, 1),
     })),
-    sound: shareOf(read.filter((piece) => plainDefects(piece).size === 0).length, read.length),
+    sound: shareOverFirings(read.filter((piece) => plainDefects(piece).size === 0).length, read.length, 1),
     surprises,
     fresh,
     again: read.filter(({ fate }) => fate === 'refire' || fate === 'reglaze'),

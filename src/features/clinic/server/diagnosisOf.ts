@@ -1,7 +1,7 @@
 import 'server-only';
 import { closedCauseWords, common, rank, type CauseId, type Evidence } from '@/core/clinic';
 import { defectOf, type DefectId } from '@/core/vocabulary';
-import { fisherTwoSided, shareOf, type FiredZoneFacts, type Proportion } from '@/core/evidence';
+import { fisherTwoSided, shareOverFirings, type FiredZoneFacts, type Proportion } from '@/core/evidence';
 import {
   findCaseSubject,
   type CaseSubject,
@@ -117,7 +117,8 @@ function byShelf(
 /** Pieces with the defect among those of some zones. */
 function shareIn(zones: readonly FiredZoneFacts[]): Proportion {
   const pieces = (some: readonly FiredZoneFacts[]) => new Set(some.map(({ pieceId }) => pieceId)).size;
-  return shareOf(pieces(zones.filter(({ hasDefect }) => hasDefect)), pieces(zones));
+  const firings = new Set(zones.map(({ firing }) => firing)).size;
+  return shareOverFirings(pieces(zones.filter(({ hasDefect }) => hasDefect)), pieces(zones), firings);
 }
 
 /** Whether one clay shows it and the others hardly do. */

@@ -78,13 +78,15 @@ function Risks({ title, risks }: { title: string; risks: readonly Risk[] }) {
           words,
           <svg key="range" viewBox="0 0 100 12" className={css.range} aria-hidden preserveAspectRatio="none">
             <rect x={0} y={5} width={100} height={2} className={css.rail} />
-            <rect
-              x={share.interval[0] * 100}
-              y={2}
-              width={Math.max(1, (share.interval[1] - share.interval[0]) * 100)}
-              height={8}
-              className={css.interval}
-            />
+            {share.interval && (
+              <rect
+                x={share.interval[0] * 100}
+                y={2}
+                width={Math.max(1, (share.interval[1] - share.interval[0]) * 100)}
+                height={8}
+                className={css.interval}
+              />
+            )}
             <rect x={(share.share ?? 0) * 99} y={0} width={1.2} height={12} className={css.mark} />
           </svg>,
           <span key="share" className="figures">
