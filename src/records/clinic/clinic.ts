@@ -267,7 +267,7 @@ export async function piecesWith(
     >(
       'p.label',
       ...SHOWN_PHOTO,
-      base.raw('min(if(h.depth = 0 and json_length(g.slips) > 0, g.name, h.text)) as headword'),
+      base.raw('min(h.text) as headword'),
       base.raw("json_arrayagg(json_object('side', z.side, 'from', z.`from`, 'to', z.`to`)) as zones"),
     );
   return rows.map((row) => ({

@@ -103,7 +103,8 @@ export async function ensureEntry(trx: Db, bodyId: string, filed: FiledZone): Pr
     stack: JSON.stringify(stack),
     base_times: stack[0]?.times ?? 0,
     top_times: stack.at(-1)?.times ?? 0,
-    wall_layers: isPlain(stack) ? depthOf(stack) : null,
+    // A slip by itself has its page; the wall is of glazes under and over one another.
+    wall_layers: isPlain(stack) && !stack.every(({ slip }) => slip) ? depthOf(stack) : null,
     teacher_note: '',
   }));
 }

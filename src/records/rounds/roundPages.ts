@@ -218,7 +218,7 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
   );
   return rows.flatMap((row) => {
     const layers = fromJson<{ glaze: string; times: number; way?: string; mark?: string }[]>(row.stack);
-    if (layers.some((layer) => layer.way === 'brushed' || layer.mark)) return [];
+    if (layers.some(({ way, mark }) => way !== 'dipped' || mark)) return [];
     return {
       bodyId: row.body_id,
       cone: row.cone,
