@@ -118,8 +118,15 @@ test('a photo feeds the side that it shows; moved or removed, what was measured 
     (await piecePage(base, pieceId)).firings[0]!.zones.filter(({ colour }) => colour !== null).map(
       ({ side }) => side,
     );
-  // As long as nobody said, a cup was taken from outside.
+  // As long as nobody said, a cup was taken from outside: it is no picture of what lies inside.
   expect(await coloured(wrong)).toEqual(['outside']);
+  const pictured = async (text: string, times: number) => {
+    const row = await base('headword').where({ text }).first('id');
+    const { senses } = await headwordPage(base, row!.id);
+    const proofs = senses.find(({ stack }) => stack[0]!.times === times)!.proofs;
+    return proofs.find(({ pieceId }) => pieceId === wrong)!.photo !== null;
+  };
+  expect([await pictured('Sleeper', 8), await pictured('Limewash', 2)]).toEqual([true, false]);
   await setPhotoView(base, store, member, { id: photo.id, view: 'inside' });
   expect(await coloured(wrong)).toEqual(['inside']);
   const { label } = await piecePage(base, right);

@@ -3,6 +3,7 @@ import type { EntryRow } from '@/records/platform/tables';
 import { speaksOfGlazes, type Atmosphere, type Side } from '@/core/vocabulary';
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
+import { guessView, sidesIn } from '@/core/photo';
 import { fromJson, type Db } from '@/records/platform/db';
 import { apartFor, defectsOf, latestLooks, proofRows, type Apart, type ProofRow } from './entries';
 import { NotFound } from '@/records/platform/errors';
@@ -141,7 +142,7 @@ const SHOWN = 60;
 type ProofPlace = ProofRow &
   JoinedRow<
     { p: 'piece'; f: 'firing'; k: 'kiln'; r: 'reading'; ph: Maybe<'photo'> },
-    'p.label' | 'f.number' | 'k.name as kiln' | 'r.note' | (typeof SHOWN_PHOTO)[number]
+    'p.label' | 'p.form' | 'f.number' | 'k.name as kiln' | 'r.note' | 'ph.view' | (typeof SHOWN_PHOTO)[number]
   >;
 
 /** The proofs of entries, and what they show by recipe version, by entry. */
@@ -156,7 +157,15 @@ async function proofsOf(
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
-    .select<ProofPlace[]>('p.label', ...SHOWN_PHOTO, 'k.name as kiln', 'f.number', 'r.note');
+    .select<ProofPlace[]>(
+      'p.label',
+      'p.form',
+      'ph.view',
+      ...SHOWN_PHOTO,
+      'k.name as kiln',
+      'f.number',
+      'r.note',
+    );
   const rows = latestLooks(looks);
   const [inUseOf, madeOf] = await Promise.all([versionsInUse(base), madeWords(base, rows)]);
   const inUse = new Set(inUseOf.values());
@@ -180,7 +189,8 @@ async function proofsOf(
       firingId: row.firing_id,
       firing: `${row.kiln} ${row.number}`,
       achievedCone: row.achieved_cone,
-      photo: shownPhoto(row),
+      // A photo of another side is no picture of this proof.
+      photo: sidesIn(row.view ?? guessView(row.form), row.form).includes(row.side) ? shownPhoto(row) : null,
       swatchHash: row.swatch_hash,
       colour: row.colour ?? row.zone_colour,
       surface: row.surface,

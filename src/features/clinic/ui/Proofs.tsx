@@ -4,6 +4,11 @@ import type { DefectProof } from '@/records/clinic';
 import { Photo } from '@/ui/Photo';
 import css from './clinic.module.css';
 
+/** The zones that a photo from outside can show. */
+function outer(zones: DefectProof['zones']): DefectProof['zones'] {
+  return zones.filter(({ side }) => side !== 'inside');
+}
+
 /** Pieces that show the defect, their photos to be zoomed; the one in question is marked. */
 export function Proofs({
   pieces,
@@ -22,12 +27,14 @@ export function Proofs({
           {piece.photo ? (
             <Photo
               hash={piece.photo.hash}
-              alt={`Photo of ${piece.label}, ${piece.headword}${piece.zones.length ? ', with a bracket where it shows' : ''}`}
+              alt={`Photo of ${piece.label}, ${piece.headword}${outer(piece.zones).length ? ', with a bracket where it shows' : ''}`}
               width="100%"
               height={128}
               drawn={{
                 ...piece.photo,
-                strokes: piece.zones.map((zone) => zoneBracket(piece.photo!.frame, piece.photo!, zone)),
+                strokes: outer(piece.zones).map((zone) =>
+                  zoneBracket(piece.photo!.frame, piece.photo!, zone),
+                ),
               }}
             />
           ) : (
