@@ -63,28 +63,47 @@ test('a planted cause is found, said with its numbers, and ranks first', () => {
   expect(first!.oddsRatio).toBeGreaterThan(10);
 });
 
-test('equals a search of every pair by hand', () => {
+test('equals a search of every pair by hand, pieces that carry both compared with themselves', () => {
   const zones = studio(3, 12, (one) => (thick(one) ? 0.6 : 0.2));
-  for (const one of naturalExperiments(zones).filter(({ factor }) => factor === 'coats')) {
+  const experiments = naturalExperiments(zones).filter(({ factor }) => factor === 'coats');
+  expect(experiments.length).toBeGreaterThan(0);
+  for (const one of experiments) {
     const own = zones.filter(({ layers }) => layers[0]!.glaze === one.about);
+    const first = (at: FiredZoneFacts) => thick(at) === (one.levels[0] === 'twice');
+    const isBoth = ({ pieceId }: FiredZoneFacts) =>
+      new Set(own.filter((at) => at.pieceId === pieceId).map(first)).size === 2;
     const same = (a: FiredZoneFacts, b: FiredZoneFacts) => a.firing === b.firing && a.body === b.body;
-    const level = (twice: boolean) => (at: FiredZoneFacts) => thick(at) === twice;
-    const first = level(one.levels[0] === 'twice');
-    const matched = own.filter((a) => own.some((b) => same(a, b) && first(a) !== first(b)));
+    const partner = (a: FiredZoneFacts, b: FiredZoneFacts) =>
+      first(a) !== first(b) && (isBoth(a) ? a.pieceId === b.pieceId : !isBoth(b) && same(a, b));
+    const compared = own.filter((a) => own.some((b) => partner(a, b)));
     const pieces = (in_: boolean, bad: boolean) =>
-      new Set(
-        matched
-          .filter((a) => first(a) === in_)
-          .filter(
-            (a) => matched.some((b) => b.pieceId === a.pieceId && first(b) === in_ && b.hasDefect) === bad,
-          )
-          .map((a) => a.pieceId),
-      ).size;
+      compared.filter((at) => first(at) === in_ && at.hasDefect === bad).length;
     expect(one.table).toEqual([
       [pieces(true, true), pieces(true, false)],
       [pieces(false, true), pieces(false, false)],
     ]);
+    expect(one.paired).toBe(new Set(own.filter(isBoth).map(({ pieceId }) => pieceId)).size);
   }
+});
+
+test('once against twice on one tile is McNemar: what is on both halves alike says nothing', () => {
+  const halves = (i: number, once: boolean, twice: boolean) => [
+    zone({ pieceId: `t${i}`, hasDefect: once }),
+    zone({ pieceId: `t${i}`, layers: [{ glaze: 'Sleeper', times: 2 }], hasDefect: twice }),
+  ];
+  // Eight tiles disagree with themselves, all the same way; ten pit everywhere for another reason.
+  const zones = [
+    ...Array.from({ length: 8 }, (_, i) => halves(i, false, true)),
+    ...Array.from({ length: 10 }, (_, i) => halves(8 + i, true, true)),
+  ].flat();
+  const one = naturalExperiments(zones).find(({ factor }) => factor === 'coats')!;
+  expect(one).toMatchObject({ levels: ['twice', 'once'], sets: 1, paired: 18, oddsRatio: null });
+  expect(one.table).toEqual([
+    [18, 0],
+    [10, 8],
+  ]);
+  // Both tails of eight fair coins.
+  expect(one.p).toBeCloseTo(2 / 2 ** 8, 12);
 });
 
 test('what differs together is said: all of one shelf from another batch', () => {

@@ -26,6 +26,8 @@ export interface NaturalExperiment {
   readonly byFiring: Table | null;
   /** Matched sets that hold both levels. */
   readonly sets: number;
+  /** Pieces that carry both levels themselves, each compared with itself; 0 where the factor belongs to a firing. */
+  readonly paired: number;
   readonly firings: number;
   /** Exact chance of a difference as great, were the levels alike; the unit is the firing where it is the factor's. */
   readonly p: number;
@@ -43,7 +45,8 @@ export interface NaturalExperiment {
  * defect on one side more than on the other.
  *
  * Zones are matched by everything but the factor (the firing included, unless it is the question). A piece
- * counts once a set and level, for its zones are not independent. Each pair of levels, or each firing against
+ * counts once a set and level, for its zones are not independent; a piece that carries both levels is compared with
+ * itself, as a matched set of its own. Each pair of levels, or each firing against
  * the others, is tested by the exact conditional test over its matched sets, which for pairs is McNemar's and
  * for one set Fisher's. Pieces of one firing are not independent of what the firing was like: there each firing
  * counts once, by whether it showed the defect more than its matched sets do together, and Fisher's exact test is
@@ -123,6 +126,8 @@ interface Pair {
   readonly about: string;
   readonly levels: readonly [string, string];
   readonly strata: Table[];
+  sets: number;
+  paired: number;
   readonly firings: Set<number>;
   /**
    * For each level, by firing: pieces with the defect beyond those that its matched sets let expect; null where
@@ -164,20 +169,64 @@ function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
             about: aboutWords(one.rows[0]!),
             levels: [level.words[one.level]!, level.words[two.level]!],
             strata: [],
+            sets: 0,
+            paired: 0,
             firings: new Set(),
             excess: unit === 'firing' ? [new Map(), new Map()] : null,
             apart: BESIDE.map(() => true),
           };
           pairs.set(key, pair);
         }
-        pair.strata.push([one.counts, two.counts]);
-        if (pair.excess) addExcess(pair.excess, [one, two], studio);
+        pair.sets++;
+        if (pair.excess) {
+          pair.strata.push([one.counts, two.counts]);
+          addExcess(pair.excess, [one, two], studio);
+        } else pair.paired += addStrata(pair.strata, one, two, studio);
         for (const row of one.rows) pair.firings.add(firing[row]!);
         for (const row of two.rows) pair.firings.add(firing[row]!);
         for (let n = 0; n < beside.length; n++) pair.apart[n] &&= apart(one.rows, two.rows, beside[n]!);
       }
   });
   return [...pairs.values()];
+}
+
+/**
+ * Adds the strata of two levels of one set: each piece that carries both by itself, the others together.
+ *
+ * @returns how many pieces carry both
+ */
+function addStrata(strata: Table[], one: Cell, two: Cell, studio: Studio): number {
+  const shownBy = piecesOf(two.rows, studio);
+  const others: boolean[] = [];
+  let paired = 0;
+  for (const [piece, bad] of piecesOf(one.rows, studio)) {
+    const beside = shownBy.get(piece);
+    if (beside === undefined) others.push(bad);
+    else {
+      strata.push([tallied([bad]), tallied([beside])]);
+      shownBy.delete(piece);
+      paired++;
+    }
+  }
+  if (others.length && shownBy.size) strata.push([tallied(others), tallied([...shownBy.values()])]);
+  return paired;
+}
+
+/** How many show it, and how many do not. */
+function tallied(pieces: readonly boolean[]): Table[number] {
+  const having = pieces.filter(Boolean).length;
+  return [having, pieces.length - having];
+}
+
+/** The pieces of some zones, each with whether any of these zones shows the defect. */
+function piecesOf(
+  rows: ArrayLike<number> & Iterable<number>,
+  { column, hasDefect }: Studio,
+): Map<number, boolean> {
+  const { ids } = column('piece');
+  const pieces = new Map<number, boolean>();
+  for (const row of rows) pieces.set(ids[row]!, hasDefect[row] === 1 || pieces.get(ids[row]!) === true);
+  return pieces;
 }
 
 /** Adds to each firing's excess what it showed in one matched set beyond the share of both levels together. */
@@ -226,12 +275,15 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
           about: aboutWords(rows[0]!),
           levels: [firing.words[level]!, 'other firings'],
           strata: [],
+          sets: 0,
+          paired: 0,
           firings: new Set([level]),
           excess: null,
           apart: BESIDE.map(() => false),
         };
         pairs.set(key, pair);
       }
+      pair.sets++;
       pair.strata.push([counts, [bad - counts[0], sound - counts[1]]]);
       if (pair.firings.size < MOST_NAMED) for (const other of cells) pair.firings.add(other.level);
     }
@@ -243,25 +295,15 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
 const MOST_NAMED = 50;
 
 /** Pieces with the defect and without. */
-function countsOf(
-  rows: ArrayLike<number> & Iterable<number>,
-  { column, hasDefect }: Studio,
-): readonly [number, number] {
-  if (rows.length === 1) return hasDefect[rows[0]!] ? [1, 0] : [0, 1];
-  const { ids } = column('piece');
-  const having = new Set<number>();
-  const pieces = new Set<number>();
-  for (const row of rows) {
-    pieces.add(ids[row]!);
-    if (hasDefect[row]) having.add(ids[row]!);
-  }
-  return [having.size, pieces.size - having.size];
+function countsOf(rows: ArrayLike<number> & Iterable<number>, studio: Studio): Table[number] {
+  if (rows.length === 1) return studio.hasDefect[rows[0]!] ? [1, 0] : [0, 1];
+  return tallied([...piecesOf(rows, studio).values()]);
 }
 
 function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | null {
   const { about, levels, strata } = pair;
   const [[having, without], [other, otherWithout]] = together(strata);
-  if (having + without + other + otherWithout < least) return null;
+  if (strata.length === 0 || having + without + other + otherWithout < least) return null;
   if (having + other === 0 || without + otherWithout === 0) return null;
   const turned = having * (other + otherWithout) < other * (having + without);
   const ordered = turned ? strata.map(([one, two]): Table => [two, one]) : strata;
@@ -273,7 +315,8 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
     levels: turned ? [levels[1], levels[0]] : levels,
     table: together(ordered),
     byFiring,
-    sets: strata.length,
+    sets: pair.sets,
+    paired: pair.paired,
     firings: pair.firings.size,
     ...stratifiedTails(byFiring ? [byFiring] : strata),
     q: 1,

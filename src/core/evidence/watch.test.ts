@@ -8,7 +8,13 @@ function seeded(seed: number): () => number {
 }
 
 const series = (counts: readonly (readonly [number, number])[]): Sample[] =>
-  counts.map(([count, of], i) => ({ id: `${i}`, words: `Number Two ${i + 1}`, count, of }));
+  counts.map(([count, of], i) => ({
+    id: `${i}`,
+    words: `Number Two ${i + 1}`,
+    count,
+    of,
+    firings: [`${i}`],
+  }));
 
 /** Samples of so many pieces, each piece with its own chance. */
 function drawn(next: () => number, shares: readonly number[], of = 12): Sample[] {
@@ -47,6 +53,16 @@ test('where nothing changed, rises are claimed no more often than stated, and no
   // One in fifty is stated; three standard deviations of a binomial of 150 above it is nine.
   expect(even).toBeLessThanOrEqual(9);
   expect(uneven).toBeLessThanOrEqual(9);
+});
+
+test('a rise that only one firing shows has no interval: it is not known to come again', () => {
+  const samples = series([...Array<[number, number]>(120).fill([0, 12]), [9, 12]]);
+  const { rise } = watch(samples, seeded(2));
+  expect(rise).toMatchObject({ at: 120, after: { count: 9, of: 12, interval: null } });
+  expect(rise!.before.interval).not.toBeNull();
+  // Batches of one firing are one firing too.
+  const batches = samples.map((one) => ({ ...one, firings: ['Number Two 1'] }));
+  expect(watch(batches, seeded(2)).rise!.before.interval).toBeNull();
 });
 
 test('samples that scatter more than chance have wider limits', () => {

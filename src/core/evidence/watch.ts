@@ -1,7 +1,7 @@
 import betaln from '@stdlib/math-base-special-betaln';
 import gammaln from '@stdlib/math-base-special-gammaln';
 import binomialPmf from '@stdlib/stats-base-dists-binomial-pmf';
-import { shareOf, type Proportion } from './share';
+import { shareOverFirings, type Proportion } from './share';
 
 /** What one firing, or one batch, gave. */
 export interface Sample {
@@ -10,6 +10,8 @@ export interface Sample {
   /** Pieces with the defect, whole, 0 to `of`. */
   readonly count: number;
   readonly of: number;
+  /** The firings that these pieces came out of: one for a firing, one or more for a batch. */
+  readonly firings: readonly string[];
 }
 
 export interface Charted extends Sample {
@@ -83,9 +85,10 @@ export function watch(all: readonly Sample[], random: () => number): Watched {
 
 function pooled(samples: readonly Sample[]): Proportion {
   const sum = (of: (sample: Sample) => number) => samples.reduce((all, sample) => all + of(sample), 0);
-  return shareOf(
+  return shareOverFirings(
     sum(({ count }) => count),
     sum(({ of }) => of),
+    new Set(samples.flatMap(({ firings }) => firings)).size,
   );
 }
 

@@ -26,6 +26,8 @@ interface Row {
   readonly sample: string;
   readonly label: string;
   readonly pieces: number;
+  /** Firings of these pieces, joined by commas. */
+  readonly firings: string;
 }
 
 /** How zones are put in samples: whose they are, and the firing or batch. */
@@ -67,8 +69,8 @@ async function countPieces<T extends Row>(
 ): Promise<T[]> {
   const [rows] = (await base.raw(
     `select id, words, sample, min(label) as label, ${defects ? 'defect, ' : ''}
-        cast(count(distinct piece_id) as signed) as pieces
-      from (select ${columns}, z.piece_id ${defects ? ', d.defect' : ''} from zone z
+        cast(count(distinct piece_id) as signed) as pieces, group_concat(distinct firing_id) as firings
+      from (select ${columns}, z.piece_id, z.firing_id ${defects ? ', d.defect' : ''} from zone z
         join reading r on r.zone_id = z.id and r.ended_at is null and r.stage = 'after'
         join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id join ground g on g.id = e.ground_id
         join firing f on f.id = z.firing_id join kiln k on k.id = f.kiln_id ${joins}
@@ -133,9 +135,13 @@ function seriesOf(
   return [...shown.values()].flatMap(({ id, words, defect }) => {
     const samples = totals
       .filter((row) => row.id === id)
-      .map(({ sample, label, pieces }): Sample => {
-        return { id: sample, words: label, count: counts.get(`${id} ${sample} ${defect}`) ?? 0, of: pieces };
-      });
+      .map(({ sample, label, pieces, firings }): Sample => ({
+        id: sample,
+        words: label,
+        count: counts.get(`${id} ${sample} ${defect}`) ?? 0,
+        of: pieces,
+        firings: firings.split(','),
+      }));
     const count = samples.reduce((sum, one) => sum + one.count, 0);
     if (count < LEAST.count || samples.length < LEAST.samples) return [];
     return [{ defect, subject: { kind, id, words }, by, watched: watch(samples, random) }];

@@ -15,6 +15,7 @@ const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment =>
   ],
   byFiring: null,
   sets: 2,
+  paired: 0,
   firings: 2,
   p: 1 / 300,
   midP: 1 / 500,

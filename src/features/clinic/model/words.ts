@@ -13,12 +13,13 @@ export function experimentWords({ about, levels, table }: NaturalExperiment): st
 }
 
 /** How much it is worth: by the corrected chance, the sets it rests on, and what else differs. */
-export function worthWords({ p, q, sets, firings, byFiring, confounded }: NaturalExperiment): string {
+export function worthWords({ p, q, sets, paired, firings, byFiring, confounded }: NaturalExperiment): string {
   const chance =
     q < FALSE_FINDS
       ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
       : 'could be chance, given everything that was tested';
-  const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
+  const own = paired ? ` (${paired} ${paired === 1 ? 'piece carries' : 'pieces carry'} both)` : '';
+  const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'}${own} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
   const but = confounded.length
     ? `; the ${confounded.join(' and the ')} ${confounded.length > 1 ? 'differ' : 'differs'} with it`
     : '';
