@@ -69,6 +69,11 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   const ladder = page.getByRole('region', { name: 'What-if' });
   await expect(ladder.getByRole('row').nth(1)).toContainText('Lamp Clear, control');
   await expect(ladder.getByRole('row').nth(1)).toContainText('crazes');
+  await expect(ladder.getByRole('row').nth(1)).toContainText(
+    'crazed, 2 of 2 tiles, Lamp Clear crazing ladder',
+  );
+  // The last rung came out sound where the calculation says that it crazes later: both stand there.
+  await expect(ladder.getByRole('note')).toContainText('came out otherwise than calculated');
   await expect(page.getByRole('region', { name: 'What chemistry and firing say' })).toContainText(
     /learned from \d+ tiles of yours/,
   );

@@ -8,6 +8,7 @@ import {
   knownStacks,
   listRounds,
   roundPage,
+  firedRungs,
   saveRound,
   type RoundDraft,
   todayIn,
@@ -128,6 +129,12 @@ test('its pieces are followed from made to read, and what was read counts as evi
       [false, 2],
     ]),
   );
+  const rungs = (await firedRungs(base, studio.bodyId)).filter((rung) => rung.round.id === round.id);
+  expect(rungs.map(({ words, read, crazed }) => [words, read, crazed])).toEqual(
+    round.cells.map(({ words }, i) => [words, 2, i === 0 ? 2 : 0]),
+  );
+  expect(rungs[1]!.lines).toEqual(round.cells[1]!.recipe);
+  expect(await firedRungs(base, newId())).toEqual([]);
   const summary = (await listRounds(base)).find((one) => one.id === round.id)!;
   expect(summary.steps).toEqual({ read: 6 });
 });

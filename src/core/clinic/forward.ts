@@ -136,6 +136,7 @@ function favoured(found: ReadonlyMap<string, Proportion>): Risk[] {
 /** A rung of a crazing ladder and what is foretold of it. */
 export interface Rung {
   readonly words: string;
+  readonly lines: readonly Line[];
   /** 1e-6/K. */
   readonly expansion: number;
   readonly band: FitBand;
@@ -160,6 +161,6 @@ export function ladderForecast(
     if (appen === null) return [];
     const thicknessMm = COAT_THICKNESS.dipped.fired * dips;
     const input = { glazeExpansion: appen, bodyExpansion: body.expansion, thicknessMm };
-    return [{ words, expansion: appen, band: bandOf(input, body.miss) }];
+    return [{ words, lines: lines ?? [], expansion: appen, band: bandOf(input, body.miss) }];
   });
 }

@@ -25,3 +25,4 @@ export {
   type Risk,
   type Rung,
 } from './forward';
+export { ladderVerdict, type LadderVerdict, type RungOutcome } from './ladder';

@@ -1,3 +1,4 @@
+export { firedRungs, type FiredRung } from './ladders';
 export {
   comingStacks,
   type KnownStack,

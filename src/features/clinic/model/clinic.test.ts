@@ -1,6 +1,8 @@
 import { closedCauseWords } from '@/core/clinic';
+import { bandOf, type Verdict } from '@/core/fit';
 import { closedSchema } from '../schema';
 import type { NaturalExperiment } from '@/core/evidence';
+import { againstForecast, contradictionsOf } from './contradictions';
 import { concerning } from './concerning';
 import { readAnswers, evidenceFromAnswers, writeAnswers } from './answers';
 import { experimentWords, reachedWords, worthWords } from './words';
@@ -77,4 +79,51 @@ test('a case may end with another cause, which then has to be said', () => {
   const known = end({ cause: 'glaze-too-thick', causeWords: 'typed, then chosen' });
   expect(known.data).toMatchObject({ causeWords: null });
   expect(closedCauseWords('other', 'a drip from the lid')).toBe('a drip from the lid');
+});
+
+/** A ladder of three rungs: pieces that crazed of two, null where none was fired; all foretold alike. */
+function ladderOf(crazed: readonly (number | null)[], verdict: Verdict, sure = true) {
+  return {
+    kind: 'ladder' as const,
+    glaze: 'Lamp Clear',
+    body: 'Viaduct Porcelain',
+    rungs: crazed.map((count, i) => ({
+      words: `step ${i}`,
+      lines: [],
+      expansion: 7,
+      band: { ...bandOf({ glazeExpansion: 7, bodyExpansion: 6.4, thicknessMm: 0.3 }, 0.1), verdict, sure },
+      fired:
+        count === null
+          ? null
+          : { words: `step ${i}`, lines: [], read: 2, crazed: count, round: { id: 'r', name: 'Ladder' } },
+    })),
+  };
+}
+
+test('a closed case and the ladder that say different things are both told', () => {
+  const fit = { cause: 'expansion-mismatch' as const, causeWords: null };
+  const thick = { cause: 'glaze-too-thick' as const, causeWords: null };
+  const cured = ladderOf([2, 2, 0], 'crazes');
+  expect(contradictionsOf(fit, cured)).toEqual([]);
+  expect(contradictionsOf(thick, cured)).toEqual([
+    expect.stringMatching(/^Closed as “.*thick.*”, but the fired ladder ends the crazing from step 2 on/),
+    expect.stringMatching(/but by calculation Lamp Clear crazes on Viaduct Porcelain\.$/),
+  ]);
+  expect(contradictionsOf(fit, ladderOf([2, 2, 2], 'crazes'))).toEqual([
+    expect.stringMatching(/no step of the fired ladder ended the crazing\.$/),
+  ]);
+  expect(contradictionsOf(fit, ladderOf([0, 0, 0], 'fits'))).toEqual([
+    expect.stringMatching(/Lamp Clear as it is did not craze in the fired ladder on Viaduct Porcelain\.$/),
+    expect.stringMatching(/by calculation Lamp Clear does not craze/),
+  ]);
+  // What is not sure, not fired or comes and goes speaks against nothing.
+  expect(contradictionsOf(thick, ladderOf([null, null, null], 'crazes', false))).toEqual([]);
+  expect(contradictionsOf(thick, ladderOf([2, 0, 2], 'crazes', false))).toEqual([]);
+  expect(contradictionsOf(thick, ladderOf([null, 0, 0], 'crazes', false))).toEqual([]);
+  expect(contradictionsOf(fit, null)).toEqual([]);
+  // A rung against its forecast, also where crazing is foretold for later only.
+  expect(againstForecast('crazes later', { read: 2, crazed: 0 })).toBe(true);
+  expect(againstForecast('fits', { read: 2, crazed: 1 })).toBe(true);
+  expect(againstForecast('fits', { read: 2, crazed: 0 })).toBe(false);
+  expect(againstForecast('crazes', { read: 0, crazed: 0 })).toBe(false);
 });

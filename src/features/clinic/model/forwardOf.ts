@@ -6,10 +6,14 @@ import {
   type LayersRisk,
   type Rung,
 } from '@/core/clinic';
-import type { MaterialBook } from '@/core/chemistry';
+import type { Line, MaterialBook } from '@/core/chemistry';
 import type { DefectId } from '@/core/vocabulary';
 import type { FiredZoneFacts } from '@/core/evidence';
 import type { PieceCase } from '@/records/clinic';
+import type { FiredRung } from '@/records/rounds';
+
+/** A rung that is foretold, with what it gave where it was fired. */
+export type ForetoldRung = Rung & { readonly fired: FiredRung | null };
 
 /** What is likely to come of doing it otherwise. */
 export type Forward =
@@ -17,7 +21,7 @@ export type Forward =
       readonly kind: 'ladder';
       readonly glaze: string;
       readonly body: string;
-      readonly rungs: readonly Rung[];
+      readonly rungs: readonly ForetoldRung[];
     }
   | { readonly kind: 'layers'; readonly risk: LayersRisk }
   | { readonly kind: 'coats'; readonly glaze: string; readonly risk: CoatsRisk };
@@ -27,6 +31,7 @@ export type Forward =
  * and partners, one glaze to the number of coats.
  *
  * @param zones of the studio with whether they show the defect
+ * @param fired rungs of the studio's ladders on the clay of the case, newest first
  * @returns null when nothing can be said
  */
 export function forwardOf(
@@ -34,13 +39,18 @@ export function forwardOf(
   found: PieceCase | null,
   zones: readonly FiredZoneFacts[],
   book: MaterialBook,
+  fired: readonly FiredRung[],
 ): Forward | null {
   if (!found) return null;
   const { layers, recipe, body } = found.voice;
   const glazes = layers.map(({ name }) => name);
   if (defect === 'crazing' && recipe && body) {
     const rungs = ladderForecast(recipe, body, layers[0]!.times, book);
-    return rungs.length ? { kind: 'ladder', glaze: recipe.name, body: found.piece.body, rungs } : null;
+    const known = rungs.map((rung) => ({
+      ...rung,
+      fired: fired.find((one) => one.words === rung.words && isSameMix(one.lines, rung.lines)) ?? null,
+    }));
+    return rungs.length ? { kind: 'ladder', glaze: recipe.name, body: found.piece.body, rungs: known } : null;
   }
   if (glazes.length === 2 && glazes[0] !== glazes[1]) {
     const risk = riskByLayers(zones, [glazes[0]!, glazes[1]!]);
@@ -48,4 +58,13 @@ export function forwardOf(
   }
   const risk = riskByCoats(zones, glazes);
   return risk.steps.length > 1 ? { kind: 'coats', glaze: [...glazes].reverse().join(' over '), risk } : null;
+}
+
+/** Whether two recipes are the same mixture: a ladder of an earlier version of the glaze is another one. */
+function isSameMix(one: readonly Line[], other: readonly Line[]): boolean {
+  const inOrder = (lines: readonly Line[]) =>
+    lines
+      .map(({ material, amount, addition }) => `${material} ${amount.toFixed(2)} ${addition ?? false}`)
+      .sort();
+  return inOrder(one).join() === inOrder(other).join();
 }

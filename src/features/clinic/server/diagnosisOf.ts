@@ -13,6 +13,7 @@ import {
 } from '@/records/clinic';
 import { type Db, nullIfNotFound } from '@/records/platform';
 import { studioBook } from '@/records/materials';
+import { firedRungs } from '@/records/rounds';
 import { concerning } from '../model/concerning';
 import { forwardOf } from '../model/forwardOf';
 import { testAddress } from '../model/testAddress';
@@ -57,6 +58,7 @@ export async function diagnosisOf(
   const shelves = about?.kind === 'firing' ? byShelf(zones, about) : [];
   const known = pieces.filter((piece) => piece !== null);
   const found = known[0] ?? null;
+  const fired = found ? await firedRungs(base, found.piece.bodyId) : [];
   const record = {
     ...common(known.map((piece) => piece.evidence)),
     ...patternOf(shelves),
@@ -83,7 +85,7 @@ export async function diagnosisOf(
       number,
       words: `${closedCauseWords(cause!, causeWords)}; what helped: ${helped}`,
     })),
-    forward: forwardOf(defect, found, zones, book),
+    forward: forwardOf(defect, found, zones, book, fired),
     testAt: testAddress(first, found),
     first,
   };

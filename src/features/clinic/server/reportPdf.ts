@@ -6,6 +6,7 @@ import type { ClinicCase } from '@/records/clinic';
 import { shortDay } from '@/ui/dates';
 import { openPages } from '@/ui/pdf';
 import type { Diagnosis } from './diagnosisOf';
+import { contradictionsOf } from '../model/contradictions';
 import { WORKED_WORDS } from '../model/tries';
 import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
 import { experimentWords, percentWords, worthWords } from '../model/words';
@@ -42,6 +43,7 @@ export async function reportPdf(
   if (found.closedAt)
     part(`Closed ${shortDay(found.closedAt)}`, [
       `The cause: ${closedCauseWords(found.cause!, found.causeWords)}. What helped: ${found.helped}.`,
+      ...contradictionsOf(found, diagnosis.forward),
     ]);
   part('What you told', foundWords(defect.id, evidenceFromAnswers(told)));
   part(

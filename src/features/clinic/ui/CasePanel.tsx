@@ -19,10 +19,12 @@ interface Props {
   /** The cause that ranks first. */
   readonly first: CauseId;
   readonly rounds: readonly { readonly id: string; readonly name: string }[];
+  /** What speaks against the cause it was closed with. */
+  readonly contradictions: readonly string[];
 }
 
 /** What was tried in a case, and its end: the cause that it was and what really helped. */
-export function CasePanel({ found, told, first, rounds }: Props) {
+export function CasePanel({ found, told, first, rounds, contradictions }: Props) {
   const { run, isBusy, errors, theirs } = useMutation<CaseFields>();
   const closed = found.closedAt !== null;
   const change = (what: CaseChange & { readonly version?: number }) =>
@@ -37,6 +39,11 @@ export function CasePanel({ found, told, first, rounds }: Props) {
         Opened by {found.by}, {shortDay(found.openedAt)}
         {found.closedAt && `; closed ${shortDay(found.closedAt)}. What helped: ${found.helped}`}
       </p>
+      {contradictions.map((words) => (
+        <p key={words} role="note" className={css.contradiction}>
+          {words}
+        </p>
+      ))}
       {theirs && (
         <ConflictNotice
           rows={answersThatDiffer(theirs, told)}

@@ -1,8 +1,11 @@
+import Link from 'next/link';
 import { DataTable } from '@/ui/kit';
 import { RISK_LIMIT, type Risk } from '@/core/clinic';
 import { shareWords } from '@/core/evidence';
 import { FitMark } from '@/ui/FitMark';
 import css from './clinic.module.css';
+import type { FiredRung } from '@/records/rounds';
+import { againstForecast } from '../model/contradictions';
 import type { Forward } from '../model/forwardOf';
 
 /** What is likely to come of doing it otherwise: the ladder, the order and the partner, or the number of coats. */
@@ -38,28 +41,56 @@ export function ForwardView({ forward }: { forward: Forward }) {
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
+  const isFired = rungs.some(({ fired }) => fired !== null);
+  const against = rungs.filter(({ band, fired }) => againstForecast(band.verdict, fired));
   return (
-    <DataTable
-      label="Crazing ladder, predicted"
-      caption={`${glaze} crazing ladder on ${body}, predicted`}
-      columns={[{ name: 'Step' }, { name: 'Expansion, 1e-6/K' }, { name: 'Likely' }]}
-      rows={rungs.map(({ words, expansion, band }) => ({
-        key: words,
-        cells: [
-          words,
-          <span key="expansion" className="figures">
-            {expansion.toFixed(2)}
-          </span>,
-          <span key="likely">
-            <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>
-              <FitMark crazed={band.verdict.startsWith('crazes')} bold />
-            </svg>{' '}
-            {band.verdict}
-            {!band.sure && <span className="quiet">, not sure</span>}
-          </span>,
-        ],
-      }))}
-    />
+    <>
+      <DataTable
+        label="Crazing ladder, predicted"
+        caption={`${glaze} crazing ladder on ${body}, predicted${isFired ? ' and fired' : ''}`}
+        columns={[
+          { name: 'Step' },
+          { name: 'Expansion, 1e-6/K' },
+          { name: 'Likely' },
+          ...(isFired ? [{ name: 'Fired' }] : []),
+        ]}
+        rows={rungs.map(({ words, expansion, band, fired }) => ({
+          key: words,
+          cells: [
+            words,
+            <span key="expansion" className="figures">
+              {expansion.toFixed(2)}
+            </span>,
+            <span key="likely">
+              <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>
+                <FitMark crazed={band.verdict.startsWith('crazes')} bold />
+              </svg>{' '}
+              {band.verdict}
+              {!band.sure && <span className="quiet">, not sure</span>}
+            </span>,
+            ...(isFired ? [<FiredWords key="fired" fired={fired} />] : []),
+          ],
+        }))}
+      />
+      {against.length > 0 && (
+        <p role="note">
+          {new Intl.ListFormat('en').format(against.map(({ words }) => words))} came out otherwise than
+          calculated. What was fired counts; crazing may still come after weeks, so look at these tiles again.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** What came of a rung, and in which round. */
+function FiredWords({ fired }: { fired: FiredRung | null }) {
+  if (!fired) return <span className="quiet">not fired</span>;
+  const { read, crazed, round } = fired;
+  return (
+    <>
+      {crazed === 0 ? 'sound' : 'crazed'}, {crazed || read} of {read} {read === 1 ? 'tile' : 'tiles'},{' '}
+      <Link href={`/rounds/${round.id}`}>{round.name}</Link>
+    </>
   );
 }
 

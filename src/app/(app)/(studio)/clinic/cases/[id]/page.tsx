@@ -5,6 +5,7 @@ import { listRounds } from '@/records/rounds';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { CasePanel } from '@/features/clinic/ui/CasePanel';
 import { DiagnosisView } from '@/features/clinic/ui/DiagnosisView';
+import { contradictionsOf } from '@/features/clinic/model/contradictions';
 import { readAnswers, writeAnswers } from '@/features/clinic/model/answers';
 import { orNotFound } from '@/features/shared/notFound';
 
@@ -29,6 +30,7 @@ export default async function Page({ params, searchParams }: Props) {
         found={found}
         told={writeAnswers(told)}
         first={diagnosis.first}
+        contradictions={found.closedAt ? contradictionsOf(found, diagnosis.forward) : []}
         rounds={rounds.map(({ id, name }) => ({ id, name }))}
       />
     </DiagnosisView>
