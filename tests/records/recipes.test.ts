@@ -1,3 +1,5 @@
+import { understandMaterial } from '@/core/chemistry';
+import { parseRecipe } from '@/core/recipe';
 import {
   addBatch,
   addMeasure,
@@ -6,6 +8,7 @@ import {
   calibrations,
   fitTiles,
   listMaterials,
+  rememberAlias,
   saveMaterial,
   studioBook,
   recipesInUse,
@@ -176,6 +179,23 @@ test('a material of the studio’s own stands before the built-in one, has one n
   await saveMaterial(base, member, { ...whiting, loi: 42 }, 1);
   await expect(saveMaterial(base, member, { ...whiting, loi: 41 }, 1)).rejects.toThrow(Conflict);
   await base('material').delete();
+});
+
+test('what the studio calls a material is remembered, and means what was said last', async () => {
+  const { base, member } = studio;
+  const meant = async (name: string) => understandMaterial(await studioBook(base), name)?.name;
+  expect(await meant('Yard spar')).toBeUndefined();
+  await rememberAlias(base, member, { name: 'Yard spar', material: 'Soda feldspar' });
+  expect(await meant('YARD  SPAR')).toBe('Soda feldspar');
+  await rememberAlias(base, member, { name: 'yard spar', material: 'Potash feldspar' });
+  expect(await meant('Yard spar')).toBe('Potash feldspar');
+  expect(parseRecipe('Yard spar 40', await studioBook(base)).lines[0]).toMatchObject({
+    material: 'Potash feldspar',
+    known: true,
+  });
+  // Its own name says more than any other.
+  await rememberAlias(base, member, { name: 'Silica', material: 'Whiting' });
+  expect(await meant('silica')).toBe('Silica');
 });
 
 test('a bucket keeps its measurements, each once, oldest the one it was mixed with', async () => {

@@ -7,12 +7,13 @@ import { newId, Refusal, folderStore, type Store } from '@/records/platform';
 import { advanceFiring } from '@/records/firings';
 import {
   addPhoto,
+  changePhoto,
+  choosePhoto,
   movePhoto,
   pictureAt,
   piecePage,
   removePhoto,
-  setPhotoView,
-  showPhoto,
+  setPhotoTime,
 } from '@/records/pieces';
 import { todayIn } from '@/records/rounds';
 import { openingOf, recordPiece } from '@/records/openings';
@@ -127,7 +128,7 @@ test('a photo feeds the side that it shows; moved or removed, what was measured 
     return proofs.find(({ pieceId }) => pieceId === wrong)!.photo !== null;
   };
   expect([await pictured('Sleeper', 8), await pictured('Limewash', 2)]).toEqual([true, false]);
-  await setPhotoView(base, store, member, { id: photo.id, view: 'inside' });
+  await changePhoto(base, store, member, { id: photo.id, view: 'inside' });
   expect(await coloured(wrong)).toEqual(['inside']);
   const { label } = await piecePage(base, right);
   await expect(movePhoto(base, store, member, { id: photo.id, label: 'SW-9999' })).rejects.toMatchObject({
@@ -141,7 +142,7 @@ test('a photo feeds the side that it shows; moved or removed, what was measured 
   ]);
   const second = { ...photo, id: newId(), pieceId: right };
   await addPhoto(base, store, member, second);
-  await showPhoto(base, member, photo.id);
+  await choosePhoto(base, store, member, photo.id);
   expect((await coloured(right)).sort()).toEqual(['inside', 'outside']);
   await removePhoto(base, store, member, { id: photo.id, isRemoved: true });
   expect(await coloured(right)).toEqual(['outside']);
@@ -149,6 +150,50 @@ test('a photo feeds the side that it shows; moved or removed, what was measured 
   await removePhoto(base, store, member, { id: photo.id, isRemoved: false });
   expect((await coloured(right)).sort()).toEqual(['inside', 'outside']);
   expect(await base('photo').where({ id: photo.id })).toHaveLength(1);
+});
+
+test('a zone is measured from the photo that was chosen, whatever comes later, and from none of raw glaze', async () => {
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio, [dip(glazes.Limewash, 0, 1, { times: 9 })])]);
+  const pieceId = ids[0]!;
+  await readAll(studio, firingId, () => ({ colour: null }));
+  const take = async (background: string, more: { view?: 'area'; stage?: 'before' } = {}) => {
+    const frame = { left: 0, right: 1, rim: 0, foot: 1 };
+    const bytes = await sharp({ create: { width: 300, height: 400, channels: 3, background } })
+      .jpeg()
+      .toBuffer();
+    const photo = { id: newId(), pieceId, firingId, bytes, settings: { frame, ...more } };
+    await addPhoto(base, store, member, photo);
+    return photo.id;
+  };
+  const seen = async () => {
+    const page = await piecePage(base, pieceId);
+    const row = await base('zone').where({ piece_id: pieceId, ended_at: null }).first('photo_id');
+    const shown = page.photos.find(({ hash }) => hash === page.photoHash)!.id;
+    return [row!.photo_id, page.firings[0]!.zones[0]!.colour?.slice(0, 2) ?? null, shown];
+  };
+  const raw = await take('#101010', { stage: 'before' });
+  expect(await seen()).toEqual([null, null, raw]);
+  const green = await take('#207020');
+  expect(await seen()).toEqual([green, '#2', green]);
+  await choosePhoto(base, store, member, green);
+  const red = await take('#c02020');
+  const detail = await take('#e0e0e0', { view: 'area' });
+  // The newest whole picture is shown first, as nobody chose since; the zone stays with the chosen one.
+  expect(await seen()).toEqual([green, '#2', red]);
+  await choosePhoto(base, store, member, red);
+  expect(await seen()).toEqual([red, '#c', red]);
+  const time = { firingId, stage: 'before' as const };
+  await setPhotoTime(base, store, member, { id: red, ...time });
+  expect(await seen()).toEqual([green, '#2', red]);
+  await setPhotoTime(base, store, member, { id: green, ...time, firingId: null });
+  expect((await seen())[0]).toBeNull();
+  const elsewhere = { id: green, firingId: newId(), stage: 'after' as const };
+  await expect(setPhotoTime(base, store, member, elsewhere)).rejects.toMatchObject({ field: 'firingId' });
+  const labels = [{ at: { x: 0.2, y: 0.9 }, words: 'a drip' }];
+  await changePhoto(base, store, member, { id: detail, labels });
+  const { photos } = await piecePage(base, pieceId);
+  expect(photos.find(({ id }) => id === detail)).toMatchObject({ labels, view: 'area' });
 });
 
 test.each([

@@ -25,7 +25,7 @@ type Action = (input: unknown, form?: FormData) => Promise<Outcome<unknown>>;
 const STUDENTS = [
   ...['saveNewPieces', 'saveCorrection', 'saveLateLook', 'markRepaired', 'noteGlazed', 'saveMeasure'],
   ...['openCaseAction', 'saveCase', 'saveTry', 'correct', 'requestTest', 'withdrawTestRequest'],
-  ...['savePhotoView', 'showPhotoFirst'],
+  ...['savePhoto', 'savePhotoTime', 'showPhotoFirst'],
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = ['saveKilnForm', 'savePart', 'setPartEnded'];

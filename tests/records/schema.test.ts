@@ -1,11 +1,16 @@
 import { readFileSync } from 'node:fs';
-import { fromJson, migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
+import { type Db, fromJson, migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
 import { addEvent } from '@/records/firings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
 import { piecePage, relayStalePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
 import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
+
+/** Takes the newest migrations back. */
+async function takeBack(base: Db, count: number): Promise<void> {
+  for (let i = 0; i < count; i++) await unmigrateOne(base);
+}
 
 test('the schema goes up and down without a rest', async () => {
   const base = await freshBase('migrations');
@@ -14,7 +19,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('015_seen_only');
+  expect((await migrate(base)).at(-1)).toBe('016_photos');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -59,9 +64,7 @@ test('a studio of the release before keeps its coats, events, requests and cases
     changes: await base('change').whereNot({ what: 'zone rules' }).orderBy('id').select('what'),
   });
   const now = await look();
-  await unmigrateOne(base);
-  await unmigrateOne(base);
-  await unmigrateOne(base);
+  await takeBack(base, 4);
   const [before] = await base.raw('select low, high from coat');
   expect(before).toEqual([{ low: 0.1, high: 0.7 }]);
   const [told] = await base.raw(
@@ -96,8 +99,7 @@ test('entries that the release before counted by zones are summed up again by pi
       .where('h.text', 'Sleeper')
       .first<{ id: string; proofs: number; summary: string | null }>('e.id', 'e.proofs', 'e.summary');
   expect((await ofSleeper()).proofs).toBe(1);
-  await unmigrateOne(base);
-  await unmigrateOne(base);
+  await takeBack(base, 3);
   await base('entry')
     .where({ id: (await ofSleeper()).id })
     .update({ proofs: 3 });
@@ -108,6 +110,34 @@ test('entries that the release before counted by zones are summed up again by pi
   expect(proofs).toBe(1);
   expect(fromJson(summary)).toMatchObject({ proofs: 1, firings: 1, agreeing: 1, divided: [] });
   expect(await refreshStaleEntries(base)).toBe(0);
+  await base.destroy();
+});
+
+test('a zone is told the photo that its swatch was cut from, one that none shows is told none', async () => {
+  const studio = await freshStudio('swatches');
+  const { base, member, glazes } = studio;
+  const cup = {
+    ...tile(studio, [dip(glazes.Sleeper, 0, 1), dip(glazes.Limewash, 0, 1, { side: 'inside' })]),
+    form: 'cup' as const,
+  };
+  const { firingId, ids } = await fired(studio, [cup]);
+  const photo = (id: string, day: number) => ({
+    ...{ id, piece_id: ids[0]!, firing_id: firingId, hash: id, width: 300, height: 400 },
+    ...{ frame: '{}', member_id: member, at: new Date(2026, 0, day), strokes: '[]' },
+  });
+  const [older, newest] = [newId(), newId()];
+  await base.transaction((trx) => trx('photo').insert([photo(older, 1), photo(newest, 2)]));
+  await base('zone').where({ piece_id: ids[0]!, side: 'outside' }).update({ swatch_hash: 'x' });
+  await takeBack(base, 1);
+  await migrate(base);
+  const zones = await base('zone').where({ piece_id: ids[0]!, ended_at: null }).orderBy('side');
+  expect(zones.map(({ side, photo_id }) => [side, photo_id])).toEqual(
+    expect.arrayContaining([
+      ['outside', newest],
+      ['inside', null],
+    ]),
+  );
+  takeForgotten();
   await base.destroy();
 });
 

@@ -12,6 +12,8 @@ export interface MaterialBook {
   /** All of them, by name. */
   readonly materials: readonly Material[];
   readonly find: (name: string) => Material | undefined;
+  /** The material that the studio means by another name, see {@link plainName}; undefined when it never said. */
+  readonly meantBy: (name: string) => Material | undefined;
   /** Undefined for an unknown material. */
   readonly molesPerGram: (name: string) => MolesPerGram | undefined;
 }
@@ -19,6 +21,15 @@ export interface MaterialBook {
 interface Page {
   readonly material: Material;
   readonly perGram: MolesPerGram;
+}
+
+/** A name as it is compared: lower case, one blank between words, no commas. */
+export function plainName(name: string): string {
+  return name
+    .toLowerCase()
+    .replace(/[,.()]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 }
 
 /** What a person may leave out to make a material's name shorter: blanks at the ends and capitals. */
@@ -29,10 +40,13 @@ const keyOf = (name: string) => name.trim().toLowerCase();
  * built-in one.
  *
  * @param own density and loss on ignition may be left out
+ * @param aliases names of materials by what the studio calls them too
  */
 export function materialBook(
   own: readonly (Pick<Material, 'name' | 'analysis'> & Partial<Material>)[] = [],
+  aliases: Readonly<Record<string, string>> = {},
 ): MaterialBook {
+  const meant = new Map(Object.entries(aliases).map(([name, material]) => [plainName(name), material]));
   const pages = new Map<string, Page>();
   for (const material of MATERIALS) pages.set(keyOf(material.name), pageOf(material));
   for (const material of own)
@@ -50,6 +64,7 @@ export function materialBook(
       .map((page) => page.material)
       .sort((a, b) => a.name.localeCompare(b.name, 'en')),
     find: (name) => pageFor(name)?.material,
+    meantBy: (name) => pageFor(meant.get(plainName(name)) ?? '')?.material,
     molesPerGram: (name) => pageFor(name)?.perGram,
   };
 }

@@ -1,4 +1,4 @@
-import type { MaterialBook } from './book';
+import { plainName, type MaterialBook } from './book';
 import type { Material } from './materials';
 
 /** Other names people write on recipe cards; generic names and formulas only. */
@@ -54,15 +54,6 @@ const ALSO_CALLED: ReadonlyMap<string, string> = new Map(
   }),
 );
 
-/** A name as it is compared: lower case, one blank between words, no commas. */
-function plain(name: string): string {
-  return name
-    .toLowerCase()
-    .replace(/[,.()]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-}
-
 /**
  * Materials that a few letters can mean, the likeliest first: names that start so, then names one of whose
  * words starts so, then other names of a material.
@@ -70,10 +61,10 @@ function plain(name: string): string {
  * @example searchMaterials(BUILT_IN, 'wh')[0]?.name // 'Whiting'
  */
 export function searchMaterials(book: MaterialBook, typed: string, most = 8): Material[] {
-  const wanted = plain(typed);
+  const wanted = plainName(typed);
   if (!wanted) return [];
   const rank = ({ name }: Material) => {
-    const text = plain(name);
+    const text = plainName(name);
     if (text.startsWith(wanted)) return text === wanted ? 0 : 1;
     if (text.includes(` ${wanted}`)) return 2;
     const alias = [...ALSO_CALLED.keys()].find((also) => also.startsWith(wanted));
@@ -88,13 +79,18 @@ export function searchMaterials(book: MaterialBook, typed: string, most = 8): Ma
 }
 
 /**
- * The one material that a written name means: its own name, another name of it, or the typical one when only
- * that is known. Undefined when it is none or could be several.
+ * The one material that a written name means: its own name, what the studio said it is, another name of it, or the
+ * typical one when only that is known. Undefined when it is none or could be several.
  *
  * @example understandMaterial(BUILT_IN, 'Flint')?.name // 'Silica'
  */
 export function understandMaterial(book: MaterialBook, written: string): Material | undefined {
-  const name = plain(written);
-  const same = book.materials.find((material) => plain(material.name) === name);
-  return same ?? book.find(`${written.trim()}, typical`) ?? book.find(ALSO_CALLED.get(name) ?? '');
+  const name = plainName(written);
+  const same = book.materials.find((material) => plainName(material.name) === name);
+  return (
+    same ??
+    book.meantBy(written) ??
+    book.find(`${written.trim()}, typical`) ??
+    book.find(ALSO_CALLED.get(name) ?? '')
+  );
 }

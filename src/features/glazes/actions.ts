@@ -5,12 +5,14 @@ import { db } from '@/records/platform';
 import {
   addBatch,
   addMeasure,
+  rememberAlias,
   saveGlaze,
   saveMaterial,
   saveRecipe,
   setVersionInUse,
 } from '@/records/materials';
 import {
+  aliasSchema,
   batchSchema,
   measureSchema,
   recipeSchema,
@@ -57,6 +59,13 @@ export const saveMaterialCard = action(
     return null;
   },
 );
+
+/** Remembers what a written name of a material means. */
+export const saveAlias = action('teacher', aliasSchema, async (member, alias) => {
+  await rememberAlias(db(), member.id, alias);
+  refresh();
+  return null;
+});
 
 /** Notes how a bucket was measured and what was done about it. */
 export const saveMeasure = action('student', measureSchema, async (member, measure) => {

@@ -33,6 +33,12 @@ export const batchSchema = z.object({
     .nullable(),
 });
 
+/** A name that the studio writes for a material. */
+export const aliasSchema = z.object({
+  name: z.string().trim().min(1).max(80, 'At most 80 letters.'),
+  material: z.string().trim().min(1).max(80),
+});
+
 export const versionChoiceSchema = z.object({ glazeId: idSchema, versionId: idSchema });
 
 const lineSchema = z.object({

@@ -1,25 +1,8 @@
 import { z } from 'zod';
-import { FATES, LOAD_STATES, SHELF_FAULTS, VIEWS } from '@/core/vocabulary';
+import { FATES, LOAD_STATES, SHELF_FAULTS } from '@/core/vocabulary';
+import { photoSettingsSchema, pointSchema } from '@/features/shared/photoSchema';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
 import { idSchema } from '@/features/shared/schema';
-
-const share = z.number().min(-0.5).max(1.5);
-const point = z.object({ x: share, y: share });
-
-/** What a person set on a photo. */
-export const photoSettingsSchema = z.object({
-  frame: z.object({
-    left: share,
-    right: share,
-    rim: share,
-    foot: share,
-    tilt: z.number().min(-180).max(180).optional(),
-  }),
-  gains: z.tuple([z.number(), z.number(), z.number()]).nullable(),
-  strokes: z.array(z.array(point).max(500)).max(40),
-  // A device that the release before wrote on says nothing of it.
-  view: z.enum(VIEWS).nullable().default(null),
-});
 
 const shelf = z.number().int().min(1).max(20);
 const note = z.string().max(400, 'At most 400 characters.');
@@ -66,7 +49,7 @@ export const openingWriteSchema = z.object({
         kind: z.enum(['pits', 'cracks']),
         perCm2: z.number().min(0).max(10_000),
         areaCm2: z.number().positive().max(10_000),
-        marks: z.array(point).max(5000),
+        marks: z.array(pointSchema).max(5000),
       }),
     }),
   ]),

@@ -4,21 +4,23 @@ import { action } from '@/auth';
 import type { Member } from '@/records/people';
 import { db, Refusal, store } from '@/records/platform';
 import {
+  changePhoto,
+  choosePhoto,
   correctPiece,
   movePhoto,
   pieceOfPhoto,
   piecesById,
   removePhoto,
   savePieces,
-  setPhotoView,
-  showPhoto,
+  setPhotoTime,
 } from '@/records/pieces';
 import {
+  changedPhotoSchema,
   correctedPieceSchema,
   movedPhotoSchema,
   newPieceSchema,
   photoIdSchema,
-  photoViewSchema,
+  photoTimeSchema,
   removedPhotoSchema,
 } from './schema';
 import { recordPiece } from '@/records/openings';
@@ -55,18 +57,26 @@ export const saveLateLook = action('student', pieceReadingSchema, async (member,
   return null;
 });
 
-/** Says what a photo shows. */
-export const savePhotoView = action('student', photoViewSchema, async (member, said) => {
+/** Says what a photo shows, or writes on it. */
+export const savePhoto = action('student', changedPhotoSchema, async (member, said) => {
   refuseOthers(member, (await pieceOfPhoto(db(), said.id)).memberId);
-  await setPhotoView(db(), store(), member.id, said);
+  await changePhoto(db(), store(), member.id, said);
   refresh();
   return null;
 });
 
-/** Shows a photo of a piece before its others. */
+/** Says when a photo was taken: before or after which firing. */
+export const savePhotoTime = action('student', photoTimeSchema, async (member, said) => {
+  refuseOthers(member, (await pieceOfPhoto(db(), said.id)).memberId);
+  await setPhotoTime(db(), store(), member.id, said);
+  refresh();
+  return null;
+});
+
+/** Chooses a photo of a piece before its others. */
 export const showPhotoFirst = action('student', photoIdSchema, async (member, { id }) => {
   refuseOthers(member, (await pieceOfPhoto(db(), id)).memberId);
-  await showPhoto(db(), member.id, id);
+  await choosePhoto(db(), store(), member.id, id);
   refresh();
   return null;
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { CLAY_STATES, FORMS, METHODS, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
+import { CLAY_STATES, FORMS, METHODS, READING_STAGES, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
+import { photoLabelsSchema } from '@/features/shared/photoSchema';
 import { idSchema } from '@/features/shared/schema';
 
 const fraction = z
@@ -49,7 +50,14 @@ export const newPieceSchema = z.object({
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
 
 export const photoIdSchema = z.object({ id: idSchema });
-export const photoViewSchema = photoIdSchema.extend({ view: z.enum(VIEWS) });
+export const changedPhotoSchema = photoIdSchema.extend({
+  view: z.enum(VIEWS).optional(),
+  labels: photoLabelsSchema.optional(),
+});
+export const photoTimeSchema = photoIdSchema.extend({
+  firingId: idSchema.nullable(),
+  stage: z.enum(READING_STAGES),
+});
 export const removedPhotoSchema = photoIdSchema.extend({ isRemoved: z.boolean() });
 export const movedPhotoSchema = photoIdSchema.extend({
   label: z.string().trim().min(1, 'Type the number of a piece.').max(24, 'At most 24 letters.'),

@@ -3,7 +3,6 @@ import type { EntryRow } from '@/records/platform/tables';
 import { speaksOfGlazes, type Atmosphere, type Side } from '@/core/vocabulary';
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
-import { guessView, sidesIn } from '@/core/photo';
 import { fromJson, type Db } from '@/records/platform/db';
 import { apartFor, defectsOf, latestLooks, proofRows, type Apart, type ProofRow } from './entries';
 import { NotFound } from '@/records/platform/errors';
@@ -142,7 +141,7 @@ const SHOWN = 60;
 type ProofPlace = ProofRow &
   JoinedRow<
     { p: 'piece'; f: 'firing'; k: 'kiln'; r: 'reading'; ph: Maybe<'photo'> },
-    'p.label' | 'p.form' | 'f.number' | 'k.name as kiln' | 'r.note' | 'ph.view' | (typeof SHOWN_PHOTO)[number]
+    'p.label' | 'f.number' | 'k.name as kiln' | 'r.note' | (typeof SHOWN_PHOTO)[number]
   >;
 
 /** The proofs of entries, and what they show by recipe version, by entry. */
@@ -156,11 +155,9 @@ async function proofsOf(
   const looks = await proofRows(base, entryIds)
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
-    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .leftJoin('photo as ph', 'ph.id', 'z.photo_id')
     .select<ProofPlace[]>(
       'p.label',
-      'p.form',
-      'ph.view',
       ...SHOWN_PHOTO,
       'k.name as kiln',
       'f.number',
@@ -189,8 +186,7 @@ async function proofsOf(
       firingId: row.firing_id,
       firing: `${row.kiln} ${row.number}`,
       achievedCone: row.achieved_cone,
-      // A photo of another side is no picture of this proof.
-      photo: sidesIn(row.view ?? guessView(row.form), row.form).includes(row.side) ? shownPhoto(row) : null,
+      photo: shownPhoto(row),
       swatchHash: row.swatch_hash,
       colour: row.colour ?? row.zone_colour,
       surface: row.surface,
@@ -269,8 +265,7 @@ export async function tilesOf(base: Db, entryIds: readonly string[]): Promise<Ma
   const rows: { entry_id: string; hash: string }[] = await rowsOf<{ e: 'entry'; ph: 'photo' }>()(
     base('zone as z')
       .join('entry as e', 'e.id', 'z.entry_id')
-      .join('piece as p', 'p.id', 'z.piece_id')
-      .join('photo as ph', 'ph.id', 'p.photo_id')
+      .join('photo as ph', 'ph.id', 'z.photo_id')
       .whereIn('z.entry_id', entryIds)
       .whereNull('z.ended_at')
       .orderByRaw('z.`to` - z.`from`, ph.at'),

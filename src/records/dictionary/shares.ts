@@ -152,8 +152,7 @@ export async function newestOnWall(base: Db, choice: WallChoice, limit = 12): Pr
         'reading as r',
         (join) => void join.on('r.zone_id', 'z.id').andOnNull('r.ended_at').andOnVal('r.stage', 'after'),
       )
-      .join('piece as p', 'p.id', 'z.piece_id')
-      .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+      .leftJoin('photo as ph', 'ph.id', 'z.photo_id')
       .orderBy('r.at', 'desc')
       .limit(limit * 12),
     'e.headword_id',

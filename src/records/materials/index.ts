@@ -3,7 +3,14 @@ export { type Body, type BodyDraft, listBodies, saveBody } from './bodies';
 export { bucketCard, type BucketCardFacts, bucketCards } from './bucketCard';
 export { calibrations, fitTiles, type StudioTile } from './fitTiles';
 export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, saveGlaze, versionsInUse } from './glazes';
-export { listMaterials, saveMaterial, studioBook, type StudioMaterial } from './materials';
+export {
+  listAliases,
+  listMaterials,
+  rememberAlias,
+  saveMaterial,
+  studioBook,
+  type StudioMaterial,
+} from './materials';
 export {
   type RecipeInUse,
   recipesInUse,

@@ -1,7 +1,8 @@
 import type { MaterialRow } from '@/records/platform/tables';
 import { type Mapping, json, readRow } from '@/records/platform/mapping';
 import { materialBook, type Analysis, type MaterialBook } from '@/core/chemistry';
-import { inTransaction, type Db } from '@/records/platform/db';
+import { recordChange } from '@/records/platform/changes';
+import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { updateRow, refuseTakenName, insertRow } from '@/records/platform/write';
 
 /** A material of the studio's own; one with the name of a built-in material stands before it. */
@@ -39,7 +40,33 @@ export async function listMaterials(base: Db): Promise<StudioMaterial[]> {
 
 /** The built-in materials with the studio's own before them. */
 export async function studioBook(base: Db): Promise<MaterialBook> {
-  return materialBook(await listMaterials(base));
+  const [own, aliases] = await Promise.all([listMaterials(base), listAliases(base)]);
+  return materialBook(own, aliases);
+}
+
+/** What the studio calls materials beside their names: names of materials by what is written. */
+export async function listAliases(base: Db): Promise<Record<string, string>> {
+  const rows = await base('material_alias').select('name', 'material');
+  return Object.fromEntries(rows.map(({ name, material }) => [name, material]));
+}
+
+/** Remembers that a written name means a material; said again it means what was said last. */
+export async function rememberAlias(
+  base: Db,
+  memberId: string,
+  { name, material }: { readonly name: string; readonly material: string },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const before = await trx('material_alias').where({ name }).forUpdate().first();
+    if (before?.material === material) return;
+    const id = before?.id ?? newId();
+    if (before) await trx('material_alias').where({ id }).update({ material });
+    else await trx('material_alias').insert({ id, name, material });
+    await recordChange(trx, memberId, 'material alias', id, before ? { material: before.material } : null, {
+      name,
+      material,
+    });
+  });
 }
 
 /** Adds a material, or changes one under its optimistic lock. */

@@ -1,13 +1,14 @@
 export type { CoatDraft, StoredCoat } from './coats';
 export {
   addPhoto,
+  changePhoto,
+  choosePhoto,
   movePhoto,
   pieceOfPhoto,
   type PhotoSettings,
   removePhoto,
   type StoredPhoto,
-  setPhotoView,
-  showPhoto,
+  setPhotoTime,
 } from './photos';
 export { jpegAt, PICTURE_WIDTHS, pictureAt, storePicture } from './pictures';
 export type { ZoneCount } from './zoneCounts';

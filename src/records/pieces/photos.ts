@@ -1,5 +1,5 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
-import type { View } from '@/core/vocabulary';
+import type { ReadingStage, View } from '@/core/vocabulary';
 import type { PhotoRow } from '@/records/platform/tables';
 import {
   guessFrame,
@@ -16,21 +16,30 @@ import {
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { found, NotFound, Refusal } from '@/records/platform/errors';
+import { found, Refusal } from '@/records/platform/errors';
 import type { Store } from '@/records/platform/store';
 import { decode, encode, open, shrunk, type Plain } from './pictures';
 
 /** A swatch on the wall, px. */
 const SWATCH = { width: 160, height: 120 };
 
-/** What a person set on a photo: where the piece stands, what corrects its colours, what was drawn on it. */
+/** Words on a photo and the spot that they speak of, fractions of the picture. */
+export interface PhotoLabel {
+  readonly at: Point;
+  readonly words: string;
+}
+
+/** What a person set on a photo: where the piece stands, what corrects its colours, what was drawn and written on it. */
 export interface PhotoSettings {
   readonly frame: Frame;
   readonly gains: Gains | null;
   /** Lines drawn to point at something, fractions of the picture. */
   readonly strokes: readonly (readonly Point[])[];
+  readonly labels: readonly PhotoLabel[];
   /** What it shows; null when nobody said, and then as it is guessed from the form. */
   readonly view: View | null;
+  /** Whether it was taken before its firing or after; null when nobody said, and then it is taken for after. */
+  readonly stage: ReadingStage | null;
 }
 
 export interface StoredPhoto extends PhotoSettings {
@@ -91,15 +100,17 @@ export async function addPhoto(
     frame: photo.settings?.frame ?? guessFrame(await shrunk(upright, 480)),
     gains: photo.settings?.gains ?? null,
     strokes: photo.settings?.strokes ?? [],
+    labels: photo.settings?.labels ?? [],
     view: photo.settings?.view ?? null,
+    stage: photo.settings?.stage ?? null,
   };
   const [hash, cut] = await Promise.all([
     encode(upright, { quality: 88 }).then((bytes) => store.put(bytes)),
-    photo.firingId ? cutSwatches(base, store, photo.pieceId, photo.firingId, upright, settings) : [],
+    photo.firingId ? cutSwatches(base, store, photo as Place, upright, settings) : [],
   ]);
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
-    if (!(await trx('piece').where({ id: photo.pieceId }).first('id'))) throw new NotFound('This piece');
+    const piece = found(await trx('piece').where({ id: photo.pieceId }).first('photo_id'), 'This piece');
     await trx('photo').insert({
       id: photo.id,
       piece_id: photo.pieceId,
@@ -111,19 +122,35 @@ export async function addPhoto(
       member_id: memberId,
       at: new Date(),
     });
-    await trx('piece').where({ id: photo.pieceId }).update({ photo_id: photo.id });
-    await putSwatches(trx, cut);
+    if (!piece.photo_id || showsWhole(settings))
+      await trx('piece').where({ id: photo.pieceId }).update({ photo_id: photo.id });
+    // What somebody chose stays before what comes later.
+    if (await chosenOf(trx, photo)) await recutPiece(trx, store, photo.pieceId, photo.firingId);
+    else await putSwatches(trx, cut);
     await recordChange(trx, memberId, 'photo', photo.id, null, { piece: photo.pieceId, hash });
   });
   return { id: photo.id, hash, width, height, ...settings, firingId: photo.firingId, at: new Date() };
 }
 
-function settingColumns({ frame, gains, strokes, view }: PhotoSettings) {
+/** Whether a photo may stand for its piece: a detail, and one of raw glaze, do not. */
+function showsWhole({ view, stage }: Pick<PhotoSettings, 'view' | 'stage'>): boolean {
+  return view !== 'area' && stage !== 'before';
+}
+
+/** A photo of the same piece and firing that somebody chose. */
+async function chosenOf(trx: Db, { pieceId, firingId }: { pieceId: string; firingId: string | null }) {
+  const same = { piece_id: pieceId, firing_id: firingId, ended_at: null };
+  return trx('photo').where(same).whereNotNull('chosen_at').first('id');
+}
+
+function settingColumns({ frame, gains, strokes, labels, view, stage }: PhotoSettings) {
   return {
     frame: JSON.stringify(frame),
     gains: gains && JSON.stringify(gains),
     strokes: JSON.stringify(strokes),
+    labels: JSON.stringify(labels),
     view,
+    stage,
   };
 }
 
@@ -145,52 +172,49 @@ export async function setPhoto(
   { id, ...settings }: PhotoSettings & { readonly id: string },
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const row = await trx('photo').where({ id }).forUpdate().first('piece_id', 'firing_id', 'frame', 'view');
-    const before = found(row, 'This photo');
+    const before = found(await trx('photo').where({ id }).forUpdate().first(), 'This photo');
     await trx('photo').where({ id }).update(settingColumns(settings));
     await recutPiece(trx, store, before.piece_id, before.firing_id);
-    const { frame, view } = settings;
-    await recordChange(
-      trx,
-      memberId,
-      'photo',
-      id,
-      { frame: fromJson(before.frame), view: before.view },
-      { frame, view },
-    );
+    const said = ({ frame, view, labels }: PhotoSettings) => ({ frame, view, labels });
+    await recordChange(trx, memberId, 'photo', id, said(settingsOf(before)), said(settings));
   });
 }
 
 /**
- * Cuts the swatches of a piece in a firing again from all its live photos, the newest last, so that a zone is what the
- * newest photo of its side shows; one that none shows has none.
+ * Cuts the swatches of a piece in a firing again from all its live photos, so that a zone is what the photo of its side
+ * shows that was chosen last, or else the newest; one that none shows has none.
  */
 async function recutPiece(trx: Db, store: Store, pieceId: string, firingId: string | null): Promise<void> {
   if (!firingId) return;
   const photos = await trx('photo')
     .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
-    .orderBy('at');
+    .orderByRaw('chosen_at is not null, chosen_at, at');
   const cuts = new Map<string, Awaited<ReturnType<typeof cutSwatches>>[number]>();
   for (const photo of photos) {
     const bytes = await store.get(photo.hash);
     if (!bytes) continue;
     const settings = settingsOf(photo);
-    for (const cut of await cutSwatches(trx, store, pieceId, firingId, await decode(bytes), settings))
+    const place = { id: photo.id, pieceId, firingId };
+    for (const cut of await cutSwatches(trx, store, place, await decode(bytes), settings))
       cuts.set(cut.zoneId, cut);
   }
   const zones = await trx('zone').where({ piece_id: pieceId, firing_id: firingId, ended_at: null });
   const none = zones.filter(({ id, swatch_hash }) => !cuts.has(id) && swatch_hash !== null);
   for (const { id: zoneId } of none)
-    cuts.set(zoneId, { zoneId, swatch_hash: null, colour: null, palette: null });
+    cuts.set(zoneId, { zoneId, photo_id: null, swatch_hash: null, colour: null, palette: null });
   await putSwatches(trx, [...cuts.values()]);
 }
 
-function settingsOf(row: Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'view'>): PhotoSettings {
+type SettingRow = Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'labels' | 'view' | 'stage'>;
+
+function settingsOf(row: SettingRow): PhotoSettings {
   return {
     frame: fromJson<Frame>(row.frame),
     gains: row.gains ? fromJson<Gains>(row.gains) : null,
     strokes: row.strokes ? fromJson<Point[][]>(row.strokes) : [],
+    labels: row.labels ? fromJson<PhotoLabel[]>(row.labels) : [],
     view: row.view,
+    stage: row.stage,
   };
 }
 
@@ -203,29 +227,65 @@ export async function pieceOfPhoto(base: Db, id: string): Promise<{ memberId: st
   return { memberId: found(row, 'This photo').member_id };
 }
 
-/** Says what a photo shows: its zones are cut and measured again. */
-export async function setPhotoView(
+/** Says what a photo shows, or writes on it: its zones are cut and measured again. */
+export async function changePhoto(
   base: Db,
   store: Store,
   memberId: string,
-  { id, view }: { readonly id: string; readonly view: View },
+  { id, ...said }: { readonly id: string } & Partial<Pick<PhotoSettings, 'view' | 'labels'>>,
 ): Promise<void> {
   const row = found(
-    await base('photo').where({ id }).first('frame', 'gains', 'strokes', 'view'),
+    await base('photo').where({ id }).first('frame', 'gains', 'strokes', 'labels', 'view', 'stage'),
     'This photo',
   );
-  await setPhoto(base, store, memberId, { ...settingsOf(row), id, view });
+  await setPhoto(base, store, memberId, { ...settingsOf(row), ...said, id });
 }
 
-/** Shows a photo of a piece before its others, in lists and as its proof. */
-export async function showPhoto(base: Db, memberId: string, id: string): Promise<void> {
+/** When a photo was taken: before a firing or after it, or not fired yet. */
+export interface PhotoTime {
+  readonly id: string;
+  readonly firingId: string | null;
+  readonly stage: ReadingStage;
+}
+
+/**
+ * Says when a photo was taken. One from before a firing shows raw glaze: no zone is measured from it.
+ *
+ * @throws Refusal of `firingId` when its piece was not in that firing
+ */
+export async function setPhotoTime(
+  base: Db,
+  store: Store,
+  memberId: string,
+  { id, firingId, stage }: PhotoTime,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const { piece_id } = found(
-      await trx('photo').where({ id, ended_at: null }).first('piece_id'),
+    const row = found(await trx('photo').where({ id, ended_at: null }).forUpdate().first(), 'This photo');
+    const place = { piece_id: row.piece_id, firing_id: firingId };
+    if (firingId && !(await trx('firing_piece').where(place).first('piece_id')))
+      throw new Refusal('firingId', 'This piece was not in that firing.');
+    await trx('photo').where({ id }).update({ firing_id: firingId, stage });
+    if (row.firing_id !== firingId) await recutPiece(trx, store, row.piece_id, row.firing_id);
+    await recutPiece(trx, store, row.piece_id, firingId);
+    const before = { firing: row.firing_id, stage: row.stage };
+    await recordChange(trx, memberId, 'photo', id, before, { firing: firingId, stage });
+  });
+}
+
+/**
+ * Chooses a photo as the best of its view: it is shown before the others of its piece, and its zones are measured
+ * from it, also when others come later.
+ */
+export async function choosePhoto(base: Db, store: Store, memberId: string, id: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const { piece_id, firing_id } = found(
+      await trx('photo').where({ id, ended_at: null }).forUpdate().first('piece_id', 'firing_id'),
       'This photo',
     );
     await trx('piece').where({ id: piece_id }).update({ photo_id: id });
-    await recordChange(trx, memberId, 'photo', id, null, { shown: true });
+    await trx('photo').where({ id }).update({ chosen_at: new Date() });
+    await recutPiece(trx, store, piece_id, firing_id);
+    await recordChange(trx, memberId, 'photo', id, null, { chosen: true });
   });
 }
 
@@ -311,19 +371,27 @@ async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<s
 /** What is measured of a zone in a photo; null where no photo shows it. */
 interface Swatch {
   readonly zoneId: string;
+  readonly photo_id: string | null;
   readonly swatch_hash: string | null;
   readonly colour: string | null;
   readonly palette: string | null;
 }
 
+/** A photo with the piece and the firing that it is of. */
+interface Place {
+  readonly id: string;
+  readonly pieceId: string;
+  readonly firingId: string;
+}
+
 async function cutSwatches(
   base: Db,
   store: Store,
-  pieceId: string,
-  firingId: string,
+  { id: photoId, pieceId, firingId }: Place,
   plain: Plain,
-  { frame, gains, view: said }: Pick<PhotoSettings, 'frame' | 'gains' | 'view'>,
+  { frame, gains, view: said, stage }: Pick<PhotoSettings, 'frame' | 'gains' | 'view' | 'stage'>,
 ): Promise<Swatch[]> {
+  if (stage === 'before') return [];
   const zones = await rowsOf<{ z: 'zone'; p: 'piece' }>()(
     base('zone as z')
       .join('piece as p', 'p.id', 'z.piece_id')
@@ -350,6 +418,7 @@ async function cutSwatches(
       const { colour, palette } = measureZone(await shrunk(patch, 64, 64));
       return {
         zoneId: zone.id,
+        photo_id: photoId,
         swatch_hash: await store.put(swatch),
         colour,
         palette: JSON.stringify(palette.map(({ hex, share }) => ({ hex, share }))),

@@ -15,6 +15,7 @@ import * as wallLayers from './migrations/012_wall_layers';
 import * as names from './migrations/013_names';
 import * as piecesCounted from './migrations/014_pieces_counted';
 import * as seenOnly from './migrations/015_seen_only';
+import * as photos from './migrations/016_photos';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -32,6 +33,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '013_names': names,
   '014_pieces_counted': piecesCounted,
   '015_seen_only': seenOnly,
+  '016_photos': photos,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -153,6 +153,10 @@ export interface MaterialRow {
   ended_at: Date | null; version: number;
 }
 
+export interface MaterialAliasRow {
+  id: string; name: string; material: string;
+}
+
 export interface MemberRow {
   id: string; name: string; sign_in: string; password_hash: string; role: Role; created_at: Date;
   ended_at: Date | null; version: number;
@@ -169,7 +173,8 @@ export interface NumberBlockRow {
 export interface PhotoRow {
   id: string; piece_id: string; firing_id: string | null; hash: string; width: number; height: number;
   frame: string; member_id: string; at: Date; ended_at: Date | null; gains: string | null;
-  strokes: string | null; view: View | null;
+  strokes: string | null; view: View | null; stage: 'before' | 'after' | null; chosen_at: Date | null;
+  labels: string | null;
 }
 
 export interface PieceRow {
@@ -247,7 +252,7 @@ export interface WriteDoneRow {
 export interface ZoneRow {
   id: string; piece_id: string; firing_id: string; entry_id: string | null; side: Side; from: number;
   to: number; versions: string; swatch_hash: string | null; colour: string | null; ended_at: Date | null;
-  palette: string | null; filed_by: string;
+  palette: string | null; filed_by: string; photo_id: string | null;
 }
 
 export interface ZoneCountRow {
@@ -282,6 +287,7 @@ declare module 'knex/types/tables' {
     log_point: TableType<LogPointRow>;
     log_source: TableType<LogSourceRow>;
     material: TableType<MaterialRow>;
+    material_alias: TableType<MaterialAliasRow>;
     member: TableType<MemberRow>;
     named_wall: TableType<NamedWallRow>;
     number_block: TableType<NumberBlockRow>;

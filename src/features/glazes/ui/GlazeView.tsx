@@ -15,6 +15,7 @@ interface Props {
   readonly swatch: string | null;
   readonly versions: readonly RecipeVersion[];
   readonly materials: readonly StudioMaterial[];
+  readonly aliases: Readonly<Record<string, string>>;
   readonly clays: readonly ClayFit[];
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];

@@ -1,10 +1,12 @@
 'use client';
-import { DataTable } from '@/ui/kit';
+import { DataTable, FormErrors } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo } from 'react';
 import { searchMaterials, type Line, type MaterialBook } from '@/core/chemistry';
 import { parseRecipe, usableLines, type ParsedLine } from '@/core/recipe';
+import { useMutation } from '@/ui/useMutation';
+import { saveAlias } from '../actions';
 import css from './glaze.module.css';
 
 interface Props {
@@ -22,6 +24,7 @@ function replaced(pasted: string, { written, material }: ParsedLine, name: strin
 
 /** A pasted recipe, and beside each line what was understood of it. */
 export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
+  const { run, errors } = useMutation();
   const parsed = useMemo(() => parseRecipe(pasted, book), [pasted, book]);
   const lines = usableLines(parsed);
   const likely = (written: string) => searchMaterials(book, written.split(' ')[0] ?? '', 2);
@@ -63,7 +66,14 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                   <span key="unknown">
                     <b>not in your materials list</b>{' '}
                     {likely(line.material).map(({ name }) => (
-                      <Button key={name} size="small" onClick={() => onChange(replaced(pasted, line, name))}>
+                      <Button
+                        key={name}
+                        size="small"
+                        onClick={() => {
+                          void run(() => saveAlias({ name: line.material, material: name }));
+                          onChange(replaced(pasted, line, name));
+                        }}
+                      >
                         Same as {name}?
                       </Button>
                     ))}
@@ -86,6 +96,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
           ]}
         />
       )}
+      <FormErrors errors={errors} />
       <p className={css.buttons}>
         <Button
           variant="contained"

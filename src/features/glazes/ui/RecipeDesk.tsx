@@ -24,6 +24,7 @@ interface Props {
   readonly glaze: Pick<Glaze, 'id' | 'name' | 'colour' | 'versionId'>;
   readonly versions: readonly RecipeVersion[];
   readonly materials: readonly StudioMaterial[];
+  readonly aliases: Readonly<Record<string, string>>;
   readonly clays: readonly ClayFit[];
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];

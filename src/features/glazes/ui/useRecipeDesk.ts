@@ -18,10 +18,12 @@ interface Options {
   /** The newest first. */
   readonly versions: readonly RecipeVersion[];
   readonly materials: readonly StudioMaterial[];
+  /** Names of materials by what the studio calls them too. */
+  readonly aliases: Readonly<Record<string, string>>;
 }
 
 /** A recipe as it is typed, kept on this device until it is saved as a version, and what others save meanwhile. */
-export function useRecipeDesk({ glaze, versions, materials }: Options) {
+export function useRecipeDesk({ glaze, versions, materials, aliases }: Options) {
   const router = useRouter();
   // What the writer had before them when they began; a newer version from somebody else is noticed against it.
   const [opened, setOpened] = useState(versions[0]!);
@@ -37,7 +39,7 @@ export function useRecipeDesk({ glaze, versions, materials }: Options) {
   const newId = useRef(ulid());
   const { run, isBusy, errors, theirs } = useMutation<OtherRecipe>();
 
-  const book = useMemo(() => materialBook(materials), [materials]);
+  const book = useMemo(() => materialBook(materials, aliases), [materials, aliases]);
   const understood = useMemo(() => understand(text, book), [text, book]);
   const changed = differenceOf(opened.lines ?? [], understood.lines).length > 0;
   const newest = versions[0]!;

@@ -21,6 +21,7 @@ import type { PhotoSettings, ZoneCount } from '@/records/pieces';
 import { CountPits } from './CountPits';
 import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
+import { LabelPad } from '@/ui/LabelPad';
 import { useObjectUrl } from '@/ui/useObjectUrl';
 
 /** A photo as the desk has it in hand. */
@@ -37,11 +38,12 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Mode = 'frame' | 'grey' | 'draw';
+type Mode = 'frame' | 'grey' | 'draw' | 'words';
 const MODES: readonly (readonly [Mode, string, string])[] = [
   ['frame', 'Rim and foot', 'Drag the two marks to the middle of rim and foot.'],
   ['grey', 'Grey card', 'Tap a grey card (18 %) in the picture to correct the colours.'],
   ['draw', 'Draw', 'Draw on the picture to point something out.'],
+  ['words', 'Words', 'Tap what you want to point at, and write what it is.'],
 ];
 
 /** Where a photo is set: rim and foot dragged, colours corrected, pits counted, lines drawn. */
@@ -50,7 +52,9 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
     frame: photo.frame,
     gains: photo.gains,
     strokes: photo.strokes,
+    labels: photo.labels,
     view: photo.view,
+    stage: photo.stage,
   });
   const view = settings.view ?? guessView(piece.form);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
@@ -108,7 +112,15 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
                   setSize({ width, height })
                 }
               />
-              {size && (
+              {size && mode === 'words' && (
+                <LabelPad
+                  {...size}
+                  strokes={settings.strokes}
+                  labels={settings.labels}
+                  onChange={(labels) => setSettings((now) => ({ ...now, labels }))}
+                />
+              )}
+              {size && mode !== 'words' && (
                 <Marks
                   size={size}
                   aspect={aspect}
@@ -124,20 +136,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
           )}
         </div>
         <DeskZones piece={piece} zones={seen} colours={colours} onCount={setCounting} />
-        <div className={css.foot}>
-          {settings.strokes.length > 0 && (
-            <Button onClick={() => setSettings({ ...settings, strokes: settings.strokes.slice(0, -1) })}>
-              Undo line
-            </Button>
-          )}
-          {settings.gains && (
-            <Button onClick={() => setSettings({ ...settings, gains: null })}>Without the card</Button>
-          )}
-          <Button onClick={onClose}>Cancel</Button>
-          <Button variant="contained" onClick={() => onSet(settings)}>
-            Done
-          </Button>
-        </div>
+        <DeskFoot mode={mode} settings={settings} onChange={setSettings} onClose={onClose} onSet={onSet} />
       </div>
       {counting && (
         <CountPits
@@ -153,6 +152,41 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
         />
       )}
     </Dialog>
+  );
+}
+
+/** Steps back, leaving and keeping what was set. */
+function DeskFoot({
+  mode,
+  settings,
+  onChange,
+  onClose,
+  onSet,
+}: Pick<Props, 'onClose' | 'onSet'> & {
+  mode: Mode;
+  settings: PhotoSettings;
+  onChange: (settings: PhotoSettings) => void;
+}) {
+  return (
+    <div className={css.foot}>
+      {settings.strokes.length > 0 && (
+        <Button onClick={() => onChange({ ...settings, strokes: settings.strokes.slice(0, -1) })}>
+          Undo line
+        </Button>
+      )}
+      {mode === 'words' && settings.labels.length > 0 && (
+        <Button onClick={() => onChange({ ...settings, labels: settings.labels.slice(0, -1) })}>
+          Undo words
+        </Button>
+      )}
+      {settings.gains && (
+        <Button onClick={() => onChange({ ...settings, gains: null })}>Without the card</Button>
+      )}
+      <Button onClick={onClose}>Cancel</Button>
+      <Button variant="contained" onClick={() => onSet(settings)}>
+        Done
+      </Button>
+    </div>
   );
 }
 

@@ -13,7 +13,8 @@ export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiec
   const [error, setFault] = useState('');
   const keep = async (file: Blob) => {
     const { blob, frame } = await photoWorker().take(file);
-    const settings = { frame, gains: null, strokes: [], view: null };
+    // What is taken at an opening was fired.
+    const settings = { frame, gains: null, strokes: [], labels: [], view: null, stage: 'after' as const };
     await api.enqueue({ kind: 'photo', pieceId: piece.id, blob, settings }, piece.id, ulid());
   };
   const take = async (files: readonly Blob[]) => {

@@ -2,37 +2,47 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { guessView } from '@/core/photo';
-import { VIEWS, type Form } from '@/core/vocabulary';
-import type { StoredPhoto } from '@/records/pieces';
+import { VIEWS } from '@/core/vocabulary';
+import type { PiecePage, StoredPhoto } from '@/records/pieces';
 import { FormErrors, SelectField, WordField } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
-import { movePhotoTo, savePhotoView, showPhotoFirst } from '../actions';
+import { movePhotoTo, savePhoto, savePhotoTime, showPhotoFirst } from '../actions';
+import { readTime, timeOf, timesOf } from '../model/photoTime';
+import { WriteOnPhoto } from './WriteOnPhoto';
 import css from './piece.module.css';
 
 interface Props {
   readonly photo: StoredPhoto;
-  readonly form: Form;
+  readonly piece: Pick<PiecePage, 'label' | 'form' | 'firings'>;
   readonly isShown: boolean;
   /** Removes it; null for who may neither remove nor move it. */
   readonly onRemove: (() => void) | null;
 }
 
-/** What a photo shows, and what can be done with it: shown first, moved to the piece that it is of, removed. */
-export function PhotoTools({ photo, form, isShown, onRemove }: Props) {
+/** What a photo shows and when it was taken, and what can be done with it: chosen, written on, moved, removed. */
+export function PhotoTools({ photo, piece, isShown, onRemove }: Props) {
   const { run, isBusy, errors } = useMutation();
   const [label, setLabel] = useState<string | null>(null);
-  const guessed = photo.view === null ? ' (guessed)' : '';
+  const [isWriting, setIsWriting] = useState(false);
+  const guessed = (said: unknown) => (said === null ? ' (guessed)' : '');
   const move = async () => {
     if ((await run(() => movePhotoTo({ id: photo.id, label: label ?? '' }))) !== undefined) setLabel(null);
   };
   return (
     <div className={css.photoTools}>
       <SelectField
-        label={`It shows${guessed}`}
-        value={photo.view ?? guessView(form)}
+        label={`It shows${guessed(photo.view)}`}
+        value={photo.view ?? guessView(piece.form)}
         isDisabled={isBusy}
-        onChange={(view) => void run(() => savePhotoView({ id: photo.id, view }))}
+        onChange={(view) => void run(() => savePhoto({ id: photo.id, view }))}
         options={VIEWS.map((view) => [view, view] as const)}
+      />
+      <SelectField
+        label={`Taken${guessed(photo.stage)}`}
+        value={timeOf(photo)}
+        isDisabled={isBusy}
+        onChange={(time) => void run(() => savePhotoTime({ id: photo.id, ...readTime(time) }))}
+        options={timesOf(piece.firings)}
       />
       {!isShown && (
         <Button
@@ -43,6 +53,10 @@ export function PhotoTools({ photo, form, isShown, onRemove }: Props) {
           Show first
         </Button>
       )}
+      <Button size="small" onClick={() => setIsWriting(true)}>
+        Write on it
+      </Button>
+      {isWriting && <WriteOnPhoto photo={photo} label={piece.label} onClose={() => setIsWriting(false)} />}
       {onRemove && label === null && (
         <>
           <Button size="small" variant="text" onClick={() => setLabel('')}>

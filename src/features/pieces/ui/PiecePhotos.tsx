@@ -10,7 +10,7 @@ import { PhotoTools } from './PhotoTools';
 import css from './piece.module.css';
 
 interface Props {
-  readonly piece: Pick<PiecePage, 'label' | 'form' | 'photos' | 'photoHash' | 'isDescribed'>;
+  readonly piece: Pick<PiecePage, 'label' | 'form' | 'photos' | 'photoHash' | 'isDescribed' | 'firings'>;
   readonly drawing: Omit<SilhouetteProps, 'size'>;
   readonly mayChange: boolean;
   /** Whether photos may be removed and moved to other pieces. */
@@ -32,7 +32,7 @@ export function PiecePhotos({ piece, drawing, mayChange, mayRemove }: Props) {
     mayChange && (
       <PhotoTools
         photo={photo}
-        form={piece.form}
+        piece={piece}
         isShown={photo === first}
         onRemove={mayRemove ? () => void remove(photo.id) : null}
       />
@@ -60,7 +60,13 @@ export function PiecePhotos({ piece, drawing, mayChange, mayRemove }: Props) {
         <ul className={css.more}>
           {rest.map((photo) => (
             <li key={photo.id}>
-              <Photo hash={photo.hash} alt={`Another photo of ${piece.label}`} width={96} height={110} />
+              <Photo
+                hash={photo.hash}
+                alt={`Another photo of ${piece.label}`}
+                width={96}
+                height={110}
+                drawn={photo}
+              />
               {toolsOf(photo)}
             </li>
           ))}

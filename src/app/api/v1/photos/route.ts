@@ -3,7 +3,7 @@ import { withMember } from '@/auth';
 import { db, store } from '@/records/platform';
 import { addPhoto } from '@/records/pieces';
 import { idSchema } from '@/features/shared/schema';
-import { photoSettingsSchema } from '@/features/opening/schema';
+import { photoSettingsSchema } from '@/features/shared/photoSchema';
 import { answer, refusal, pictureSchema } from '../upload';
 
 const photoSchema = z.object({

@@ -3,7 +3,14 @@ import type { OutboxItem } from './deviceStore';
 import { photosNow } from './photosNow';
 
 const frame = (left: number) => ({ left, right: 0.9, rim: 0.1, foot: 0.9 });
-const settings = (left: number) => ({ frame: frame(left), gains: null, strokes: [], view: null });
+const settings = (left: number) => ({
+  frame: frame(left),
+  gains: null,
+  strokes: [],
+  labels: [],
+  view: null,
+  stage: null,
+});
 const stored = { id: 'S', hash: 'h', width: 1, height: 1, firingId: 'F', at: new Date(), ...settings(0.1) };
 const piece = { id: 'P', photos: [stored] } as unknown as OpeningPiece;
 const waits = (id: string, write: object, pieceId = 'P') =>

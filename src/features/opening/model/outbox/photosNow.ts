@@ -12,14 +12,16 @@ export interface PhotoNow extends PhotoSettings {
 /** The photos of a piece: those on the server, then those on their way, each with what was set last. */
 export function photosNow(piece: OpeningPiece, waiting: readonly OutboxItem[]): PhotoNow[] {
   const own = waiting.filter(({ pieceId }) => pieceId === piece.id);
-  const stored = piece.photos.map(({ id, hash, frame, gains, strokes, view }) => ({
+  const stored = piece.photos.map(({ id, hash, frame, gains, strokes, labels, view, stage }) => ({
     id,
     hash,
     blob: null,
     frame,
     gains,
     strokes,
+    labels,
     view,
+    stage,
   }));
   const moving = own.flatMap(({ id, write }) =>
     write.kind === 'photo' && !stored.some((photo) => photo.id === id)

@@ -170,7 +170,9 @@ test('a photo goes as a form with its settings', async () => {
     frame: { left: 0.1, right: 0.9, rim: 0.1, foot: 0.9 },
     gains: null,
     strokes: [],
+    labels: [],
     view: null,
+    stage: null,
   };
   await queue(
     write('photo', 'P', { write: { kind: 'photo', pieceId: 'P', blob: new Blob(['x']), settings } }),

@@ -7,6 +7,7 @@ import {
   fitTiles,
   glazeSwatches,
   listGlazes,
+  listAliases,
   listMaterials,
   recipesInUse,
   versionsOf,
@@ -24,16 +25,18 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const base = db();
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
-  const [swatches, versions, materials, bodies, tiles, recipes, batches, headwords] = await Promise.all([
-    glazeSwatches(base),
-    versionsOf(base, id),
-    listMaterials(base),
-    listBodies(base),
-    fitTiles(base),
-    recipesInUse(base),
-    batchesOf(base, id),
-    headwordsOf(base, id),
-  ]);
+  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords] =
+    await Promise.all([
+      glazeSwatches(base),
+      versionsOf(base, id),
+      listMaterials(base),
+      listAliases(base),
+      listBodies(base),
+      fitTiles(base),
+      recipesInUse(base),
+      batchesOf(base, id),
+      headwordsOf(base, id),
+    ]);
   const learned = calibrations(tiles);
   return (
     <GlazeView
@@ -41,6 +44,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       swatch={swatches.get(id) ?? null}
       versions={versions}
       materials={materials}
+      aliases={aliases}
       clays={bodies.map((body) => ({
         id: body.id,
         name: body.name,
