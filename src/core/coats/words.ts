@@ -108,18 +108,48 @@ const THIRDS: readonly (readonly [number, number, string])[] = [
   [1 / 3, 1, 'upper two thirds'],
 ];
 
+/** The parts of a plate from its centre out, each up to a part of the way to the edge (judgement, common proportions). */
+const PLATE_PARTS = [
+  ['centre', 1 / 3],
+  ['well', 2 / 3],
+  ['flange', 0.92],
+  ['rim', 1],
+] as const;
+
+/** The parts of a plate that a band covers at least half of. @example partsOfPlate(0.66, 1) // 'flange and rim' */
+function partsOfPlate(from: number, to: number): string | undefined {
+  const parts = PLATE_PARTS.filter(([, end], i) => {
+    const start = PLATE_PARTS[i - 1]?.[1] ?? 0;
+    return Math.min(end, to) - Math.max(start, from) >= (end - start) / 2 - 1e-9;
+  });
+  const [first, last] = [parts[0]?.[0], parts.at(-1)?.[0]];
+  if (parts.length < 2) return first;
+  return parts.length === 2 ? `${first} and ${last}` : `${first} to ${last}`;
+}
+
 /**
  * Where a zone lies, in words a person at the bench would use.
  *
  * Bands within 4 % of a half or a third are named so; a narrow one at an end is the foot or the rim; a band
  * between others is the middle when it covers the centre; anything else is measured from the foot.
  *
- * @param piece whose band it is; on a plate bands are measured from the centre
+ * @param piece whose band it is; on a plate bands are measured from the centre, and those of its upper face are named
+ *   by its parts as well
  * @example placeWords({ from: 0, to: 0.34 }, tile) // 'lower third'
  * @example placeWords({ from: 0.05, to: 1 }, tile) // 'from 0.5 cm above the foot to the rim'
+ * @example placeWords({ from: 2 / 3, to: 1, side: 'inside' }, plate) // 'flange and rim, from 10.7 cm from the centre to the rim'
  */
-export function placeWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measures): Message {
+export function placeWords(
+  { from, to, side }: Pick<Zone, 'from' | 'to'> & { readonly side?: Zone['side'] },
+  piece: Measures,
+): Message {
   if (from === 0 && to === 1) return 'all over';
+  const measured = bandWords({ from, to }, piece);
+  const part = formShape(piece.form).plan && side === 'inside' && partsOfPlate(from, to);
+  return part && part !== measured ? text`${part}, ${measured}` : measured;
+}
+
+function bandWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measures): Message {
   const { isFlat, foot, beyond } = formShape(piece.form).plan
     ? { isFlat: true, foot: 'centre', beyond: 'from the centre' }
     : { isFlat: false, foot: 'foot', beyond: 'above the foot' };

@@ -200,6 +200,22 @@ test('zones are named as people say them', () => {
     'from 4 cm from the centre to the rim',
     'up to 8 cm from the centre',
   ]);
+  const face = (from: number, to: number) => sayMessage(placeWords({ from, to, side: 'inside' }, plate));
+  expect([
+    face(0, 1 / 3),
+    face(0, 2 / 3),
+    face(2 / 3, 1),
+    face(0.93, 1),
+    face(0.25, 1),
+    face(0, 0.15),
+  ]).toEqual([
+    'centre, up to 5.3 cm from the centre',
+    'centre and well, up to 10.7 cm from the centre',
+    'flange and rim, from 10.7 cm from the centre to the rim',
+    'rim',
+    'well to rim, from 4 cm from the centre to the rim',
+    'centre',
+  ]);
 });
 
 test('a piece is never flattened into one stack: what does not meet is not said to lie over one another', () => {
