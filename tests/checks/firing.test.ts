@@ -8,6 +8,7 @@ import {
   fitConeWork,
   heatWork,
   holdFor,
+  monoxideShare,
   TABLE_RATES,
   toFahrenheit,
   withHold,
@@ -159,4 +160,18 @@ test('the integral holds along uneven steps, cold and hot', () => {
     expect(Math.abs(own - plain)).toBeLessThan(0.01);
     expect(Number.isFinite(own)).toBe(true);
   }
+});
+
+// The table of carbon dioxide's own decay, JANAF Thermochemical Tables (1985), log10 K of CO2 = CO + ½ O2, from memory:
+// −7.742 at 1200 K, −5.316 at 1500 K. The voltage for a pressure of oxygen is Nernst's.
+test('the balance of monoxide that a probe tells is the table’s', () => {
+  for (const [kelvin, logK] of [
+    [1200, -7.742],
+    [1500, -5.316],
+  ] as const)
+    for (const oxygen of [1e-14, 1e-10, 1e-6]) {
+      const millivolts = 1000 * ((8.314 * kelvin) / (4 * 96_485)) * Math.log(0.2095 / oxygen);
+      const share = 10 ** logK / Math.sqrt(oxygen);
+      expect(monoxideShare(millivolts, kelvin - 273.15) / share).toBeCloseTo(1, 1);
+    }
 });

@@ -4,6 +4,7 @@ import {
   advanceFiring,
   fileFiring,
   firingById,
+  importLog,
   loadPieces,
   outcomeOf,
   rereadCones,
@@ -217,6 +218,17 @@ test('pieces of a weak reduction stand apart once somebody has said so; what spe
   expect((await sense()).summary).toMatchObject({ proofs: 2 });
   await setFullness(base, member, { firingId, fullness: 'half' });
   expect((await outcomeOf(base, await firingById(base, firingId))).suggestion!.because).toHaveLength(2);
+  // A probe is asked up to the hottest moment only: on the way down it stands in air.
+  const lines = Array.from({ length: 900 }, (_, i) => ({
+    ...{ seq: i + 1, minutes: i, target: null },
+    celsius: i <= 600 ? 60 + 2 * i : 1260 - 3 * (i - 600),
+    oxygen: i <= 600 ? 660 : 40,
+  }));
+  await importLog(base, member, { id: newId(), firingId, name: 'probe.csv' }, [lines]);
+  expect((await outcomeOf(base, await firingById(base, firingId))).suggestion).toEqual({
+    reached: 'as meant',
+    because: ['the probe stood at 660 mV'],
+  });
 });
 
 test('cones of the release before that nobody touched are no reading; the others are read again', async () => {

@@ -2,7 +2,7 @@ import { suggestAtmosphere, type AtmosphereFacts } from '.';
 
 const said = (more: Partial<AtmosphereFacts> = {}) =>
   suggestAtmosphere({
-    ...{ meant: 'reduction', events: [], minutes: 600, fullness: null, glazes: [] },
+    ...{ meant: 'reduction', events: [], minutes: 600, fullness: null, probe: [], glazes: [] },
     ...more,
   });
 const event = (kind: AtmosphereFacts['events'][number]['kind'], minutes: number, note = '') => ({
@@ -34,6 +34,24 @@ test('a draw ring decides; without one a light, short or missing reduction and a
     { events: [starts], fullness: 'half' as const },
   ])
     expect(said(facts)?.reached).toBe('weak');
+});
+
+test('a probe speaks before what was logged by hand, by its middle while it reduced and was hot', () => {
+  const probe = (millivolts: number, minutes = [300, 330, 360, 390, 420, 450]) =>
+    minutes.map((at) => ({ minutes: at, celsius: 1200, millivolts }));
+  const events = [event('reduction starts', 300, 'light'), event('reduction ends', 450)];
+  const reached = (mv: number) => said({ events, probe: probe(mv) })?.reached;
+  expect([90, 520, 650, 760].map(reached)).toEqual(['oxidised', 'weak', 'as meant', 'heavy']);
+  expect(said({ events, probe: probe(650) })?.because).toEqual(['the probe stood at 650 mV']);
+  // Two readings are too few, a cold probe and one after the reduction say nothing; a draw ring says more.
+  for (const unheard of [
+    probe(90, [300, 310]),
+    probe(90).map((one) => ({ ...one, celsius: 600 })),
+    probe(90, [460, 470, 480, 490, 500]),
+  ])
+    expect(said({ events, probe: unheard })?.because).toEqual(['only light reduction was logged']);
+  const ring = event('draw ring', 460, 'heavy');
+  expect(said({ events: [...events, ring], probe: probe(90) })?.reached).toBe('heavy');
 });
 
 test('colours speak only when more than one glaze is off', () => {

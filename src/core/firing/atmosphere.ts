@@ -1,3 +1,4 @@
+import { reductionByProbe, type ProbeReading } from './probe';
 import type { Atmosphere, AtmosphereReached, Fullness, EventKind } from '../vocabulary';
 
 /** What speaks about the atmosphere that a firing reached. */
@@ -9,6 +10,8 @@ export interface AtmosphereFacts {
   readonly minutes: number | null;
   /** Null when nobody said. */
   readonly fullness: Fullness | null;
+  /** What an oxygen probe logged up to the end of the climb, in order; empty without one. */
+  readonly probe: readonly ProbeReading[];
   /** Pieces by the glaze on top of them, and how many of those came out of another colour than they should. */
   readonly glazes: readonly { readonly pieces: number; readonly shifted: number }[];
 }
@@ -32,7 +35,8 @@ const BY_RING: Readonly<Record<string, AtmosphereReached>> = {
 };
 
 /**
- * Suggests what the atmosphere of a reduction firing came to. The last draw ring decides; without one a late, light or
+ * Suggests what the atmosphere of a reduction firing came to. The last draw ring decides, then an oxygen probe; without
+ * either a late, light or
  * short reduction, a part-empty kiln and the colours of several glazes speak for a weak one. Colours of one glaze alone
  * never do: its own proofs would set themselves apart. What speaks is common practice, no source.
  *
@@ -47,12 +51,21 @@ export function suggestAtmosphere(facts: AtmosphereFacts): AtmosphereSuggestion 
       reached: said,
       because: [`the last draw ring showed ${ring.note === 'none' ? 'no' : ring.note} reduction`],
     };
+  const probe = probeSaid(facts);
+  if (probe) return probe;
   const weak = [...reductionLogged(facts), ...kilnAndColours(facts)];
   if (weak.length) return { reached: 'weak', because: weak };
   const start = facts.events.findLast(({ kind }) => kind === 'reduction starts');
   return start
     ? { reached: 'as meant', because: [`${start.note ? `${start.note} reduction` : 'reduction'} was logged`] }
     : null;
+}
+
+function probeSaid({ events, probe }: AtmosphereFacts): AtmosphereSuggestion | null {
+  const from = events.find(({ kind }) => kind === 'reduction starts')?.minutes ?? 0;
+  const to = events.findLast(({ kind }) => kind === 'reduction ends')?.minutes ?? Infinity;
+  const said = reductionByProbe(probe, from, to);
+  return said && { reached: said.reached, because: [`the probe stood at ${Math.round(said.millivolts)} mV`] };
 }
 
 function reductionLogged({ events, minutes }: AtmosphereFacts): string[] {

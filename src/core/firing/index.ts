@@ -1,4 +1,5 @@
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
+export { monoxideShare, reductionByProbe, type ProbeReading } from './probe';
 export { suggestAtmosphere, type AtmosphereFacts, type AtmosphereSuggestion } from './atmosphere';
 export { coneIndex, coneNear, hitTarget, sideOfTarget } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';

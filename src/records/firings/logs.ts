@@ -2,7 +2,15 @@ import { rowsOf } from '@/records/platform/joins';
 import { setEnded } from '@/records/platform/write';
 import type { LogSourceRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow } from '@/records/platform/mapping';
-import { heatWork, meanOfSensors, thin, tidyLog, type LogLine, type CurvePoint } from '@/core/firing';
+import {
+  heatWork,
+  meanOfSensors,
+  thin,
+  tidyLog,
+  type LogLine,
+  type CurvePoint,
+  type ProbeReading,
+} from '@/core/firing';
 import type { EventKind } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
@@ -292,6 +300,19 @@ export async function curveOf(base: Db, firingId: string): Promise<readonly Curv
   return source
     ? curveFrom(await logPointsOf(base, source.id), [])
     : curveFrom([], await eventsOf(base, firingId));
+}
+
+/** What the oxygen probe of a firing said up to its hottest moment, in order; empty without one. */
+export async function probeOf(base: Db, firingId: string): Promise<ProbeReading[]> {
+  const source = (await sourcesOf(base, firingId)).at(-1);
+  const points = source ? (await logPointsOf(base, source.id)).flat() : [];
+  const hottest = points.reduce((most, { celsius }) => Math.max(most, celsius ?? -Infinity), -Infinity);
+  const top = points.find(({ celsius }) => celsius === hottest)?.minutes ?? 0;
+  return points
+    .flatMap(({ minutes, celsius, oxygen }) =>
+      celsius === null || oxygen === null || minutes > top ? [] : [{ minutes, celsius, millivolts: oxygen }],
+    )
+    .sort((a, b) => a.minutes - b.minutes);
 }
 
 /** One curve in order, spikes out: the mean of the thermocouples, or the hand readings where there are none. */

@@ -3,7 +3,7 @@ import { coneNear, hitTarget, suggestAtmosphere, type AtmosphereSuggestion } fro
 import type { Cone } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
-import { eventsOf } from './logs';
+import { eventsOf, probeOf } from './logs';
 
 /** What a firing came to, as far as somebody has to decide what follows from it. */
 export interface FiringOutcome {
@@ -17,12 +17,13 @@ export interface FiringOutcome {
 export async function outcomeOf(base: Db, firing: Firing): Promise<FiringOutcome> {
   const reached = firing.achievedCone;
   const missed = reached !== null && !hitTarget(firing.cone, reached);
-  const [filed, events, glazes] = await Promise.all([
+  const [filed, events, probe, glazes] = await Promise.all([
     base('zone')
       .where({ filed_by: firing.id, ended_at: null })
       .countDistinct({ pieces: 'piece_id' })
       .first<{ pieces: number | string }>(),
     eventsOf(base, firing.id),
+    firing.atmosphere === 'reduction' ? probeOf(base, firing.id) : [],
     coloursOf(base, firing.id),
   ]);
   const { startedAt, endedAt } = firing;
@@ -33,6 +34,7 @@ export async function outcomeOf(base: Db, firing: Firing): Promise<FiringOutcome
       events,
       minutes: startedAt && endedAt ? (endedAt.getTime() - startedAt.getTime()) / 60_000 : null,
       fullness: firing.fullness,
+      probe,
       glazes,
     }),
   };
