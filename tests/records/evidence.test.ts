@@ -222,12 +222,12 @@ test('pieces of a weak reduction stand apart once somebody has said so; what spe
   const lines = Array.from({ length: 900 }, (_, i) => ({
     ...{ seq: i + 1, minutes: i, target: null },
     celsius: i <= 600 ? 60 + 2 * i : 1260 - 3 * (i - 600),
-    oxygen: i <= 600 ? 660 : 40,
+    oxygen: i <= 600 ? 720 : 40,
   }));
   await importLog(base, member, { id: newId(), firingId, name: 'probe.csv' }, [lines]);
   expect((await outcomeOf(base, await firingById(base, firingId))).suggestion).toEqual({
     reached: 'as meant',
-    because: ['the probe stood at 660 mV'],
+    because: ['the probe stood at 720 mV'],
   });
 });
 

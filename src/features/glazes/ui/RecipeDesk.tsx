@@ -2,7 +2,7 @@
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useSaveKey } from '@/ui/useSaveKey';
 import { analyse, isKnownEnough, unknownIn, type AnalysisResult, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { drySpecificGravity } from '@/core/recipe';
@@ -43,7 +43,7 @@ export function RecipeDesk(props: Props) {
   const unknown = useMemo(() => unknownIn(understood.lines, book), [understood, book]);
   const isPlaced = isKnownEnough(understood.lines, book);
   const points = useMapPoints(props, isPlaced ? analysis : NOTHING, options);
-  useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true, enabled: mayChange });
+  useSaveKey(() => void save(), { enabled: mayChange });
   return (
     <div className={css.desk}>
       <div className={`${css.columns} no-print`} id="recipe">

@@ -1,4 +1,5 @@
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useSaveKey } from '@/ui/useSaveKey';
 import { FATES, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
 import type { Answers } from '../model/draft';
@@ -48,5 +49,5 @@ export function useOpeningKeys({
     const fate = FATES[Number(event.code.slice(-1)) - 1];
     if (fate) onFinish((said) => ({ ...said, state: 'read', fate }));
   });
-  useHotkeys('mod+enter', () => onFinish((said) => said), { enableOnFormTags: true });
+  useSaveKey(() => onFinish((said) => said));
 }

@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useSaveKey } from '@/ui/useSaveKey';
 import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
 import { ConflictNotice, PageHeader } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
@@ -27,7 +27,7 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
   const state = usePieceEditor({ bodyId: bodies[0]?.id ?? '', glazes, start, editing });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
-  useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true });
+  useSaveKey(() => void save());
   const bodyColour = bodies.find((body) => body.id === draft.bodyId)?.colour ?? '#c8b8a0';
   const remove = (i: number) => {
     const before = draft;

@@ -1,5 +1,5 @@
 'use client';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useSaveKey } from '@/ui/useSaveKey';
 import { ROUND_KINDS } from '@/core/vocabulary';
 import { GuideWords } from '@/ui/frame';
 import { RadioCards } from '@/ui/kit';
@@ -19,7 +19,7 @@ export function RoundMaker({ kilns, ...options }: Props) {
   const { glazes, bodies } = options;
   const state = useRoundMaker(options);
   const { setup, change, save } = state;
-  useHotkeys('mod+enter', () => void save(), { enableOnFormTags: true });
+  useSaveKey(() => void save());
   return (
     <>
       <GuideWords first="New round" />
