@@ -19,55 +19,139 @@ export interface Frame {
 const MIDDLE: Frame = { left: 0.15, right: 0.85, rim: 0.1, foot: 0.9 };
 
 /**
- * Guesses where a piece stands in a photo taken against a plain ground.
+ * Guesses where a piece stands in a photo, on a plain ground, on a busy table or held in a hand.
  *
- * The ground colour is the median of the picture's border. Rows and columns in which more than an eighth
- * of the pixels differ from it (by more than 36 of 255 in any channel, above the grain of a soft shadow)
- * hold the piece. A box under a twentieth of the picture, or one that fills it all, is no guess: then the
- * middle of the picture is returned.
+ * A colour is ground when it lies near the median of the picture's border (by less than 36 of 255 in each channel, above
+ * the grain of a soft shadow), or when it makes up more of the border than of the middle, as what stands about in a room
+ * does, and a hand that comes in over the edge. Of what is left, specks out, the patch that is largest and nearest to the
+ * middle is the piece; its box holds the rows and columns in which it is at least a quarter as wide, or as tall, as
+ * where it is widest. A box under a twentieth of the picture, or one that fills it all, is no guess: then the middle of
+ * the picture is returned.
  *
  * @example guessFrame(pixels).foot // 0.91
  */
 export function guessFrame(pixels: Pixels): Frame {
   const { width, height } = pixels;
-  const ground = borderMedian(pixels);
+  const patch = middlePatch(withoutSpecks(standingOut(pixels), width, height), width, height);
   const rows = new Uint32Array(height);
   const columns = new Uint32Array(width);
-  for (let y = 0, i = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, i += 3) {
-      if (differs(pixels.data, i, ground)) {
-        rows[y]!++;
-        columns[x]!++;
-      }
-    }
+  for (const i of patch) {
+    rows[Math.floor(i / width)]!++;
+    columns[i % width]!++;
   }
-  const [rim, foot] = span(rows, width / 8);
-  const [left, right] = span(columns, height / 8);
+  const [rim, foot] = span(rows);
+  const [left, right] = span(columns);
   const area = (foot - rim) * (right - left);
   return area < 0.05 || area > 0.98 ? MIDDLE : { left, right, rim, foot };
 }
 
-function differs(data: Pixels['data'], i: number, [r, g, b]: readonly [number, number, number]): boolean {
-  return Math.max(Math.abs(data[i]! - r), Math.abs(data[i + 1]! - g), Math.abs(data[i + 2]! - b)) > 36;
+/** The border is so wide, and the middle leaves out so much on each side, shares of the picture. */
+const [BORDER, ABOUT] = [0.04, 0.25];
+/** Near the middle of the border's colours, of 255 in each channel. */
+const NEAR = 36;
+
+/** 1 for each pixel that is not ground. */
+function standingOut({ data, width, height }: Pixels): Uint8Array {
+  const isIn = (out: number) => (x: number, y: number) =>
+    x >= width * out && x < width * (1 - out) && y >= height * out && y < height * (1 - out);
+  const [inside, central] = [isIn(BORDER), isIn(ABOUT)];
+  const [border, middle]: [number[], number[]] = [[], []];
+  for (let y = 0, i = 0; y < height; y++)
+    for (let x = 0; x < width; x++, i++) {
+      if (!inside(x, y)) border.push(i);
+      else if (central(x, y)) middle.push(i);
+    }
+  const [r, g, b] = [0, 1, 2].map((c) => middleOf(border.map((i) => data[i * 3 + c]!))) as [
+    number,
+    number,
+    number,
+  ];
+  const [about, amid] = [coloursOf(data, border), coloursOf(data, middle)];
+  return Uint8Array.from({ length: width * height }, (_, i) => {
+    const at = i * 3;
+    const far = Math.max(Math.abs(data[at]! - r), Math.abs(data[at + 1]! - g), Math.abs(data[at + 2]! - b));
+    return far > NEAR && amid[binOf(data, at)]! >= about[binOf(data, at)]! ? 1 : 0;
+  });
 }
 
-function borderMedian({ data, width, height }: Pixels): [number, number, number] {
-  const channel = (c: number) => {
-    const values: number[] = [];
-    for (let x = 0; x < width; x += 2)
-      values.push(data[x * 3 + c]!, data[((height - 1) * width + x) * 3 + c]!);
-    for (let y = 0; y < height; y += 2)
-      values.push(data[y * width * 3 + c]!, data[(y * width + width - 1) * 3 + c]!);
-    values.sort((a, b) => a - b);
-    return values[values.length >> 1] ?? 0;
-  };
-  return [channel(0), channel(1), channel(2)];
+const middleOf = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] ?? 0;
+
+/** Colours in 16 steps a channel. */
+const STEPS = 16;
+const binOf = (data: Pixels['data'], at: number) =>
+  ((data[at]! >> 4) * STEPS + (data[at + 1]! >> 4)) * STEPS + (data[at + 2]! >> 4);
+
+/** The share of each colour, its neighbours counted with it, among some pixels. */
+function coloursOf(data: Pixels['data'], pixels: readonly number[]): Float64Array {
+  const counts = new Float64Array(STEPS ** 3);
+  for (const i of pixels) counts[binOf(data, i * 3)]! += 1 / pixels.length;
+  const isStep = (of: number) => of >= 0 && of < STEPS;
+  const around = [-1, 0, 1];
+  return counts.map((_, bin) => {
+    const [r, g, b] = [Math.floor(bin / STEPS ** 2), Math.floor(bin / STEPS) % STEPS, bin % STEPS];
+    let sum = 0;
+    for (const dr of around)
+      for (const dg of around)
+        for (const db of around)
+          if (isStep(r + dr) && isStep(g + dg) && isStep(b + db))
+            sum += counts[bin + (dr * STEPS + dg) * STEPS + db]!;
+    return sum;
+  });
 }
 
-/** First and last place where the count passes the threshold, as fractions; empty when there is none. */
-function span(counts: Uint32Array, threshold: number): [number, number] {
-  const first = counts.findIndex((count) => count > threshold);
-  if (first === -1) return [0, 0];
-  const last = counts.findLastIndex((count) => count > threshold);
+/** A mask in which each pixel is what most of the 25 about it are. */
+function withoutSpecks(mask: Uint8Array, width: number, height: number): Uint8Array {
+  const across = summed(mask, width, height, 1, width);
+  const both = summed(across, height, width, width, 1);
+  return both.map((count) => (count > 12 ? 1 : 0));
+}
+
+/** Each pixel with its two neighbours on either side, along lines of a picture. */
+function summed(mask: Uint8Array, length: number, lines: number, step: number, next: number): Uint8Array {
+  const out = new Uint8Array(mask.length);
+  for (let line = 0; line < lines; line++)
+    for (let i = 0; i < length; i++) {
+      let sum = 0;
+      for (let k = i - 2; k <= i + 2; k++)
+        sum += mask[line * next + Math.min(length - 1, Math.max(0, k)) * step]!;
+      out[line * next + i * step] = sum;
+    }
+  return out;
+}
+
+/** The pixels of the patch of a mask that is largest, each counting less the farther it is from the middle. */
+function middlePatch(mask: Uint8Array, width: number, height: number): readonly number[] {
+  const left = mask.slice();
+  let best: { readonly pixels: readonly number[]; readonly weight: number } = { pixels: [], weight: 0 };
+  for (let start = 0; start < left.length; start++) {
+    if (!left[start]) continue;
+    left[start] = 0;
+    const pixels = [start];
+    let weight = 0;
+    for (let n = 0; n < pixels.length; n++) {
+      const i = pixels[n]!;
+      const [x, y] = [i % width, Math.floor(i / width)];
+      weight += 1 - Math.hypot(x / width - 0.5, y / height - 0.5);
+      const take = (other: number, isThere: boolean) => {
+        if (!isThere || !left[other]) return;
+        left[other] = 0;
+        pixels.push(other);
+      };
+      take(i - 1, x > 0);
+      take(i + 1, x < width - 1);
+      take(i - width, y > 0);
+      take(i + width, y < height - 1);
+    }
+    if (weight > best.weight) best = { pixels, weight };
+  }
+  return best.pixels;
+}
+
+/** First and last place where the count is a quarter of the highest, as fractions; nothing when there is none. */
+function span(counts: Uint32Array): [number, number] {
+  const least = counts.reduce((most, count) => Math.max(most, count), 0) / 4;
+  if (least === 0) return [0, 0];
+  const first = counts.findIndex((count) => count >= least);
+  const last = counts.findLastIndex((count) => count >= least);
   return [first / counts.length, (last + 1) / counts.length];
 }
