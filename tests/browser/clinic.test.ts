@@ -65,7 +65,8 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   await page.goto('/clinic');
   await page.getByRole('link', { name: /^Case \d+: crazing on SW-/ }).click();
   await expect(page.getByRole('heading', { name: /^Case \d+: the glaze shrinks more/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Lamp Clear crazing ladder' })).toBeVisible();
+  const tried = page.getByRole('region', { name: 'Case' });
+  await expect(tried.getByRole('link', { name: 'Lamp Clear crazing ladder' })).toBeVisible();
   const ladder = page.getByRole('region', { name: 'What-if' });
   await expect(ladder.getByRole('row').nth(1)).toContainText('Lamp Clear, control');
   await expect(ladder.getByRole('row').nth(1)).toContainText('crazes');

