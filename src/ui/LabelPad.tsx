@@ -1,43 +1,53 @@
 'use client';
 import Button from '@mui/material/Button';
-import { useState, type FormEvent, type PointerEvent } from 'react';
+import { useState, type FormEvent, type MouseEvent } from 'react';
 import type { Point } from '@/core/photo';
 import { WordField } from './kit';
 import css from './labelPad.module.css';
-import { Strokes, type DrawnStrokes, type PhotoWords } from './Strokes';
+import { PhotoSheet, type PictureSize } from './PhotoSheet';
+import { Strokes, type PhotoWords } from './Strokes';
 
-interface Props extends Omit<DrawnStrokes, 'labels'> {
+interface Props {
+  readonly src: string;
+  readonly alt: string;
+  readonly size: PictureSize | null;
+  readonly strokes: readonly (readonly Point[])[];
   readonly labels: readonly PhotoWords[];
   readonly onChange: (labels: PhotoWords[]) => void;
 }
 
-/** Lies over a photo that is shown whole: a tap on a spot asks for words, which stand there with an arrow. */
-export function LabelPad({ labels, onChange, ...drawn }: Props) {
+/** A photo shown whole: a tap on a spot asks for words, which stand there with an arrow. */
+export function LabelPad({ src, alt, size, strokes, labels, onChange }: Props) {
   const [at, setAt] = useState<Point | null>(null);
   const [words, setWords] = useState('');
-  const point = (event: PointerEvent<HTMLButtonElement>) => {
+  // A press of Enter is a click without a place.
+  const point = (event: MouseEvent<HTMLButtonElement>) => {
+    if (event.detail === 0) return setAt(MIDDLE);
     const box = event.currentTarget.getBoundingClientRect();
     setAt({ x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height });
   };
   const add = (event: FormEvent) => {
     event.preventDefault();
-    if (words.trim()) onChange([...labels, { at: at ?? MIDDLE, words: words.trim() }]);
+    if (at && words.trim()) onChange([...labels, { at, words: words.trim() }]);
     setWords('');
     setAt(null);
   };
   const shown = at ? [...labels, { at, words: words || '…' }] : labels;
-  return (
+  const over = size && (
     <>
-      <Strokes {...drawn} labels={shown} />
+      <Strokes {...size} strokes={strokes} labels={shown} />
       <button
         type="button"
         className={css.pad}
         aria-label="Point at something; Enter points at the middle"
-        onPointerUp={point}
-        onClick={(event) => event.detail === 0 && setAt(MIDDLE)}
+        onClick={point}
       />
+    </>
+  );
+  return (
+    <PhotoSheet src={src} alt={alt} size={size} over={over}>
       {at && (
-        <form className={css.field} onSubmit={add}>
+        <form className={css.field} data-at={at.y > 0.5 ? 'top' : 'foot'} onSubmit={add}>
           <WordField
             label="What is there"
             value={words}
@@ -51,7 +61,7 @@ export function LabelPad({ labels, onChange, ...drawn }: Props) {
           <Button onClick={() => setAt(null)}>Cancel</Button>
         </form>
       )}
-    </>
+    </PhotoSheet>
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePageKey } from './usePageKey';
 import { isSame, useBench, type BenchItem } from './frame';
 
 /** Picks a piece, or a zone of it, up onto the bench, or puts it back; `p` does the same for the one in view. */
@@ -15,7 +15,7 @@ export function PickUp({
 }) {
   const { held, toggle } = useBench();
   const on = held.some((one) => isSame(one, piece));
-  useHotkeys('p', () => toggle(piece), { enabled: hotkey });
+  usePageKey('p', () => toggle(piece), { enabled: hotkey });
   return (
     <Button
       size={small ? 'small' : 'medium'}

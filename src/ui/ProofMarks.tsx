@@ -4,12 +4,15 @@ export function ProofMarks({
   agreeing,
   height = 14,
   most = 12,
+  isSaidBeside = false,
 }: {
   proofs: number;
   agreeing: number;
   height?: number;
   /** Strokes drawn at most; then the number is said beside them. */
   most?: number;
+  /** Whether the number stands in words beside the strokes already. */
+  isSaidBeside?: boolean;
 }) {
   const shown = Math.min(proofs, most);
   const differing = proofs - agreeing;
@@ -29,7 +32,7 @@ export function ProofMarks({
           />
         ))}
       </svg>
-      {proofs > most && <span className="figures small">{proofs}</span>}
+      {proofs > most && !isSaidBeside && <span className="figures small">{proofs}</span>}
     </span>
   );
 }

@@ -1,10 +1,11 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 
-/** Leads from a count to the rules by which it was counted. */
-export function WhyThisNumber() {
+/** Leads from a count to the rules by which it was counted; the count itself may be the link. */
+export function WhyThisNumber({ children = 'Why this number?' }: { children?: ReactNode }) {
   return (
     <Link href="/evidence" className="small" title="What counts as a proof, and what stands apart">
-      Why this number?
+      {children}
     </Link>
   );
 }

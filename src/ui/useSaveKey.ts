@@ -1,7 +1,8 @@
 import { useHotkeys } from 'react-hotkeys-hook';
+import { isUnderDialog } from './usePageKey';
 
 /**
- * Saves with Ctrl+Enter (⌘+Enter), wherever the focus is. The key is taken before a field sees it: a drop-down would
+ * Saves the page with Ctrl+Enter (⌘+Enter), wherever the focus is. The key is taken before a field sees it: a drop-down would
  * open on Enter as well.
  */
 export function useSaveKey(save: () => void, { enabled = true }: { readonly enabled?: boolean } = {}): void {
@@ -11,6 +12,12 @@ export function useSaveKey(save: () => void, { enabled = true }: { readonly enab
       event.stopPropagation();
       save();
     },
-    { enabled, enableOnFormTags: true, preventDefault: true, eventListenerOptions: { capture: true } },
+    {
+      enabled,
+      enableOnFormTags: true,
+      preventDefault: true,
+      eventListenerOptions: { capture: true },
+      ignoreEventWhen: isUnderDialog,
+    },
   );
 }

@@ -4,7 +4,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePageKey } from '../usePageKey';
 import { compareAddress, useBench } from './BenchContext';
 import { TABS } from './tabs';
 
@@ -38,7 +38,7 @@ export function Keys() {
   const bench = useBench();
   const [sheet, setSheet] = useState(false);
 
-  useHotkeys(
+  usePageKey(
     '/',
     (event) => {
       event.preventDefault();
@@ -46,12 +46,12 @@ export function Keys() {
     },
     { useKey: true },
   );
-  useHotkeys('?', () => setSheet(true), { useKey: true });
-  useHotkeys('n', () => router.push('/pieces/new'));
-  useHotkeys('g>f', () => router.push('/find'));
-  useHotkeys('b', () => bench.setOpen(!bench.open));
-  useHotkeys('c', () => router.push(compareAddress(bench.held)), { enabled: bench.held.length > 1 });
-  useHotkeys(
+  usePageKey('?', () => setSheet(true), { useKey: true });
+  usePageKey('n', () => router.push('/pieces/new'));
+  usePageKey('g>f', () => router.push('/find'));
+  usePageKey('b', () => bench.setOpen(!bench.open));
+  usePageKey('c', () => router.push(compareAddress(bench.held)), { enabled: bench.held.length > 1 });
+  usePageKey(
     TABS.map(({ key }) => `g>${key}`),
     (_, { keys }) => {
       const tab = TABS.find(({ key }) => key === keys?.at(-1));

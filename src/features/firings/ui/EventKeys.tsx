@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePageKey } from '@/ui/usePageKey';
 import { type EventKind, type Ring, type FiringEvent, FIRING_EVENTS, eventAsks } from '@/core/vocabulary';
 import { celsius } from '@/core/units';
 import type { StoredEvent } from '@/records/firings';
@@ -65,13 +65,12 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
   };
   const tap = (kind: EventKind) =>
     eventAsks(kind) ? setAsking(asking === kind ? null : kind) : void put(kind);
-  useHotkeys(
+  usePageKey(
     kinds.map(({ key }) => key),
     ({ key: pressed }) => {
       const event = kinds.find(({ key }) => key === pressed);
       if (event && !isBusy) tap(event.kind);
     },
-    [kinds, asking, isBusy],
   );
   const remove = async (event: StoredEvent) => {
     await run(() => setEventEnded({ id: event.id, ended: true }));

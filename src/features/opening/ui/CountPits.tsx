@@ -77,7 +77,7 @@ export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Pro
   };
   return (
     <Dialog open onClose={onClose} fullScreen aria-label="Count pits">
-      <div className={css.desk}>
+      <div className={css.counting}>
         <h2>{zone.headword}</h2>
         {ready ? (
           <p role="status">

@@ -4,7 +4,7 @@ import ArrowForward from '@mui/icons-material/ArrowForward';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePageKey } from '@/ui/usePageKey';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { ShelfCone } from '@/records/firings';
 import { GuideWords } from '@/ui/frame';
@@ -50,8 +50,8 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   useEffect(() => {
     window.scrollTo(0, 0);
   }, [piece?.id]);
-  useHotkeys('left', () => go(index - 1));
-  useHotkeys('right', () => go(index + 1));
+  usePageKey('left', () => go(index - 1));
+  usePageKey('right', () => go(index + 1));
   useEffect(() => {
     photoWorker();
     void cacheAppShell();

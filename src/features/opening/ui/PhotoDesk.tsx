@@ -21,7 +21,9 @@ import type { PhotoSettings, ZoneCount } from '@/records/pieces';
 import { CountPits } from './CountPits';
 import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
+import { ToggleRow } from '@/ui/kit';
 import { LabelPad } from '@/ui/LabelPad';
+import { PhotoSheet, type PictureSize } from '@/ui/PhotoSheet';
 import { useObjectUrl } from '@/ui/useObjectUrl';
 
 /** A photo as the desk has it in hand. */
@@ -57,11 +59,12 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
     stage: photo.stage,
   });
   const view = settings.view ?? guessView(piece.form);
-  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const [size, setSize] = useState<PictureSize | null>(null);
   const [mode, setMode] = useState<Mode>('frame');
   const [said, setSaid] = useState('');
   const [counting, setCounting] = useState<OpeningZone | null>(null);
   const url = useObjectUrl(photo.blob);
+  const alt = `Photo of ${piece.label}`;
   const seen = useMemo(
     () => piece.zones.filter(({ side }) => sidesIn(view, piece.form).includes(side)),
     [piece, view],
@@ -79,48 +82,22 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
     if (gains) setSettings((now) => ({ ...now, gains }));
   };
   return (
-    <Dialog open fullScreen onClose={onClose} aria-label={`Photo of ${piece.label}`}>
+    <Dialog open fullScreen onClose={onClose} aria-label={alt}>
       <div className={css.desk}>
-        <div className={css.modes} role="group" aria-label="What it shows">
-          {VIEWS.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={view === one}
-              onClick={() => setSettings((now) => ({ ...now, view: one }))}
-            >
-              {one}
-            </button>
-          ))}
-        </div>
-        <div className={css.modes} role="group" aria-label="What to do">
-          {MODES.map(([id, name]) => (
-            <button key={id} type="button" aria-pressed={mode === id} onClick={() => setMode(id)}>
-              {name}
-            </button>
-          ))}
-        </div>
-        <p className={css.hint}>{said || MODES.find(([id]) => id === mode)![2]}</p>
-        <div className={css.picture}>
-          {url && (
-            <div className={css.sheet}>
-              <img
-                src={url}
-                alt={`Photo of ${piece.label}`}
-                draggable={false}
-                onLoad={({ currentTarget: { naturalWidth: width, naturalHeight: height } }) =>
-                  setSize({ width, height })
-                }
-              />
-              {size && mode === 'words' && (
-                <LabelPad
-                  {...size}
-                  strokes={settings.strokes}
-                  labels={settings.labels}
-                  onChange={(labels) => setSettings((now) => ({ ...now, labels }))}
-                />
-              )}
-              {size && mode !== 'words' && (
+        {url && mode === 'words' && (
+          <LabelPad
+            {...{ src: url, alt, size }}
+            strokes={settings.strokes}
+            labels={settings.labels}
+            onChange={(labels) => setSettings((now) => ({ ...now, labels }))}
+          />
+        )}
+        {url && mode !== 'words' && (
+          <PhotoSheet
+            {...{ src: url, alt, size }}
+            onSize={setSize}
+            over={
+              size && (
                 <Marks
                   size={size}
                   aspect={aspect}
@@ -131,9 +108,24 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
                   onChange={setSettings}
                   onTap={(point) => void tap(point)}
                 />
-              )}
-            </div>
-          )}
+              )
+            }
+          />
+        )}
+        <div className={css.modes}>
+          <ToggleRow
+            label="What it shows"
+            options={VIEWS.map((one) => [one, one] as const)}
+            value={view}
+            onChange={(next) => setSettings((now) => ({ ...now, view: next }))}
+          />
+          <ToggleRow
+            label="What to do"
+            options={MODES.map(([id, name]) => [id, name] as const)}
+            value={mode}
+            onChange={setMode}
+          />
+          <p>{said || MODES.find(([id]) => id === mode)![2]}</p>
         </div>
         <DeskZones piece={piece} zones={seen} colours={colours} onCount={setCounting} />
         <DeskFoot mode={mode} settings={settings} onChange={setSettings} onClose={onClose} onSet={onSet} />
@@ -253,7 +245,7 @@ function useColours(
 }
 
 interface MarksProps {
-  readonly size: { readonly width: number; readonly height: number };
+  readonly size: PictureSize;
   readonly aspect: number;
   readonly mode: Mode;
   readonly settings: PhotoSettings;

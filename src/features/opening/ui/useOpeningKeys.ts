@@ -1,4 +1,4 @@
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePageKey } from '@/ui/usePageKey';
 import { useSaveKey } from '@/ui/useSaveKey';
 import { FATES, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
@@ -32,20 +32,20 @@ export function useOpeningKeys({
   onUndo,
   onFinish,
 }: Acts): void {
-  useHotkeys(HOME.map(([key]) => key).join(','), (event) => {
+  usePageKey(HOME.map(([key]) => key).join(','), (event) => {
     const said = HOME.find(([key]) => key === event.key.toLowerCase());
     if (said) onSay(said[1]);
   });
-  useHotkeys('1,2,3', (event) => onGrade(Number(event.key) as 1 | 2 | 3));
-  useHotkeys('up', () => onZone(1), { preventDefault: true });
-  useHotkeys('down', () => onZone(-1), { preventDefault: true });
-  useHotkeys('.', onDefect, { useKey: true, preventDefault: true });
-  useHotkeys('e', onExpected);
-  useHotkeys('i', onTwin);
-  useHotkeys('u', onUndo);
-  useHotkeys('m', () => onFinish((said) => ({ ...said, state: 'missing' })));
-  useHotkeys('x', () => onFinish((said) => ({ ...said, state: 'broken' })));
-  useHotkeys(FATES.map((_, i) => `shift+${i + 1}`).join(','), (event) => {
+  usePageKey('1,2,3', (event) => onGrade(Number(event.key) as 1 | 2 | 3));
+  usePageKey('up', () => onZone(1), { preventDefault: true });
+  usePageKey('down', () => onZone(-1), { preventDefault: true });
+  usePageKey('.', onDefect, { useKey: true, preventDefault: true });
+  usePageKey('e', onExpected);
+  usePageKey('i', onTwin);
+  usePageKey('u', onUndo);
+  usePageKey('m', () => onFinish((said) => ({ ...said, state: 'missing' })));
+  usePageKey('x', () => onFinish((said) => ({ ...said, state: 'broken' })));
+  usePageKey(FATES.map((_, i) => `shift+${i + 1}`).join(','), (event) => {
     const fate = FATES[Number(event.code.slice(-1)) - 1];
     if (fate) onFinish((said) => ({ ...said, state: 'read', fate }));
   });

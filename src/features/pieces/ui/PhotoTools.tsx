@@ -29,7 +29,7 @@ export function PhotoTools({ photo, piece, isShown, onRemove }: Props) {
     if ((await run(() => movePhotoTo({ id: photo.id, label: label ?? '' }))) !== undefined) setLabel(null);
   };
   return (
-    <div className={css.photoTools}>
+    <div className={css.tools}>
       <SelectField
         label={`It shows${guessed(photo.view)}`}
         value={photo.view ?? guessView(piece.form)}

@@ -41,21 +41,13 @@ export function PiecePhotos({ piece, drawing, mayChange, mayRemove }: Props) {
     <>
       <div className={css.pictures}>
         {first && (
-          <div>
-            <Photo
-              hash={first.hash}
-              alt={`Photo of ${piece.label}`}
-              width="100%"
-              height={420}
-              drawn={first}
-            />
-            {toolsOf(first)}
-          </div>
+          <Photo hash={first.hash} alt={`Photo of ${piece.label}`} width="100%" height={420} drawn={first} />
         )}
         <div className={css.drawing}>
           {piece.isDescribed && <Silhouette {...drawing} size={first ? 170 : 300} strip />}
         </div>
       </div>
+      {first && toolsOf(first)}
       {rest.length > 0 && (
         <ul className={css.more}>
           {rest.map((photo) => (

@@ -182,20 +182,18 @@ function FiringResult({
           <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} piece={piece} />
         ))}
       </ul>
-      {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
-        <LinkButton
-          size="small"
-          href={`/firings/${firing.firingId}/opening?piece=${piece.id}`}
-          sx={{ mt: 1 }}
-        >
-          {firing.zones.some((zone) => zone.readings.length) ? 'Record again' : 'Record now'}
-        </LinkButton>
-      )}
-      {firing.zones.length > 0 && (
-        <LinkButton size="small" href={`/clinic?piece=${piece.label}`} sx={{ mt: 1, ml: 1 }}>
-          What went wrong? Find a defect by its look
-        </LinkButton>
-      )}
+      <div className={css.tools}>
+        {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
+          <LinkButton size="small" href={`/firings/${firing.firingId}/opening?piece=${piece.id}`}>
+            {firing.zones.some((zone) => zone.readings.length) ? 'Record again' : 'Record now'}
+          </LinkButton>
+        )}
+        {firing.zones.length > 0 && (
+          <LinkButton size="small" href={`/clinic?piece=${piece.label}`}>
+            What went wrong? Find a defect by its look
+          </LinkButton>
+        )}
+      </div>
       {firing.zones.some((zone) => zone.readings.length) && (
         <LateLook piece={piece} firing={firing} days={days} />
       )}
@@ -265,8 +263,10 @@ function ZoneResult({
         ))}
         {zone.proofs > 0 && (
           <p className="small quiet">
-            <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} /> {zone.agreeing} of{' '}
-            {zone.proofs} pieces agree <WhyThisNumber />
+            <ProofMarks proofs={zone.proofs} agreeing={zone.agreeing} height={11} isSaidBeside />{' '}
+            <WhyThisNumber>
+              {zone.proofs === 1 ? 'one piece' : `${zone.agreeing} of ${zone.proofs} pieces agree`}
+            </WhyThisNumber>
           </p>
         )}
       </div>

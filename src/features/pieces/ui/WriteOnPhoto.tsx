@@ -27,30 +27,25 @@ export function WriteOnPhoto({ photo, label, onClose }: Props) {
     <Dialog open fullScreen onClose={onClose} aria-label={`Write on the photo of ${label}`}>
       <div className={css.writing}>
         <p>Tap what you want to point at.</p>
-        <div className={css.sheet}>
-          <div style={{ aspectRatio: `${photo.width} / ${photo.height}` }}>
-            <img src={`/api/v1/photos/${photo.hash}?width=1440`} alt={`Photo of ${label}`} />
-            <LabelPad {...photo} labels={labels} onChange={setLabels} />
-          </div>
-        </div>
+        <LabelPad
+          src={`/api/v1/photos/${photo.hash}?width=full`}
+          alt={`Photo of ${label}`}
+          size={photo}
+          strokes={photo.strokes}
+          labels={labels}
+          onChange={setLabels}
+        />
         {labels.length > 0 && (
-          <ul>
+          <div className={css.tools}>
             {labels.map(({ words }, i) => (
-              <li key={i}>
-                {words}{' '}
-                <Button
-                  size="small"
-                  variant="text"
-                  onClick={() => setLabels(labels.filter((_, n) => n !== i))}
-                >
-                  Remove “{words}”
-                </Button>
-              </li>
+              <Button key={i} size="small" onClick={() => setLabels(labels.filter((_, n) => n !== i))}>
+                Remove “{words}”
+              </Button>
             ))}
-          </ul>
+          </div>
         )}
         <FormErrors errors={errors} />
-        <div className={css.photoTools}>
+        <div className={css.tools}>
           <Button onClick={onClose}>Cancel</Button>
           <Button variant="contained" disabled={isBusy} onClick={() => void save()}>
             Done
