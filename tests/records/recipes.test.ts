@@ -193,6 +193,10 @@ test('what the studio calls a material is remembered, and means what was said la
     material: 'Potash feldspar',
     known: true,
   });
+  // A slip of the finger is taken back, and stands in the history.
+  await rememberAlias(base, member, { name: 'Yard spar', material: null });
+  expect(await meant('Yard spar')).toBeUndefined();
+  await rememberAlias(base, member, { name: 'Yard spar', material: null });
   // Its own name says more than any other.
   await rememberAlias(base, member, { name: 'Silica', material: 'Whiting' });
   expect(await meant('silica')).toBe('Silica');

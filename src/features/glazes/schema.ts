@@ -36,7 +36,7 @@ export const batchSchema = z.object({
 /** A name that the studio writes for a material. */
 export const aliasSchema = z.object({
   name: z.string().trim().min(1).max(80, 'At most 80 letters.'),
-  material: z.string().trim().min(1).max(80),
+  material: z.string().trim().min(1).max(80).nullable(),
 });
 
 export const versionChoiceSchema = z.object({ glazeId: idSchema, versionId: idSchema });

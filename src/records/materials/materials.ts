@@ -50,22 +50,33 @@ export async function listAliases(base: Db): Promise<Record<string, string>> {
   return Object.fromEntries(rows.map(({ name, material }) => [name, material]));
 }
 
-/** Remembers that a written name means a material; said again it means what was said last. */
+/** A written name, and the material that it means; null when it means none any more. */
+export interface MaterialAlias {
+  readonly name: string;
+  readonly material: string | null;
+}
+
+/** Remembers that a written name means a material, or forgets it; said again it means what was said last. */
 export async function rememberAlias(
   base: Db,
   memberId: string,
-  { name, material }: { readonly name: string; readonly material: string },
+  { name, material }: MaterialAlias,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const before = await trx('material_alias').where({ name }).forUpdate().first();
-    if (before?.material === material) return;
+    if ((before?.material ?? null) === material) return;
     const id = before?.id ?? newId();
-    if (before) await trx('material_alias').where({ id }).update({ material });
-    else await trx('material_alias').insert({ id, name, material });
-    await recordChange(trx, memberId, 'material alias', id, before ? { material: before.material } : null, {
-      name,
-      material,
-    });
+    if (material === null) await trx('material_alias').where({ id }).delete();
+    else await trx('material_alias').insert({ id, name, material }).onConflict('id').merge();
+    const was = before ? { name: before.name, material: before.material } : null;
+    await recordChange(
+      trx,
+      memberId,
+      'material alias',
+      id,
+      was,
+      material === null ? null : { name, material },
+    );
   });
 }
 

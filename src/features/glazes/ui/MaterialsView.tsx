@@ -1,13 +1,16 @@
 'use client';
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { cautionsOf, materialBook, type Material } from '@/core/chemistry';
 import type { StudioMaterial } from '@/records/materials';
-import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
+import { Acts, FormErrors, PageHeader, TwoColumns } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { OxideName } from '@/ui/Oxide';
 import css from '@/ui/cards.module.css';
+import { useMutation } from '@/ui/useMutation';
+import { saveAlias } from '../actions';
 import { MaterialCard } from './MaterialCard';
 import sheet from './materials.module.css';
 
@@ -17,11 +20,13 @@ interface Props {
   readonly changing: string | null;
   /** A name to begin a new one with. */
   readonly name: string;
+  /** Names of materials by what the studio calls them. */
+  readonly aliases: Readonly<Record<string, string>>;
   readonly mayChange: boolean;
 }
 
 /** What is on the shelf: built-in materials and the studio's own, with analysis, loss in the fire and cautions. */
-export function MaterialsView({ own, changing, name, mayChange }: Props) {
+export function MaterialsView({ own, changing, name, aliases, mayChange }: Props) {
   const [wanted, setWanted] = useState('');
   const book = useMemo(() => materialBook(own), [own]);
   const shown = book.materials.filter((material) =>
@@ -52,6 +57,7 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
         Plain names are theoretical formulas; “typical” ones are analyses from memory. Put your supplier’s
         analysis in their place: everything is calculated again with it.
       </p>
+      <Aliases aliases={aliases} mayChange={mayChange} />
       <TwoColumns
         at="right"
         aside={
@@ -78,6 +84,37 @@ export function MaterialsView({ own, changing, name, mayChange }: Props) {
         </ul>
       </TwoColumns>
     </>
+  );
+}
+
+/** What the studio calls materials beside their names; a teacher may take a name back. */
+function Aliases({ aliases, mayChange }: Pick<Props, 'aliases' | 'mayChange'>) {
+  const { run, isBusy, errors } = useMutation();
+  const count = Object.keys(aliases).length;
+  if (count === 0) return null;
+  return (
+    <details className={sheet.aliases}>
+      <summary>{count === 1 ? 'One name' : `${count} names`} of your own for materials</summary>
+      <ul>
+        {Object.entries(aliases).map(([name, material]) => (
+          <li key={name}>
+            <span>
+              <b>{name}</b> means {material}
+            </span>
+            {mayChange && (
+              <Button
+                size="small"
+                disabled={isBusy}
+                onClick={() => void run(() => saveAlias({ name, material: null }))}
+              >
+                Forget “{name}”
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <FormErrors errors={errors} />
+    </details>
   );
 }
 

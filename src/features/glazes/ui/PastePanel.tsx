@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { searchMaterials, type Line, type MaterialBook } from '@/core/chemistry';
 import { parseRecipe, usableLines, type ParsedLine } from '@/core/recipe';
 import { useMutation } from '@/ui/useMutation';
+import { useUndo } from '@/ui/Undo';
 import { saveAlias } from '../actions';
 import css from './glaze.module.css';
 
@@ -25,9 +26,19 @@ function replaced(pasted: string, { written, material }: ParsedLine, name: strin
 /** A pasted recipe, and beside each line what was understood of it. */
 export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
   const { run, errors } = useMutation();
+  const { offer, line: undo } = useUndo();
   const parsed = useMemo(() => parseRecipe(pasted, book), [pasted, book]);
   const lines = usableLines(parsed);
   const likely = (written: string) => searchMaterials(book, written.split(' ')[0] ?? '', 2);
+  const mean = async (line: ParsedLine, material: string) => {
+    const said = { name: line.material, material };
+    onChange(replaced(pasted, line, material));
+    if ((await run(() => saveAlias(said))) === undefined) return;
+    offer(`“${said.name}” means ${material} from now on.`, () => {
+      onChange(pasted);
+      void run(() => saveAlias({ ...said, material: null }));
+    });
+  };
   return (
     <section className={css.paste} aria-label="Paste a recipe">
       <TextField
@@ -66,14 +77,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
                   <span key="unknown">
                     <b>not in your materials list</b>{' '}
                     {likely(line.material).map(({ name }) => (
-                      <Button
-                        key={name}
-                        size="small"
-                        onClick={() => {
-                          void run(() => saveAlias({ name: line.material, material: name }));
-                          onChange(replaced(pasted, line, name));
-                        }}
-                      >
+                      <Button key={name} size="small" onClick={() => void mean(line, name)}>
                         Same as {name}?
                       </Button>
                     ))}
@@ -96,6 +100,7 @@ export function PastePanel({ pasted, book, onChange, onUse, onClose }: Props) {
           ]}
         />
       )}
+      {undo}
       <FormErrors errors={errors} />
       <p className={css.buttons}>
         <Button

@@ -1,6 +1,6 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
-import { listMaterials } from '@/records/materials';
+import { listAliases, listMaterials } from '@/records/materials';
 import { hasRole } from '@/records/people';
 import { MaterialsView } from '@/features/glazes/ui/MaterialsView';
 
@@ -13,9 +13,11 @@ interface Asked {
 export default async function Page({ searchParams }: Asked) {
   const member = await requireMember();
   const { change, name } = await searchParams;
+  const [own, aliases] = await Promise.all([listMaterials(db()), listAliases(db())]);
   return (
     <MaterialsView
-      own={await listMaterials(db())}
+      own={own}
+      aliases={aliases}
       changing={change ?? null}
       name={name ?? ''}
       mayChange={hasRole(member.role, 'teacher')}
