@@ -5,6 +5,9 @@ import tseslint from 'typescript-eslint';
 const VOCABULARY =
   '/^(oxidation|reduction|gloss|satin|matte|stable|runs|ring strip|leather-hard|regla[sz]e|pinholing)$/';
 
+/** What the type-checked rules read. */
+const TYPED = ['src/**/*.{ts,tsx}', 'demo/**/*.ts', 'tests/**/*.ts'];
+
 const config = [
   ...next,
   { ignores: ['.next/**', '.jiten/**', 'next-env.d.ts', 'test-results/**', 'public/**'] },
@@ -18,20 +21,12 @@ const config = [
       '@next/next/no-img-element': 'off',
     },
   },
+  ...tseslint.configs.recommendedTypeCheckedOnly.map((preset) => ({ ...preset, files: TYPED })),
   {
-    files: ['src/**/*.{ts,tsx}', 'demo/**/*.ts', 'tests/**/*.ts'],
-    plugins: { '@typescript-eslint': tseslint.plugin },
-    languageOptions: { parser: tseslint.parser, parserOptions: { projectService: true } },
+    files: TYPED,
+    languageOptions: { parserOptions: { projectService: true } },
     rules: {
-      '@typescript-eslint/await-thenable': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-for-in-array': 'error',
-      '@typescript-eslint/no-misused-promises': 'error',
-      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
-      '@typescript-eslint/only-throw-error': 'error',
-      '@typescript-eslint/prefer-promise-reject-errors': 'error',
-      '@typescript-eslint/restrict-plus-operands': 'error',
       // A message or a record within a template would read "[object Object]".
       '@typescript-eslint/restrict-template-expressions': [
         'error',
@@ -55,17 +50,14 @@ const config = [
   },
   // The tests of a value may say "anything like this"; what is shipped knows what it reads.
   {
-    files: ['src/**/*.{ts,tsx}'],
-    ignores: ['src/**/*.test.ts', 'src/records/platform/migrations/**'],
+    files: ['**/*.test.ts', 'tests/**', 'demo/**', 'src/records/platform/migrations/**'],
     rules: {
-      '@typescript-eslint/no-unsafe-argument': 'error',
-      '@typescript-eslint/no-unsafe-assignment': 'error',
-      '@typescript-eslint/no-unsafe-call': 'error',
-      '@typescript-eslint/no-unsafe-member-access': 'error',
-      '@typescript-eslint/no-unsafe-return': 'error',
-      '@typescript-eslint/no-base-to-string': 'error',
-      '@typescript-eslint/no-redundant-type-constituents': 'error',
-      '@typescript-eslint/unbound-method': 'error',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/require-await': 'off',
     },
   },
   {

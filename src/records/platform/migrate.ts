@@ -37,9 +37,9 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
 };
 
 const migrationSource: Knex.MigrationSource<string> = {
-  getMigrations: async () => Object.keys(MIGRATIONS),
+  getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),
   getMigrationName: (name) => name,
-  getMigration: async (name) => MIGRATIONS[name]!,
+  getMigration: (name) => Promise.resolve(MIGRATIONS[name]!),
 };
 
 /** Brings the schema up to date; returns the names of the steps that ran, none when it was. */
