@@ -9,6 +9,7 @@ import { contrast } from './contrast';
 import { diagnose } from './diagnose';
 import { fit } from './fit';
 import { heatwork } from './heatwork';
+import { measure } from './measure';
 import { zones } from './zones';
 
 /** A command: checks its input, then answers with plain data. */
@@ -22,6 +23,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   zones,
   cone,
   heatwork,
+  measure,
   contrast,
   diagnose,
   colour,

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
+import { METRIC } from '@/core/units';
 import { FORMS, formShape } from '@/core/vocabulary';
-import { parseNumber } from './kit/NumberField';
+import { readPlain } from './kit/NumberField';
+import { readIn } from './kit/QuantityField';
 import { bandPath, drawnWidth, halfOf } from './Silhouette';
 import { isOpen } from './frame/tabs';
 import { theme } from './theme';
@@ -45,10 +47,28 @@ test('inside is drawn to the left and outside to the right when a piece has both
 test.each([
   ['3,5', 3.5],
   [' 12.25 ', 12.25],
-  ['1 200', 1200],
+  ['4 1/2', 4.5],
   ['', null],
-  ['abc', NaN],
-])('%j is read as a person means it', (text, value) => expect(parseNumber(text)).toBe(value));
+])('%j is read as a person means it', (text, value) =>
+  expect(readPlain(text)).toEqual({ value, error: null }),
+);
+
+test('a field for a quantity takes other units than its own, and says what it understood', () => {
+  const us = { temperature: '°F', length: 'in', mass: 'lb' } as const;
+  const inches = readIn('length', us);
+  expect(inches('4 1/2')).toEqual({ value: 4.5, error: null });
+  expect(inches('11,43 cm')).toEqual({ value: expect.closeTo(4.5, 9), error: null, note: '= 4.50 in' });
+  expect(readIn('length', METRIC)('4 1/2"')).toEqual({
+    value: expect.closeTo(11.43, 9),
+    error: null,
+    note: '= 11.4 cm',
+  });
+  expect(readIn('rate', METRIC)('180 F/h')).toMatchObject({ value: 100, note: '= 100 °C/h' });
+  expect(readIn('thickness', us)('2 mm').value).toBeCloseTo(2 / 25.4, 9);
+  expect(readIn('temperatureStep', us)('10 C').value).toBeCloseTo(18, 9);
+  expect(inches('1,200').error).toMatch(/thousands/);
+  expect(inches('5 kg').error).toBe('“kg” is a weight, not a length.');
+});
 
 test('an entry belongs to the wall’s tab, and Today only to itself', () => {
   expect(isOpen('/wall', '/entry/x')).toBe(true);

@@ -49,6 +49,9 @@ test.each([
     '{"coats":[{"glaze":"A","side":"outside","from":0.5,"to":0.5,"times":1}]}',
     /^coats\[0\]\.from: must be below to/,
   ],
+  [['measure'], '{"text":"5 kg","kind":"length"}', /^text: “kg” is a weight/],
+  [['measure'], '{"text":"cone 15","kind":"cone"}', /^text: is no cone/],
+  [['measure'], '{"text":"5","kind":"width","units":"uk"}', /^kind: .*\nunits: /],
 ])('%j with %s says what is wrong', (args, input, message) => {
   const { status, stderr } = spawnSync(JITEN, args, { input, encoding: 'utf8' });
   expect(status).toBe(2);
@@ -57,6 +60,20 @@ test.each([
 
 const answer = (command: string, input: unknown) =>
   JSON.parse(execFileSync(JITEN, [command], { input: JSON.stringify(input), encoding: 'utf8' }));
+
+test('measure says what it understood, and what that comes to', () => {
+  expect(answer('measure', { text: '1 lb 4 oz', kind: 'weight' })).toEqual({
+    value: 1.25,
+    unit: 'lb',
+    canonical: 566.9904625,
+  });
+  expect(answer('measure', { text: '2', kind: 'volume', units: 'imperial' })).toEqual({
+    value: 2,
+    unit: 'gal',
+    canonical: 9092.18,
+  });
+  expect(answer('measure', { text: '06', kind: 'cone' })).toEqual({ value: -5, unit: 'cone', canonical: -5 });
+});
 
 // Orton Ceramic Foundation, as tests/checks/firing.test.ts; the hold is common practice, no source.
 test('cone and heatwork answer as the contract says', () => {

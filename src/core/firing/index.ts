@@ -1,7 +1,7 @@
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
 export { monoxideShare, reductionByProbe, type ProbeReading } from './probe';
 export { suggestAtmosphere, type AtmosphereFacts, type AtmosphereSuggestion } from './atmosphere';
-export { coneIndex, coneNear, hitTarget, sideOfTarget } from './names';
+export { coneIndex, coneNear, hitTarget, readCone, sideOfTarget } from './names';
 export { CONE_TABLE, TABLE_RATES } from './table';
 export {
   climbAt,

@@ -1,5 +1,5 @@
 import { CONES } from '../vocabulary';
-import { coneIndex, coneNear, hitTarget, sideOfTarget } from './names';
+import { coneIndex, coneNear, hitTarget, readCone, sideOfTarget } from './names';
 import { coolingOf } from './programme';
 
 test('the index rises along the series and lands on its fixed points', () => {
@@ -12,6 +12,13 @@ test('the index rises along the series and lands on its fixed points', () => {
 test('halves are understood as people write them, and what is no cone is null', () => {
   expect(['5.5', '5 1/2', ' 5½ '].map(coneIndex)).toEqual([5.5, 5.5, 5.5]);
   expect(['', '0', '15', '023', '6½', 'six', '-1'].map(coneIndex)).toEqual(Array(7).fill(null));
+});
+
+test('a cone is read as potters write it', () => {
+  expect(['6', 'cone 6', 'Cone6', 'c6', '^6', 'Δ6', '06', '^06', '05 1/2', 'Δ5,5'].map(readCone)).toEqual([
+    6, 6, 6, 6, 6, 6, -5, -5, -4.5, 5.5,
+  ]);
+  expect(['cone', '^', 'cone 23', '6 F', 'c', '6 or 7'].map(readCone)).toEqual(Array(6).fill(null));
 });
 
 test('a firing proves its cone within half a cone; one whose cones were not read is taken at its word', () => {

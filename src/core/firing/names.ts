@@ -16,6 +16,17 @@ export function coneIndex(cone: string): number | null {
 }
 
 /**
+ * The cone that somebody wrote: "6", "06", "cone 6", "c6", "^6", "Δ6", "05 1/2".
+ *
+ * @returns its index as in {@link coneIndex}, or null when it names no cone that there is
+ * @example readCone('^06') // -5
+ */
+export function readCone(written: string): number | null {
+  const name = written.trim().replace(/^(?:cone|c(?=\d)|\^|Δ|∆|△)\s*/i, '');
+  return coneIndex(name.replace(/[,.]5$/, '½'));
+}
+
+/**
  * Whether a firing came out close enough to its target to prove an entry of that cone: within half a cone.
  * A firing whose cones were not read is taken at its word.
  *

@@ -1,18 +1,11 @@
 import { understandMaterial, type Line, type MaterialBook } from '../chemistry';
+import { readNumber } from '../units';
 
 /** What is wrong with an amount as written; null when nothing is. */
 export type AmountError = string | null;
 
-/** Ways of writing thousands: 1,000 and 1 000 and 1.000; three decimals after a point are taken at their word. */
-const THOUSANDS = [
-  /^[+-]?\d{1,3}([, '\u00a0\u202f]\d{3})+([.,]\d+)?$/,
-  /^[+-]?\d{1,3}(\.000|(\.\d{3}){2,})$/,
-];
-
 /**
- * Reads an amount as people write it: comma or point for the decimals, a percent sign or a g after it.
- *
- * What could be a thousands separator is refused rather than guessed at.
+ * Reads an amount as people write it ({@link readNumber}), with or without a percent sign or a g after it.
  *
  * @returns the number, or null with what is wrong; a blank has neither
  * @example readAmount('12,5') // { amount: 12.5, error: null }
@@ -21,14 +14,10 @@ export function readAmount(written: string): { readonly amount: number | null; r
   const text = written.trim().replace(/\s*(%|g|grams?|parts?)$/i, '');
   if (text === '') return { amount: null, error: null };
   const wrong = (error: string) => ({ amount: null, error });
-  if (THOUSANDS.some((pattern) => pattern.test(text)) && !/^[+-]?0[.,]/.test(text))
-    return wrong(
-      `${text}: is that thousands or decimals? Write ${text.replace(/\D/g, '')} or one more decimal.`,
-    );
-  if (!/^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(text)) return wrong(`${text} is no number.`);
-  const amount = Number(text.replace(',', '.'));
-  if (amount < 0) return wrong('Cannot be negative.');
-  return amount > 1e6 ? wrong('More than a million?') : { amount, error: null };
+  const { value, error } = readNumber(text);
+  if (error !== null) return wrong(error);
+  if (value < 0) return wrong('Cannot be negative.');
+  return value > 1e6 ? wrong('More than a million?') : { amount: value, error: null };
 }
 
 /** One pasted line and what was understood of it. */

@@ -1,4 +1,14 @@
+export {
+  MEASURE_KINDS,
+  type Measure,
+  type MeasureKind,
+  readMeasure,
+  type ReadMeasure,
+  UNIT_SYSTEMS,
+  type UnitSystem,
+} from './measure';
 export { joined, type Message, sayMessage, text } from './message';
+export { readNumber, type ReadNumber } from './number';
 export {
   celsius,
   type Dimension,

@@ -1,3 +1,5 @@
+import { G_PER_POUND, MM_PER_INCH } from './measure';
+
 /** What a number measures. Each has one unit inside the house and is shown in the reader's. */
 export type Dimension =
   /** °C */
@@ -40,10 +42,6 @@ interface Scale {
   /** Decimals more than in the unit of the house. */
   readonly finer?: number;
 }
-
-/** The inch is 25.4 mm and the pound 453.59237 g by definition (NIST SP 811, appendix B.8). */
-const MM_PER_INCH = 25.4;
-const G_PER_POUND = 453.59237;
 
 const SHOWN: Readonly<Record<Dimension, (units: Units) => Scale>> = {
   temperature: ({ temperature }) =>

@@ -1,11 +1,19 @@
 'use client';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
+import { readNumber } from '@/core/units';
 
-/** A number as people type it: comma or point for the decimals; null when blank, NaN when it is no number. */
-export function parseNumber(text: string): number | null {
-  const plain = text.trim().replace(/\s/g, '').replace(',', '.');
-  return plain === '' ? null : Number(plain);
+/** What was made of a text in a field: a number, or what is wrong; null and nothing wrong for a blank. */
+export interface ReadField {
+  readonly value: number | null;
+  readonly error: string | null;
+  /** What was understood, when the text does not say it by itself. */
+  readonly note?: string;
+}
+
+/** A number as people type it: comma or point for the decimals, or a fraction. */
+export function readPlain(text: string): ReadField {
+  return text.trim() === '' ? { value: null, error: null } : readNumber(text);
 }
 
 type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'error'> & {
@@ -14,6 +22,8 @@ type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'error'> & {
   readonly error?: string | undefined;
   /** Called when what is typed is no number; without it the last number stays. */
   readonly onNotANumber?: () => void;
+  /** How a text is read; as a plain number otherwise. */
+  readonly read?: (text: string) => ReadField;
 };
 
 /** What is in the field, and what its owner has made of it. */
@@ -28,27 +38,36 @@ interface Typed {
 }
 
 /**
- * A field for a number that keeps what was typed, comma decimals included, and says when it is none. What was typed is
- * forgotten when the owner sets another value, as after a save, or when the field is left with something not taken.
+ * A field for a number that keeps what was typed, comma decimals and fractions included, and says when it is none. What
+ * was typed is forgotten when the owner sets another value, as after a save, or when the field is left with something
+ * not taken.
  */
-export function NumberField({ value, onChange, error, onNotANumber, onBlur, ...rest }: Props) {
+export function NumberField({
+  value,
+  onChange,
+  error,
+  onNotANumber,
+  onBlur,
+  read = readPlain,
+  ...rest
+}: Props) {
   const [typed, setTyped] = useState<Typed | null>(null);
   if (typed && !typed.isTaken && Object.is(value, typed.told)) setTyped({ ...typed, isTaken: true });
   const text = typed && Object.is(value, typed.isTaken ? typed.told : typed.before) ? typed.text : null;
   const shown = text ?? (value === null || Number.isNaN(value) ? '' : String(value));
-  const wrong = text !== null && Number.isNaN(parseNumber(text)) ? 'This is not a number.' : error;
+  const made = text === null ? null : read(text);
+  const wrong = made?.error ?? error;
   return (
     <TextField
       {...rest}
       value={shown}
       error={Boolean(wrong)}
-      helperText={wrong}
+      helperText={wrong ?? made?.note ?? rest.helperText}
       onChange={(event) => {
-        const number = parseNumber(event.target.value);
-        const isNumber = !Number.isNaN(number);
-        const told = isNumber || onNotANumber ? number : value;
+        const { value: number, error: isNone } = read(event.target.value);
+        const told = isNone === null ? number : onNotANumber ? Number.NaN : value;
         setTyped({ text: event.target.value, told, before: value, isTaken: false });
-        if (isNumber) onChange(number);
+        if (isNone === null) onChange(number);
         else onNotANumber?.();
       }}
       onBlur={(event) => {

@@ -1,9 +1,19 @@
 'use client';
 import type { TextFieldProps } from '@mui/material/TextField';
-import { useState } from 'react';
-import { shownDigits, shownValue, typedValue, unitOf, type Dimension } from '@/core/units';
+import { useMemo, useState } from 'react';
+import {
+  readMeasure,
+  sayQuantity,
+  shownDigits,
+  shownValue,
+  typedValue,
+  unitOf,
+  type Dimension,
+  type MeasureKind,
+  type Units,
+} from '@/core/units';
 import { useUnits } from '../units';
-import { NumberField } from './NumberField';
+import { NumberField, readPlain, type ReadField } from './NumberField';
 
 export interface QuantityFieldProps extends Omit<TextFieldProps, 'value' | 'onChange' | 'error' | 'label'> {
   readonly dimension: Dimension;
@@ -20,7 +30,34 @@ export interface QuantityFieldProps extends Omit<TextFieldProps, 'value' | 'onCh
   readonly onNotANumber?: () => void;
 }
 
-/** A field for a quantity, typed and shown in the reader's units. */
+/** What a text with a unit is read as; a step is a difference, as a rate is. */
+const KINDS: Readonly<Record<Dimension, MeasureKind>> = {
+  temperature: 'temperature',
+  temperatureStep: 'rate',
+  rate: 'rate',
+  length: 'length',
+  thickness: 'length',
+  mass: 'weight',
+};
+
+/** Reads a text as a number in the reader's unit of a dimension; one with a unit of its own is converted and said. */
+export function readIn(dimension: Dimension, units: Units): (text: string) => ReadField {
+  return (text) => {
+    const plain = readPlain(text);
+    if (plain.error === null || !/[^\d\s.,/+-]/.test(text)) return plain;
+    const { measure, error } = readMeasure(text, KINDS[dimension]);
+    if (error !== null) return { value: null, error };
+    const { canonical: value } = measure;
+    const digits = dimension === 'length' ? 1 : shownDigits(dimension, 0, units);
+    return {
+      value: shownValue(dimension, value, units),
+      error: null,
+      note: `= ${sayQuantity({ dimension, value, digits }, units)}`,
+    };
+  };
+}
+
+/** A field for a quantity, typed and shown in the reader's units; any other unit may be typed behind the number. */
 export function QuantityField({
   dimension,
   label,
@@ -49,6 +86,7 @@ export function QuantityField({
   return (
     <NumberField
       {...rest}
+      read={useMemo(() => readIn(dimension, units), [dimension, units])}
       label={`${label}, ${unitOf(dimension, units)}`}
       value={value === null || Number.isNaN(value) ? value : isAsTyped ? last.typed : show(value)}
       onChange={keep}

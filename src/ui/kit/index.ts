@@ -15,7 +15,7 @@ export {
   TextInput,
   YesNoInput,
 } from './inputs';
-export { NumberField, parseNumber } from './NumberField';
+export { NumberField } from './NumberField';
 export { QuantityField } from './QuantityField';
 export { Acts, PageHeader, TitleRow } from './PageHeader';
 export { RadioCards } from './RadioCards';
