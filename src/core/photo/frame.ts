@@ -23,8 +23,8 @@ const MIDDLE: Frame = { left: 0.15, right: 0.85, rim: 0.1, foot: 0.9 };
  *
  * A colour is ground when it lies near the median of the picture's border (by less than 36 of 255 in each channel, above
  * the grain of a soft shadow), or when it makes up more of the border than of the middle, as what stands about in a room
- * does, and a hand that comes in over the edge. Of what is left, specks and thin things out, the patch that is largest and
- * nearest to the middle is the piece; its box holds the rows and columns in which it is at least a quarter as wide, or as tall, as
+ * does, and a hand that comes in over the edge. Of what is left, specks out and in a room thin things, the patch that is
+ * largest and nearest to the middle is the piece; its box holds the rows and columns in which it is at least a quarter as wide, or as tall, as
  * where it is widest. A box under a twentieth of the picture, or one that fills it all, is no guess: then the middle of
  * the picture is returned.
  *
@@ -32,8 +32,9 @@ const MIDDLE: Frame = { left: 0.15, right: 0.85, rim: 0.1, foot: 0.9 };
  */
 export function guessFrame(pixels: Pixels): Frame {
   const { width, height } = pixels;
-  const mask = withoutSpecks(standingOut(pixels), width, height);
-  const thick = withoutThin(mask, width, height, Math.round(width * THIN));
+  const { out, isPlain } = standingOut(pixels);
+  const mask = withoutSpecks(out, width, height);
+  const thick = isPlain ? mask : withoutThin(mask, width, height, Math.round(width * THIN));
   const patch = middlePatch(thick.includes(1) ? thick : mask, width, height);
   const rows = new Uint32Array(height);
   const columns = new Uint32Array(width);
@@ -49,13 +50,15 @@ export function guessFrame(pixels: Pixels): Frame {
 
 /** The border is so wide, and the middle leaves out so much on each side, shares of the picture. */
 const [BORDER, ABOUT] = [0.04, 0.25];
-/** What is thinner than this share of the picture's width is no piece: a handle, a finger, a thing on the shelf behind. */
+/** A ground of which more than this share of the border is of other colours is not plain: a room, not a hand alone. */
+const NOT_PLAIN = 0.25;
+/** In a room, what is thinner than this share of the picture's width is no piece: a thing on the shelf behind. */
 const THIN = 0.16;
 /** Near the middle of the border's colours, of 255 in each channel. */
 const NEAR = 36;
 
-/** 1 for each pixel that is not ground. */
-function standingOut({ data, width, height }: Pixels): Uint8Array {
+/** 1 for each pixel that is not ground; and whether the ground is of one colour. */
+function standingOut({ data, width, height }: Pixels): { out: Uint8Array; isPlain: boolean } {
   const isIn = (out: number) => (x: number, y: number) =>
     x >= width * out && x < width * (1 - out) && y >= height * out && y < height * (1 - out);
   const [inside, central] = [isIn(BORDER), isIn(ABOUT)];
@@ -71,11 +74,14 @@ function standingOut({ data, width, height }: Pixels): Uint8Array {
     number,
   ];
   const [about, amid] = [coloursOf(data, border), coloursOf(data, middle)];
-  return Uint8Array.from({ length: width * height }, (_, i) => {
-    const at = i * 3;
-    const far = Math.max(Math.abs(data[at]! - r), Math.abs(data[at + 1]! - g), Math.abs(data[at + 2]! - b));
-    return far > NEAR && amid[binOf(data, at)]! >= about[binOf(data, at)]! ? 1 : 0;
+  const isFar = (i: number) =>
+    Math.max(Math.abs(data[i * 3]! - r), Math.abs(data[i * 3 + 1]! - g), Math.abs(data[i * 3 + 2]! - b)) >
+    NEAR;
+  const out = Uint8Array.from({ length: width * height }, (_, i) => {
+    const bin = binOf(data, i * 3);
+    return isFar(i) && amid[bin]! >= about[bin]! ? 1 : 0;
   });
+  return { out, isPlain: border.filter(isFar).length < border.length * NOT_PLAIN };
 }
 
 const middleOf = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] ?? 0;
