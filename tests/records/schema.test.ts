@@ -1,16 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { type Db, fromJson, migrate, newId, unmigrate, unmigrateOne, tablesSource } from '@/records/platform';
+import { fromJson, migrate, newId, unmigrate, unmigrateTo, tablesSource } from '@/records/platform';
 import { addEvent } from '@/records/firings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
 import { piecePage, relayStalePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
 import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
-
-/** Takes the newest migrations back. */
-async function takeBack(base: Db, count: number): Promise<void> {
-  for (let i = 0; i < count; i++) await unmigrateOne(base);
-}
 
 test('the schema goes up and down without a rest', async () => {
   const base = await freshBase('migrations');
@@ -19,7 +14,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('016_photos');
+  expect((await migrate(base)).at(-1)).toBe('017_people');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -64,7 +59,7 @@ test('a studio of the release before keeps its coats, events, requests and cases
     changes: await base('change').whereNot({ what: 'zone rules' }).orderBy('id').select('what'),
   });
   const now = await look();
-  await takeBack(base, 4);
+  await unmigrateTo(base, '012_wall_layers');
   const [before] = await base.raw('select low, high from coat');
   expect(before).toEqual([{ low: 0.1, high: 0.7 }]);
   const [told] = await base.raw(
@@ -99,7 +94,7 @@ test('entries that the release before counted by zones are summed up again by pi
       .where('h.text', 'Sleeper')
       .first<{ id: string; proofs: number; summary: string | null }>('e.id', 'e.proofs', 'e.summary');
   expect((await ofSleeper()).proofs).toBe(1);
-  await takeBack(base, 3);
+  await unmigrateTo(base, '013_names');
   await base('entry')
     .where({ id: (await ofSleeper()).id })
     .update({ proofs: 3 });
@@ -128,7 +123,7 @@ test('a zone is told the photo that its swatch was cut from, one that none shows
   const [older, newest] = [newId(), newId()];
   await base.transaction((trx) => trx('photo').insert([photo(older, 1), photo(newest, 2)]));
   await base('zone').where({ piece_id: ids[0]!, side: 'outside' }).update({ swatch_hash: 'x' });
-  await takeBack(base, 1);
+  await unmigrateTo(base, '015_seen_only');
   await migrate(base);
   const zones = await base('zone').where({ piece_id: ids[0]!, ended_at: null }).orderBy('side');
   expect(zones.map(({ side, photo_id }) => [side, photo_id])).toEqual(

@@ -1,3 +1,6 @@
 /** What members may do, each role all of those after it. */
 export const ROLES = ['technician', 'teacher', 'student', 'visitor'] as const;
 export type Role = (typeof ROLES)[number];
+
+/** How long a password is, characters. */
+export const PASSWORD_LENGTH = { least: 10, most: 200 } as const;

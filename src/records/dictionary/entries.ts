@@ -1,6 +1,6 @@
 import type { ReadingDefectRow } from '@/records/platform/tables';
 import { found } from '@/records/platform/errors';
-import { createHash } from 'node:crypto';
+import { hashOf } from '@/records/platform/hash';
 import {
   entryKey,
   groundKey,
@@ -23,10 +23,6 @@ import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { versionsInUse } from '@/records/materials/glazes';
-
-function hashOf(key: string): string {
-  return createHash('sha256').update(key).digest('base64url');
-}
 
 /** Finds a row by its key hash, or adds it; safe when two transactions add the same one. */
 async function ensureRow(

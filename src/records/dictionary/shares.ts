@@ -1,7 +1,7 @@
 import { type Maybe, firstOf, rowsOf } from '@/records/platform/joins';
 import type { ShareLinkRow } from '@/records/platform/tables';
 import { type Mapping, flag, readRow } from '@/records/platform/mapping';
-import { createHash } from 'node:crypto';
+import { hashOf } from '@/records/platform/hash';
 import type { Knex } from 'knex';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
@@ -27,10 +27,6 @@ export interface Share extends ShareDraft {
 }
 
 const DAY = 86_400_000;
-
-function hashOf(token: string): string {
-  return createHash('sha256').update(token).digest('base64url');
-}
 
 /**
  * Makes a link. The token is made by the maker's browser and only its hash is kept: who reads the table cannot

@@ -1,12 +1,9 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
+import { hashOf } from '@/records/platform/hash';
 import type { Db } from '@/records/platform/db';
 import { saveSetting, setting } from '@/records/platform/settings';
 
 const NAME = 'calendar feed';
-
-function hashOf(token: string): string {
-  return createHash('sha256').update(token).digest('base64url');
-}
 
 /** Makes a new address for the calendar feed and puts the old one out of use; only its hash is kept. */
 export async function renewFeed(base: Db, memberId: string): Promise<string> {

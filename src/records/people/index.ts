@@ -1,13 +1,44 @@
 export {
+  acceptInvitation,
+  addInvitation,
+  endInvitation,
+  type Invitation,
+  invitationBy,
+  type InvitationDraft,
+  listInvitations,
+} from './invitations';
+export { type Group, type GroupDraft, listGroups, saveGroup, setGroupEnded, teacherOf } from './groups';
+export {
+  type Account,
+  accountOf,
   addFirstMember,
   addMember,
+  changePassword,
+  changeSignIn,
   checkPassword,
-  endSessions,
   hasMembers,
-  makersOf,
   hasRole,
+  makersOf,
   type Member,
-  memberOfSession,
-  sessionsOf,
-  startSession,
 } from './members';
+export { addPasswordLink, passwordLinkBy, takePasswordLink } from './passwordLinks';
+export { passwordError } from './passwords';
+export {
+  addMaker,
+  FORMER_MEMBER,
+  leaveStudio,
+  listPeople,
+  mergeMaker,
+  type Person,
+  returnToStudio,
+  savePerson,
+} from './roster';
+export {
+  type FactorOffer,
+  hasSecondFactor,
+  offerSecondFactor,
+  removeSecondFactor,
+  takeCode,
+  confirmSecondFactor,
+} from './secondFactor';
+export { endSessions, memberOfSession, type Session, sessionsOf, startSession } from './sessions';

@@ -1,7 +1,7 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { Atmosphere, Form, TextureBySide } from '@/core/vocabulary';
 import { coreCoat, covers, fileZones, twinText, zonesOf, type FiledZone, type Zone } from '@/core/coats';
-import { createHash } from 'node:crypto';
+import { hashOf } from '@/records/platform/hash';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import type { ZoneRow } from '@/records/platform/tables';
 import { ensureEntry, refreshEntries } from '@/records/dictionary/entries';
@@ -219,7 +219,7 @@ export function twinKeyOf(piece: {
   readonly roundCellId: string | null;
   readonly coats: Parameters<typeof twinText>[0]['coats'];
 }): string {
-  return createHash('sha256').update(twinText(piece)).digest('base64url');
+  return hashOf(twinText(piece));
 }
 
 /** Pieces laid again in one transaction. */

@@ -3,7 +3,7 @@ export { currentRevision } from './revision';
 export { changesOf } from './changes';
 export { connect, db, type Db, fromJson, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
-export { migrate, unmigrate, unmigrateOne } from './migrate';
+export { migrate, unmigrate, unmigrateTo } from './migrate';
 export { type NumberBlock, reserveNumbers } from './numbers';
 export { saveSetting, setting } from './settings';
 export { folderStore, store, type Store } from './store';

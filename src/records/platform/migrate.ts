@@ -16,6 +16,7 @@ import * as names from './migrations/013_names';
 import * as piecesCounted from './migrations/014_pieces_counted';
 import * as seenOnly from './migrations/015_seen_only';
 import * as photos from './migrations/016_photos';
+import * as groups from './migrations/017_people';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -34,6 +35,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '014_pieces_counted': piecesCounted,
   '015_seen_only': seenOnly,
   '016_photos': photos,
+  '017_people': groups,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {
@@ -53,7 +55,8 @@ export async function unmigrate(base: Db): Promise<void> {
   await base.migrate.rollback({ migrationSource }, true);
 }
 
-/** Takes the newest step back. */
-export async function unmigrateOne(base: Db): Promise<void> {
-  await base.migrate.down({ migrationSource });
+/** Takes steps back until one of that name is the newest. */
+export async function unmigrateTo(base: Db, name: string): Promise<void> {
+  const after = Object.keys(MIGRATIONS).filter((one) => one > name);
+  for (const _ of after) await base.migrate.down({ migrationSource });
 }

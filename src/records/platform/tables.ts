@@ -114,9 +114,19 @@ export interface GroundRow {
   id: string; key_hash: string; body_id: string; slips: string; name: string;
 }
 
+export interface GroupMemberRow {
+  group_id: string; member_id: string;
+}
+
 export interface HeadwordRow {
   id: string; key_hash: string; text: string; layers: string; depth: number; base_glaze_id: string | null;
   top_glaze_id: string | null;
+}
+
+export interface InvitationRow {
+  id: string; key_hash: string; role: 'technician' | 'teacher' | 'student' | 'visitor';
+  group_id: string | null; maker_id: string | null; uses: number; most: number; until: Date;
+  member_id: string; at: Date; ended_at: Date | null;
 }
 
 export interface JobRow {
@@ -158,8 +168,13 @@ export interface MaterialAliasRow {
 }
 
 export interface MemberRow {
-  id: string; name: string; sign_in: string; password_hash: string; role: Role; created_at: Date;
-  ended_at: Date | null; version: number;
+  id: string; name: string; sign_in: string | null; password_hash: string | null; role: Role;
+  created_at: Date; ended_at: Date | null; version: number; totp_secret: string | null; totp_at: Date | null;
+  totp_step: number | null;
+}
+
+export interface MemberGroupRow {
+  id: string; name: string; teacher_id: string; at: Date; ended_at: Date | null; version: number;
 }
 
 export interface NamedWallRow {
@@ -168,6 +183,11 @@ export interface NamedWallRow {
 
 export interface NumberBlockRow {
   id: string; device: string; first: number; last: number; member_id: string; at: Date;
+}
+
+export interface PasswordLinkRow {
+  id: string; key_hash: string; for_id: string; until: Date; used_at: Date | null; member_id: string;
+  at: Date;
 }
 
 export interface PhotoRow {
@@ -198,6 +218,10 @@ export interface ReadingRow {
 
 export interface ReadingDefectRow {
   reading_id: string; defect: DefectId; place: Place; severity: Severity;
+}
+
+export interface RecoveryCodeRow {
+  id: string; member_id: string; key_hash: string; used_at: Date | null;
 }
 
 export interface RoundRow {
@@ -279,7 +303,9 @@ declare module 'knex/types/tables' {
     glaze: TableType<GlazeRow>;
     glaze_version: TableType<GlazeVersionRow>;
     ground: TableType<GroundRow>;
+    group_member: TableType<GroupMemberRow>;
     headword: TableType<HeadwordRow>;
+    invitation: TableType<InvitationRow>;
     job: TableType<JobRow>;
     kiln: TableType<KilnRow>;
     kiln_part: TableType<KilnPartRow>;
@@ -289,13 +315,16 @@ declare module 'knex/types/tables' {
     material: TableType<MaterialRow>;
     material_alias: TableType<MaterialAliasRow>;
     member: TableType<MemberRow>;
+    member_group: TableType<MemberGroupRow>;
     named_wall: TableType<NamedWallRow>;
     number_block: TableType<NumberBlockRow>;
+    password_link: TableType<PasswordLinkRow>;
     photo: TableType<PhotoRow>;
     piece: TableType<PieceRow>;
     programme: TableType<ProgrammeRow>;
     reading: TableType<ReadingRow>;
     reading_defect: TableType<ReadingDefectRow>;
+    recovery_code: TableType<RecoveryCodeRow>;
     round: TableType<RoundRow>;
     round_cell: TableType<RoundCellRow>;
     series: TableType<SeriesRow>;
