@@ -84,11 +84,12 @@ export async function hasSecondFactor(base: Db, memberId: string): Promise<boole
 export async function takeCode(base: Db, memberId: string, code: string): Promise<boolean> {
   if (await isCode(base, memberId, code)) return true;
   return inTransaction(base, async (trx) => {
-    const used = await trx('recovery_code')
-      .where({ member_id: memberId, key_hash: keptCode(memberId, code), used_at: null })
-      .update({ used_at: new Date() });
-    if (used) await recordChange(trx, memberId, 'member', memberId, null, { recoveryCode: 'used' });
-    return used > 0;
+    const kept = { member_id: memberId, key_hash: keptCode(memberId, code), used_at: null };
+    const row = await trx('recovery_code').where(kept).forUpdate().first('id');
+    if (!row) return false;
+    await trx('recovery_code').where({ id: row.id }).update({ used_at: new Date() });
+    await recordChange(trx, memberId, 'member', memberId, null, { recoveryCode: 'used' });
+    return true;
   });
 }
 
