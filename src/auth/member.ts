@@ -2,9 +2,9 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
-import { hasRole, memberOfSession, type Member } from '@/records/people';
-import type { Role } from '@/core/vocabulary';
+import { beyondReach, hasRole, memberOfSession, type Member, type Touched } from '@/records/people';
 import { failure, failureOf, type Failure, type Outcome } from './outcome';
+import { RIGHTS, type ReachingName, type Right, type RightName } from './rights';
 import { sealedSession } from './session';
 
 /** What a write says to a person whose session has ended. */
@@ -22,25 +22,33 @@ export async function requireMember(): Promise<Member> {
   return (await currentMember()) ?? redirect('/sign-in');
 }
 
+/** The work that a write touches, from its checked input. */
+type TouchedBy<S extends ZodType> = (value: output<S>) => Touched;
+
 /**
- * What a write gives back. The one place that decides who may write: it checks the session and the role, then
- * the input, then runs the work. What a person can fix comes back as errors.
+ * What a write gives back. The one place that decides who may write: it checks the session and the role, then the
+ * input, then whether the work that is touched is within the member's reach, then runs the work. What a person can fix
+ * comes back as errors.
  *
- * @param least the lowest role that may do this
+ * @param name what is done, as it stands in {@link RIGHTS}
  * @param schema of the input
  */
 export async function withMember<S extends ZodType, T>(
-  least: Role,
+  name: RightName,
   schema: S,
   input: unknown,
   work: (member: Member, value: output<S>) => Promise<T>,
+  touchedBy?: TouchedBy<S>,
 ): Promise<Outcome<T>> {
+  const right: Right = RIGHTS[name];
   const member = await currentMember();
   if (!member) return failure('signed out', SIGNED_OUT);
-  if (!hasRole(member.role, least))
-    return failure('not allowed', `A ${member.role} may not do this; ask a ${least}.`);
+  if (!hasRole(member.role, right.least))
+    return failure('not allowed', `A ${member.role} may not do this; ask a ${right.least}.`);
   try {
-    return { ok: true, value: await work(member, schema.parse(input)) };
+    const value = schema.parse(input);
+    const why = right.reach ? await beyondReach(db(), member, right.reach, touchedBy!(value)) : null;
+    return why === null ? { ok: true, value: await work(member, value) } : failure('not allowed', why);
   } catch (error) {
     return failureOf(error);
   }
@@ -63,16 +71,18 @@ export type Unchecked<T> = unknown extends T
           : T;
 
 /**
- * A server action whose input is typed by its schema and still checked against it when it arrives.
+ * A server action whose input is typed by its schema and still checked against it when it arrives. Where it matters
+ * whose work is touched, it says which that is.
  *
- * @example export const saveBodyCard = action('teacher', saveBodySchema, (member, { body }) => …);
+ * @example export const saveBodyCard = action('saveBodyCard', saveBodySchema, (member, { body }) => …);
  */
-export function action<S extends ZodType, T>(
-  least: Role,
+export function action<S extends ZodType, T, Name extends RightName>(
+  name: Name,
   schema: S,
   work: (member: Member, value: output<S>) => Promise<T>,
+  ...[touchedBy]: Name extends ReachingName ? [TouchedBy<S>] : []
 ): (input: Unchecked<Input<S>>) => Promise<Outcome<T>> {
-  return (input) => withMember(least, schema, input, work);
+  return (input) => withMember(name, schema, input, work, touchedBy);
 }
 
 /**

@@ -4,6 +4,8 @@ import { cookies } from 'next/headers';
 interface Sealed {
   /** Id of a row in `session`; the row decides, the cookie only carries it. */
   sessionId?: string;
+  /** Who typed the right password and has still to show a code, and since when. */
+  pending?: { readonly memberId: string; readonly since: number };
 }
 
 function options(): SessionOptions {

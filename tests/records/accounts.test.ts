@@ -1,4 +1,5 @@
 import { TOTP } from 'otpauth';
+import { FORMER_MEMBER } from '@/core/vocabulary';
 import { Conflict, newId, NotFound, Refusal, type Db } from '@/records/platform';
 import {
   acceptInvitation,
@@ -11,7 +12,6 @@ import {
   changeSignIn,
   checkPassword,
   confirmSecondFactor,
-  FORMER_MEMBER,
   invitationBy,
   leaveStudio,
   listGroups,
@@ -171,7 +171,7 @@ test('a second factor is in use once a code of it was typed; no code is taken tw
     password: 'a wet clay bag',
     role: 'teacher',
   });
-  const { secret, address } = await offerSecondFactor(base, id);
+  const { secret, address } = await offerSecondFactor(base, id, 'a wet clay bag');
   expect(address).toMatch(/^otpauth:\/\/totp\/Jiten:ivo\?.*secret=/);
   const authenticator = new TOTP({ secret });
   const now = Date.now();
@@ -187,7 +187,7 @@ test('a second factor is in use once a code of it was typed; no code is taken tw
   expect(await takeCode(base, id, codes[0]!.toUpperCase().replace('-', ' '))).toBe(true);
   expect(await takeCode(base, id, codes[0]!)).toBe(false);
   expect(await accountOf(base, id)).toMatchObject({ codesLeft: 7 });
-  await expect(offerSecondFactor(base, id)).rejects.toThrow(Refusal);
+  await expect(offerSecondFactor(base, id, 'a wet clay bag')).rejects.toThrow('already');
   await removeSecondFactor(base, id, 'a wet clay bag');
   expect(await takeCode(base, id, codes[1]!)).toBe(false);
 });

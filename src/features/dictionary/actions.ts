@@ -12,28 +12,28 @@ import {
 import { askedSchema, correctionSchema, noteSchema, settleSchema } from './schema';
 
 /** Writes the teacher's note of an entry. */
-export const saveNote = action('teacher', noteSchema, async (member, note) => {
+export const saveNote = action('saveNote', noteSchema, async (member, note) => {
   await saveTeacherNote(db(), member.id, note);
   refresh();
   return null;
 });
 
 /** Says what is wrong with an entry. */
-export const correct = action('student', correctionSchema, async (member, correction) => {
+export const correct = action('correct', correctionSchema, async (member, correction) => {
   await addCorrection(db(), member.id, correction);
   refresh();
   return null;
 });
 
 /** Marks a correction as settled. */
-export const settle = action('teacher', settleSchema, async (member, { id }) => {
+export const settle = action('settle', settleSchema, async (member, { id }) => {
   await settleCorrection(db(), member.id, id);
   refresh();
   return null;
 });
 
 /** Asks for a combination that nobody has tried. */
-export const requestTest = action('student', askedSchema, async (member, request) => {
+export const requestTest = action('requestTest', askedSchema, async (member, request) => {
   await addRequest(db(), member.id, request);
   refresh();
   return null;
@@ -41,7 +41,7 @@ export const requestTest = action('student', askedSchema, async (member, request
 
 /** Takes a request back. */
 export const withdrawTestRequest = action(
-  'student',
+  'withdrawTestRequest',
   askedSchema.pick({ id: true }),
   async (member, { id }) => {
     await withdrawRequest(db(), member.id, id);

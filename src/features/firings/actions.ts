@@ -1,6 +1,7 @@
 'use server';
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
+import { assignOpening as saveHelpers } from '@/records/people';
 import { db, Refusal } from '@/records/platform';
 import {
   loadPieces,
@@ -40,55 +41,64 @@ import {
   closeSchema,
   fileSchema,
   fullnessSchema,
+  helpersSchema,
   repairedSchema,
 } from './schema';
 import { ControllerError, httpDriver } from '@/kiln-poller';
 import { endRepair } from '@/records/openings';
 
 /** Plans a firing or changes its plan. */
-export const saveFiringPlan = action('teacher', saveFiringSchema, async (member, { firing, version }) => {
-  await saveFiring(db(), member.id, firing, version);
-  refresh();
-  return null;
-});
+export const saveFiringPlan = action(
+  'saveFiringPlan',
+  saveFiringSchema,
+  async (member, { firing, version }) => {
+    await saveFiring(db(), member.id, firing, version);
+    refresh();
+    return null;
+  },
+);
 
 /** Puts pieces into a firing. */
-export const loadFiring = action('teacher', loadSchema, async (member, { firingId, places }) => {
+export const loadFiring = action('loadFiring', loadSchema, async (member, { firingId, places }) => {
   await loadPieces(db(), member.id, firingId, places);
   refresh();
   return null;
 });
 
 /** Moves pieces that are in a firing to other places. */
-export const placeOnShelves = action('teacher', moveOnShelvesSchema, async (member, { firingId, places }) => {
-  await placePieces(db(), member.id, firingId, places);
-  refresh();
-  return null;
-});
+export const placeOnShelves = action(
+  'placeOnShelves',
+  moveOnShelvesSchema,
+  async (member, { firingId, places }) => {
+    await placePieces(db(), member.id, firingId, places);
+    refresh();
+    return null;
+  },
+);
 
 /** Says how high the posts of a shelf are. */
-export const setPosts = action('teacher', shelfSchema, async (member, { firingId, shelf, postMm }) => {
+export const setPosts = action('setPosts', shelfSchema, async (member, { firingId, shelf, postMm }) => {
   await setShelf(db(), member.id, firingId, shelf, { postMm });
   refresh();
   return null;
 });
 
 /** Says when pieces are wanted. */
-export const want = action('teacher', dueSchema, async (member, { pieceIds, dueOn }) => {
+export const want = action('want', dueSchema, async (member, { pieceIds, dueOn }) => {
   await setDue(db(), member.id, pieceIds, dueOn);
   refresh();
   return null;
 });
 
 /** Takes a piece out of a firing that is being loaded. */
-export const unloadFiring = action('teacher', unloadSchema, async (member, { firingId, pieceId }) => {
+export const unloadFiring = action('unloadFiring', unloadSchema, async (member, { firingId, pieceId }) => {
   await unloadPiece(db(), member.id, firingId, pieceId);
   refresh();
   return null;
 });
 
 /** Starts a firing: its controller gets the programme, or a hand lights it. Nothing starts if that fails. */
-export const startFiring = action('teacher', startSchema, async (member, { firingId, sourceId, by }) => {
+export const startFiring = action('startFiring', startSchema, async (member, { firingId, sourceId, by }) => {
   const { firing, kiln } = await firingWithKiln(db(), firingId);
   await refuseBusyKiln(db(), firing);
   if (by === 'controller') {
@@ -106,7 +116,7 @@ export const startFiring = action('teacher', startSchema, async (member, { firin
  * Ends a firing: its controller stops, where it has one, and the kiln cools. A controller that stays silent does
  * not hold the firing open; its page goes on saying that it is silent.
  */
-export const endFiring = action('teacher', firingIdSchema, async (member, { firingId }) => {
+export const endFiring = action('endFiring', firingIdSchema, async (member, { firingId }) => {
   const source = (await liveSources(db())).find((one) => one.firingId === firingId);
   if (source)
     await httpDriver(source.controller)
@@ -121,7 +131,7 @@ export const endFiring = action('teacher', firingIdSchema, async (member, { firi
 });
 
 /** Opens a kiln that has cooled. */
-export const openKiln = action('teacher', firingIdSchema, async (member, { firingId }) => {
+export const openKiln = action('openKiln', firingIdSchema, async (member, { firingId }) => {
   await advanceFiring(db(), member.id, firingId, 'open');
   refresh();
   return null;
@@ -138,7 +148,7 @@ async function asked<T>(ask: () => Promise<T>): Promise<T> {
 }
 
 /** Writes down an event or a hand reading; a damper or gas setting goes to a controller that has one. */
-export const saveEvent = action('teacher', eventSchema, async (member, event) => {
+export const saveEvent = action('saveEvent', eventSchema, async (member, event) => {
   await addEvent(db(), member.id, event);
   if ((event.kind === 'damper' || event.kind === 'gas') && event.value !== null) {
     const source = (await liveSources(db())).find((one) => one.firingId === event.firingId);
@@ -154,56 +164,71 @@ export const saveEvent = action('teacher', eventSchema, async (member, event) =>
 });
 
 /** Deletes an event, or brings it back. */
-export const setEventEnded = action('teacher', endEventSchema, async (member, { id, ended }) => {
+export const setEventEnded = action('setEventEnded', endEventSchema, async (member, { id, ended }) => {
   await endEvent(db(), member.id, id, ended);
   refresh();
   return null;
 });
 
 /** Puts down the witness cones of a firing. */
-export const saveWitness = action('teacher', conesSchema, async (member, { firingId, cones }) => {
+export const saveWitness = action('saveWitness', conesSchema, async (member, { firingId, cones }) => {
   await saveCones(db(), member.id, firingId, cones);
   refresh();
   return null;
 });
 
 /** Files a firing that came to another cone, leaves it apart, or takes that back. */
-export const fileUnderCone = action('teacher', fileSchema, async (member, choice) => {
+export const fileUnderCone = action('fileUnderCone', fileSchema, async (member, choice) => {
   await fileFiring(db(), member.id, choice);
   refresh();
   return null;
 });
 
 /** Says what the atmosphere of a firing came to. */
-export const saveAtmosphereReached = action('teacher', atmosphereSchema, async (member, said) => {
-  await setAtmosphereReached(db(), member.id, said);
+export const saveAtmosphereReached = action(
+  'saveAtmosphereReached',
+  atmosphereSchema,
+  async (member, said) => {
+    await setAtmosphereReached(db(), member.id, said);
+    refresh();
+    return null;
+  },
+);
+
+/** Assigns the opening to students: they record all of its pieces. */
+export const assignOpening = action('assignOpening', helpersSchema, async (member, said) => {
+  await saveHelpers(db(), member.id, said);
   refresh();
   return null;
 });
 
 /** Says how full the kiln is. */
-export const saveFullness = action('teacher', fullnessSchema, async (member, said) => {
+export const saveFullness = action('saveFullness', fullnessSchema, async (member, said) => {
   await setFullness(db(), member.id, said);
   refresh();
   return null;
 });
 
 /** Takes in a log that was read from a file. */
-export const importFiringLog = action('teacher', importSchema, async (member, { sensors, ...file }) => {
-  await importLog(db(), member.id, file, sensors);
-  refresh();
-  return null;
-});
+export const importFiringLog = action(
+  'importFiringLog',
+  importSchema,
+  async (member, { sensors, ...file }) => {
+    await importLog(db(), member.id, file, sensors);
+    refresh();
+    return null;
+  },
+);
 
 /** Marks a shelf as corrected, or not after all. */
-export const markRepaired = action('student', repairedSchema, async (member, { repairId, done }) => {
+export const markRepaired = action('markRepaired', repairedSchema, async (member, { repairId, done }) => {
   await endRepair(db(), member.id, repairId, done);
   refresh();
   return null;
 });
 
 /** Closes an opened firing: the kiln is empty and may be loaded again. */
-export const closeOpening = action('teacher', closeSchema, async (member, { firingId }) => {
+export const closeOpening = action('closeOpening', closeSchema, async (member, { firingId }) => {
   await advanceFiring(db(), member.id, firingId, 'closed');
   refresh();
   return null;

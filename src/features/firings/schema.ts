@@ -70,6 +70,7 @@ export const fileSchema = firingIdSchema.extend({ cone: z.enum(CONES).nullable()
 
 export const atmosphereSchema = firingIdSchema.extend({ reached: z.enum(ATMOSPHERES_REACHED).nullable() });
 
+export const helpersSchema = firingIdSchema.extend({ memberIds: z.array(idSchema).max(60, 'At most 60.') });
 export const fullnessSchema = firingIdSchema.extend({ fullness: z.enum(FULLNESSES).nullable() });
 
 export const eventSchema = z

@@ -22,28 +22,28 @@ import {
 } from './schema';
 
 /** Adds a glaze or changes what is said about one. */
-export const saveGlazeCard = action('teacher', saveGlazeSchema, async (member, { glaze, version }) => {
+export const saveGlazeCard = action('saveGlazeCard', saveGlazeSchema, async (member, { glaze, version }) => {
   await saveGlaze(db(), member.id, glaze, version);
   refresh();
   return null;
 });
 
 /** Notes that a new batch was mixed. */
-export const saveBatch = action('teacher', batchSchema, async (member, batch) => {
+export const saveBatch = action('saveBatch', batchSchema, async (member, batch) => {
   await addBatch(db(), member.id, batch);
   refresh();
   return null;
 });
 
 /** Writes a recipe down; gives the number of the version that holds it. */
-export const saveRecipeText = action('teacher', recipeSchema, async (member, draft) => {
+export const saveRecipeText = action('saveRecipeText', recipeSchema, async (member, draft) => {
   const number = await saveRecipe(db(), member.id, draft);
   refresh();
   return number;
 });
 
 /** Chooses the version of a glaze that is in use. */
-export const chooseVersion = action('teacher', versionChoiceSchema, async (member, choice) => {
+export const chooseVersion = action('chooseVersion', versionChoiceSchema, async (member, choice) => {
   await setVersionInUse(db(), member.id, choice);
   refresh();
   return null;
@@ -51,7 +51,7 @@ export const chooseVersion = action('teacher', versionChoiceSchema, async (membe
 
 /** Adds a material of the studio's own, or changes one. */
 export const saveMaterialCard = action(
-  'teacher',
+  'saveMaterialCard',
   saveMaterialSchema,
   async (member, { material, version }) => {
     await saveMaterial(db(), member.id, material, version);
@@ -61,14 +61,14 @@ export const saveMaterialCard = action(
 );
 
 /** Remembers what a written name of a material means. */
-export const saveAlias = action('teacher', aliasSchema, async (member, alias) => {
+export const saveAlias = action('saveAlias', aliasSchema, async (member, alias) => {
   await rememberAlias(db(), member.id, alias);
   refresh();
   return null;
 });
 
 /** Notes how a bucket was measured and what was done about it. */
-export const saveMeasure = action('student', measureSchema, async (member, measure) => {
+export const saveMeasure = action('saveMeasure', measureSchema, async (member, measure) => {
   await addMeasure(db(), member.id, measure);
   refresh();
   return null;

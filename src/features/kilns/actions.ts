@@ -22,14 +22,14 @@ import {
 } from './schema';
 
 /** Notes that a part of a kiln was changed. */
-export const savePart = action('technician', partSchema, async (member, part) => {
+export const savePart = action('savePart', partSchema, async (member, part) => {
   await addPart(db(), member.id, part);
   refresh();
   return null;
 });
 
 /** Takes a line out of a kiln's history, or brings it back. */
-export const setPartEnded = action('technician', endPartSchema, async (member, { id, ended }) => {
+export const setPartEnded = action('setPartEnded', endPartSchema, async (member, { id, ended }) => {
   await endPart(db(), member.id, id, ended);
   refresh();
   return null;
@@ -37,7 +37,7 @@ export const setPartEnded = action('technician', endPartSchema, async (member, {
 
 /** Saves a programme. */
 export const saveProgrammeForm = action(
-  'teacher',
+  'saveProgrammeForm',
   programmeSchema,
   async (member, { programme, version }) => {
     await saveProgramme(db(), member.id, programme, version);
@@ -47,24 +47,26 @@ export const saveProgrammeForm = action(
 );
 
 /** Says when the studio is open and when no flame burns. */
-export const saveHours = action('teacher', hoursSchema, async (member, { hours, version }) => {
+export const saveHours = action('saveHours', hoursSchema, async (member, { hours, version }) => {
   await saveSetting(db(), member.id, 'hours', hours, version);
   refresh();
   return null;
 });
 
 /** Moves a planned firing to another day and hour. */
-export const moveFiring = action('teacher', moveSchema, async (member, { firingId, version, ...to }) => {
+export const moveFiring = action('moveFiring', moveSchema, async (member, { firingId, version, ...to }) => {
   await saveFiring(db(), member.id, { ...(await firingById(db(), firingId)), ...to }, version);
   refresh();
   return null;
 });
 
 /** Makes a new address for the calendar feed; the old one ends. */
-export const renewCalendarFeed = action('teacher', nothingSchema, (member) => renewFeed(db(), member.id));
+export const renewCalendarFeed = action('renewCalendarFeed', nothingSchema, (member) =>
+  renewFeed(db(), member.id),
+);
 
 /** Adds a kiln, or changes one. */
-export const saveKilnForm = action('technician', saveKilnSchema, async (member, { kiln, version }) => {
+export const saveKilnForm = action('saveKilnForm', saveKilnSchema, async (member, { kiln, version }) => {
   await saveKiln(db(), member.id, kiln, version);
   refresh();
   return null;

@@ -1,17 +1,148 @@
 'use server';
 import { refresh } from 'next/cache';
 import { z } from 'zod';
-import { action, type Outcome, failure, failureOf, sealedSession } from '@/auth';
-import { db, NotFound } from '@/records/platform';
-import { endSessions, sessionsOf, addFirstMember, checkPassword, startSession } from '@/records/people';
+import { action, sealedSession } from '@/auth';
+import { db, NotFound, Refusal } from '@/records/platform';
+import {
+  addInvitation,
+  addMaker,
+  addPasswordLink,
+  changePassword,
+  changeSignIn,
+  confirmSecondFactor,
+  endInvitation,
+  endSessions,
+  hasRole,
+  leaveStudio,
+  listInvitations,
+  type Member,
+  mergeMaker,
+  offerSecondFactor,
+  removeSecondFactor,
+  returnToStudio,
+  saveGroup,
+  savePerson,
+  sessionsOf,
+  setGroupEnded,
+  teacherOf,
+} from '@/records/people';
 import { idSchema } from '@/features/shared/schema';
-import { headers } from 'next/headers';
-import { redirect } from 'next/navigation';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import {
+  confirmSchema,
+  endGroupSchema,
+  inviteSchema,
+  leaveSchema,
+  makerSchema,
+  mergeSchema,
+  ownCodeSchema,
+  ownNameSchema,
+  ownPasswordSchema,
+  passwordLinkSchema,
+  saveGroupSchema,
+  savePersonSchema,
+} from './schema';
+
+const isTechnician = (member: Member) => hasRole(member.role, 'technician');
+
+/** A teacher's reach is the own groups. @throws Refusal when a group is none of theirs */
+async function refuseForeignGroup(member: Member, groupId: string | null): Promise<void> {
+  if (isTechnician(member)) return;
+  if (groupId === null || (await teacherOf(db(), groupId)) !== member.id)
+    throw new Refusal('groupId', 'A teacher adds people to own groups; ask a technician for others.');
+}
+
+/** Makes a link by which people join the studio; a teacher invites students into own groups. */
+export const invite = action('invite', inviteSchema, async (member, { invitation, token, days }) => {
+  await refuseForeignGroup(member, invitation.groupId);
+  if (!isTechnician(member) && (invitation.role !== 'student' || invitation.makerId))
+    throw new Refusal('role', 'A teacher invites students; ask a technician for others.');
+  await addInvitation(db(), member.id, invitation, token, days);
+  refresh();
+  return null;
+});
+
+/** Ends an invitation; a teacher those into own groups. */
+export const endInvite = action('endInvite', z.object({ id: idSchema }), async (member, { id }) => {
+  const invitation = (await listInvitations(db())).find((one) => one.id === id);
+  if (!invitation) throw new NotFound('This invitation');
+  await refuseForeignGroup(member, invitation.groupId);
+  await endInvitation(db(), member.id, id);
+  refresh();
+  return null;
+});
+
+/** Adds a maker without a sign-in; a teacher into an own group. */
+export const saveMaker = action('saveMaker', makerSchema, async (member, maker) => {
+  await refuseForeignGroup(member, maker.groupId);
+  await addMaker(db(), member.id, maker);
+  refresh();
+  return null;
+});
+
+/** Adds or changes a group; a teacher an own one. */
+export const saveGroupCard = action('saveGroupCard', saveGroupSchema, async (member, { group, version }) => {
+  if (!isTechnician(member)) {
+    if (group.teacherId !== member.id) throw new Refusal('teacherId', 'A teacher has own groups only.');
+    if (version !== null) await refuseForeignGroup(member, group.id);
+  }
+  await saveGroup(db(), member.id, group, version);
+  refresh();
+  return null;
+});
+
+/** Ends a group, or takes it up again; a teacher an own one. */
+export const endGroup = action('endGroup', endGroupSchema, async (member, { id, isEnded }) => {
+  await refuseForeignGroup(member, id);
+  await setGroupEnded(db(), member.id, id, isEnded);
+  refresh();
+  return null;
+});
+
+/** Changes somebody's name and role. */
+export const savePersonCard = action(
+  'savePersonCard',
+  savePersonSchema,
+  async (member, { person, version }) => {
+    await savePerson(db(), member.id, person, version);
+    refresh();
+    return null;
+  },
+);
+
+/** Lets somebody leave; their work stays. */
+export const letLeave = action('letLeave', leaveSchema, async (member, leaving) => {
+  await leaveStudio(db(), member.id, leaving);
+  refresh();
+  return null;
+});
+
+/** Lets somebody who left come back. */
+export const letReturn = action('letReturn', z.object({ id: idSchema }), async (member, { id }) => {
+  await returnToStudio(db(), member.id, id);
+  refresh();
+  return null;
+});
+
+/** Joins a maker without a sign-in to who it is. */
+export const mergeMakers = action('mergeMakers', mergeSchema, async (member, joined) => {
+  const pieces = await mergeMaker(db(), member.id, joined);
+  refresh();
+  return pieces;
+});
+
+/** Makes a link to a new password for who forgot it: an hour, once. */
+export const makePasswordLink = action(
+  'makePasswordLink',
+  passwordLinkSchema,
+  async (member, { id, token }) => {
+    await addPasswordLink(db(), member.id, id, token);
+    return null;
+  },
+);
 
 /** Ends one of the member's own sessions: the phone left on the bus. */
 export const endOwnSession = action(
-  'visitor',
+  'endOwnSession',
   z.object({ sessionId: idSchema }),
   async (member, { sessionId }) => {
     const own = await sessionsOf(db(), member.id);
@@ -22,74 +153,46 @@ export const endOwnSession = action(
   },
 );
 
-const signInSchema = z.object({
-  signIn: z.string().trim().min(1, 'Type your sign-in name.').max(120),
-  password: z.string().min(1, 'Type your password.').max(400),
+/** Changes the member's own name and sign-in name. */
+export const saveOwnName = action('saveOwnName', ownNameSchema, async (member, typed) => {
+  await changeSignIn(db(), member.id, typed);
+  refresh();
+  return null;
 });
 
-const firstSchema = z.object({
-  prefix: z
-    .string()
-    .trim()
-    .toUpperCase()
-    .regex(/^[A-Z]{1,6}$/, 'One to six letters.'),
-  name: z.string().trim().min(1, 'Type your name.').max(120),
-  signIn: z.string().trim().min(2, 'At least 2 letters.').max(120),
-  password: z.string().min(10, 'At least 10 characters; a short sentence is good.').max(400),
+/** Changes the member's own password; the other devices are signed out. */
+export const saveOwnPassword = action('saveOwnPassword', ownPasswordSchema, async (member, typed) => {
+  const { sessionId } = await sealedSession();
+  await changePassword(db(), member.id, typed, sessionId!);
+  refresh();
+  return null;
 });
 
-/** Ten wrong passwords a name and thirty an address, each in a quarter of an hour. */
-const byName = new RateLimiterMemory({ points: 10, duration: 900 });
-const byAddress = new RateLimiterMemory({ points: 30, duration: 900 });
+/** Signs the member out everywhere, here as well. */
+export const endAllOwnSessions = action(
+  'endAllOwnSessions',
+  z.object({ isEverywhere: z.literal(true) }),
+  async (member) => {
+    await endSessions(db(), { memberId: member.id });
+    return null;
+  },
+);
 
-async function addressOf(): Promise<string> {
-  const list = await headers();
-  const behindProxy = process.env.JITEN_PROXY === '1';
-  return (
-    (behindProxy && list.get('x-forwarded-for')?.split(',').at(-1)?.trim()) ||
-    list.get('x-jiten-address') ||
-    'local'
-  );
-}
+/** Offers the member an authenticator's secret; it is not in use yet. */
+export const offerFactor = action('offerFactor', confirmSchema, async (member, { password }) =>
+  offerSecondFactor(db(), member.id, password),
+);
 
-async function open(memberId: string): Promise<void> {
-  const sealed = await sealedSession();
-  sealed.sessionId = await startSession(db(), memberId, (await headers()).get('user-agent') ?? '');
-  await sealed.save();
-}
+/** Puts the offered secret into use with a code of it; gives recovery codes. */
+export const confirmFactor = action('confirmFactor', ownCodeSchema, async (member, { code }) => {
+  const codes = await confirmSecondFactor(db(), member.id, code);
+  refresh();
+  return codes;
+});
 
-/** Signs a member in; says the same for an unknown name and a wrong password. */
-export async function signIn(_before: unknown, form: FormData): Promise<Outcome<null>> {
-  const parsed = signInSchema.safeParse(Object.fromEntries(form));
-  if (!parsed.success) return failureOf(parsed.error);
-  const { signIn: name, password } = parsed.data;
-  const address = await addressOf();
-  try {
-    await Promise.all([byName.consume(name.toLowerCase()), byAddress.consume(address)]);
-  } catch {
-    return failure('refused', 'Too many tries. Wait a quarter of an hour, or ask a technician.');
-  }
-  const member = await checkPassword(db(), name, password);
-  if (!member) return failure('refused', 'Sign-in name and password do not go together.', 'password');
-  await Promise.all([byName.delete(name.toLowerCase()), byAddress.reward(address)]);
-  await open(member.id);
-  redirect('/');
-}
-
-/** Makes the first technician of a studio that has nobody yet, and signs them in. */
-export async function makeFirst(_before: unknown, form: FormData): Promise<Outcome<null>> {
-  const parsed = firstSchema.safeParse(Object.fromEntries(form));
-  if (!parsed.success) return failureOf(parsed.error);
-  const id = await addFirstMember(db(), parsed.data);
-  if (!id) return failure('refused', 'This studio has members already. Sign in instead.');
-  await open(id);
-  redirect('/');
-}
-
-/** Ends this session on the server and drops the cookie. */
-export async function signOut(): Promise<void> {
-  const sealed = await sealedSession();
-  if (sealed.sessionId) await endSessions(db(), { sessionId: sealed.sessionId });
-  sealed.destroy();
-  redirect('/sign-in');
-}
+/** Takes the member's second factor out of use. */
+export const removeFactor = action('removeFactor', confirmSchema, async (member, { password }) => {
+  await removeSecondFactor(db(), member.id, password);
+  refresh();
+  return null;
+});

@@ -1,22 +1,23 @@
 'use server';
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
-import type { Member } from '@/records/people';
+import { hasRole } from '@/records/people';
 import { db, Refusal, store } from '@/records/platform';
 import {
   changePhoto,
   choosePhoto,
   correctPiece,
   movePhoto,
-  pieceOfPhoto,
-  piecesById,
   removePhoto,
   savePieces,
+  setMaker,
   setPhotoTime,
 } from '@/records/pieces';
 import {
   changedPhotoSchema,
   correctedPieceSchema,
+  lateLookSchema,
+  makerOfPieceSchema,
   movedPhotoSchema,
   newPieceSchema,
   photoIdSchema,
@@ -24,73 +25,109 @@ import {
   removedPhotoSchema,
 } from './schema';
 import { recordPiece } from '@/records/openings';
-import { pieceReadingSchema } from '@/features/shared/readingSchema';
 
-/** @throws Refusal when a student would change somebody else's piece */
-function refuseOthers(member: Member, owner: string | undefined): void {
-  if (member.role === 'student' && owner !== member.id)
-    throw new Refusal('', 'A student may change own pieces only.');
-}
+const ofPhoto = ({ id }: { readonly id: string }) => ({ photoIds: [id] });
 
-/** Saves a piece and its twins; gives their numbers back. */
-export const saveNewPieces = action('student', newPieceSchema, (member, { ids, draft, modelId }) =>
-  savePieces(db(), member.id, draft, ids, { modelId }),
+/** Saves a piece and its twins; gives their numbers back. A teacher may write down what somebody else made. */
+export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (member, asked) => {
+  const { ids, draft, makerId, modelId } = asked;
+  if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
+    throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
+  return savePieces(db(), member.id, draft, ids, { makerId, modelId });
+});
+
+/** Gives a piece to who made it. */
+export const giveToMaker = action(
+  'giveToMaker',
+  makerOfPieceSchema,
+  async (member, said) => {
+    await setMaker(db(), member.id, said);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
 );
 
-/** Corrects a piece. A student may correct own pieces only. */
+/** Corrects a piece. */
 export const saveCorrection = action(
-  'student',
+  'saveCorrection',
   correctedPieceSchema,
   async (member, { id, version, draft }) => {
-    const [piece] = await piecesById(db(), [id]);
-    refuseOthers(member, piece?.memberId);
     await correctPiece(db(), member.id, id, version, draft);
     refresh();
     return null;
   },
+  ({ id }) => ({ pieceIds: [id] }),
 );
 
 /** Records what a piece showed after its opening; the earlier readings stay to be seen. */
-export const saveLateLook = action('student', pieceReadingSchema, async (member, said) => {
-  await recordPiece(db(), member.id, said);
-  refresh();
-  return null;
-});
+export const saveLateLook = action(
+  'saveLateLook',
+  lateLookSchema,
+  async (member, said) => {
+    await recordPiece(db(), member.id, said);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
+);
 
 /** Says what a photo shows, or writes on it. */
-export const savePhoto = action('student', changedPhotoSchema, async (member, said) => {
-  refuseOthers(member, (await pieceOfPhoto(db(), said.id)).memberId);
-  await changePhoto(db(), store(), member.id, said);
-  refresh();
-  return null;
-});
+export const savePhoto = action(
+  'savePhoto',
+  changedPhotoSchema,
+  async (member, said) => {
+    await changePhoto(db(), store(), member.id, said);
+    refresh();
+    return null;
+  },
+  ofPhoto,
+);
 
 /** Says when a photo was taken: before or after which firing. */
-export const savePhotoTime = action('student', photoTimeSchema, async (member, said) => {
-  refuseOthers(member, (await pieceOfPhoto(db(), said.id)).memberId);
-  await setPhotoTime(db(), store(), member.id, said);
-  refresh();
-  return null;
-});
+export const savePhotoTime = action(
+  'savePhotoTime',
+  photoTimeSchema,
+  async (member, said) => {
+    await setPhotoTime(db(), store(), member.id, said);
+    refresh();
+    return null;
+  },
+  ofPhoto,
+);
 
 /** Chooses a photo of a piece before its others. */
-export const showPhotoFirst = action('student', photoIdSchema, async (member, { id }) => {
-  refuseOthers(member, (await pieceOfPhoto(db(), id)).memberId);
-  await choosePhoto(db(), store(), member.id, id);
-  refresh();
-  return null;
-});
+export const showPhotoFirst = action(
+  'showPhotoFirst',
+  photoIdSchema,
+  async (member, { id }) => {
+    await choosePhoto(db(), store(), member.id, id);
+    refresh();
+    return null;
+  },
+  ofPhoto,
+);
 
 /** Removes a photo, or brings it back. */
-export const setPhotoRemoved = action('teacher', removedPhotoSchema, async (member, said) => {
-  await removePhoto(db(), store(), member.id, said);
-  refresh();
-  return null;
-});
+export const setPhotoRemoved = action(
+  'setPhotoRemoved',
+  removedPhotoSchema,
+  async (member, said) => {
+    await removePhoto(db(), store(), member.id, said);
+    refresh();
+    return null;
+  },
+  ofPhoto,
+);
 
 /** Moves a photo to the piece that it shows. */
-export const movePhotoTo = action('teacher', movedPhotoSchema, async (member, said) => {
-  await movePhoto(db(), store(), member.id, said);
-  refresh();
-  return null;
-});
+export const movePhotoTo = action(
+  'movePhotoTo',
+  movedPhotoSchema,
+  async (member, said) => {
+    await movePhoto(db(), store(), member.id, said);
+    refresh();
+    return null;
+  },
+  ofPhoto,
+);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CLAY_STATES, FORMS, METHODS, READING_STAGES, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
 import { photoLabelsSchema } from '@/features/shared/photoSchema';
+import { pieceReadingSchema } from '@/features/shared/readingSchema';
 import { idSchema } from '@/features/shared/schema';
 
 const fraction = z
@@ -44,10 +45,14 @@ export const pieceSchema = z.object({
 export const newPieceSchema = z.object({
   ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'),
   draft: pieceSchema,
+  /** Who made them, when it is not who writes them down. */
+  makerId: idSchema.nullable().default(null),
   /** The piece that they are made after. */
   modelId: idSchema.nullable().default(null),
 });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
+
+export const makerOfPieceSchema = z.object({ pieceId: idSchema, makerId: idSchema });
 
 export const photoIdSchema = z.object({ id: idSchema });
 export const changedPhotoSchema = photoIdSchema.extend({
@@ -62,3 +67,9 @@ export const removedPhotoSchema = photoIdSchema.extend({ isRemoved: z.boolean() 
 export const movedPhotoSchema = photoIdSchema.extend({
   label: z.string().trim().min(1, 'Type the number of a piece.').max(24, 'At most 24 letters.'),
 });
+
+/** What somebody saw on a piece some days after its opening: it never stands in the place of what was seen then. */
+export const lateLookSchema = pieceReadingSchema.refine(
+  ({ readings }) => readings.every(({ ageDays }) => ageDays !== null),
+  { path: ['readings'], message: 'Say after how many days it was seen.' },
+);

@@ -6,12 +6,12 @@ import { glazeCells, saveRound } from '@/records/rounds';
 import { glazeCellsSchema, roundSchema } from './schema';
 
 /** Lays a round out and gives its pieces their numbers. */
-export const layOutRound = action('teacher', roundSchema, (member, draft) =>
+export const layOutRound = action('layOutRound', roundSchema, (member, draft) =>
   saveRound(db(), member.id, draft),
 );
 
 /** Notes that cells were glazed as planned. */
-export const noteGlazed = action('student', glazeCellsSchema, async (member, { cells }) => {
+export const noteGlazed = action('noteGlazed', glazeCellsSchema, async (member, { cells }) => {
   const glazed = await glazeCells(db(), member.id, cells);
   refresh();
   return glazed;

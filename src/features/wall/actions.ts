@@ -6,28 +6,28 @@ import { endWall, keepWall, addShare, endShare } from '@/records/dictionary';
 import { endSchema, shareSchema, wallNameSchema } from './schema';
 
 /** Keeps the wall in view under a name. */
-export const nameWall = action('teacher', wallNameSchema, async (member, wall) => {
+export const nameWall = action('nameWall', wallNameSchema, async (member, wall) => {
   await keepWall(db(), member.id, wall);
   refresh();
   return null;
 });
 
 /** Takes a wall's name away, or gives it back. */
-export const setWallEnded = action('teacher', endSchema, async (member, { id, ended }) => {
+export const setWallEnded = action('setWallEnded', endSchema, async (member, { id, ended }) => {
   await endWall(db(), member.id, id, ended);
   refresh();
   return null;
 });
 
 /** Makes a link for visitors; its token stays with the one who made it. */
-export const shareWall = action('teacher', shareSchema, async (member, { share, token, days }) => {
+export const shareWall = action('shareWall', shareSchema, async (member, { share, token, days }) => {
   await addShare(db(), member.id, share, token, days);
   refresh();
   return null;
 });
 
 /** Ends a link, or gives it back. */
-export const setShareEnded = action('teacher', endSchema, async (member, { id, ended }) => {
+export const setShareEnded = action('setShareEnded', endSchema, async (member, { id, ended }) => {
   await endShare(db(), member.id, id, ended);
   refresh();
   return null;

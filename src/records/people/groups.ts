@@ -20,10 +20,11 @@ export interface Group extends GroupDraft {
   readonly version: number;
 }
 
-const GROUP: Mapping<Omit<GroupDraft, 'memberIds'>, MemberGroupRow> = {
+const GROUP: Mapping<Omit<GroupDraft, 'memberIds'> & { version: number }, MemberGroupRow> = {
   id: 'id',
   name: 'name',
   teacherId: 'teacher_id',
+  version: 'version',
 };
 
 /** Groups, those that have not ended first, by name. */

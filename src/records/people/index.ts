@@ -23,9 +23,9 @@ export {
 } from './members';
 export { addPasswordLink, passwordLinkBy, takePasswordLink } from './passwordLinks';
 export { passwordError } from './passwords';
+export { assignOpening, beyondReach, helpersOf, makersFor, type ReachKind, type Touched } from './reach';
 export {
   addMaker,
-  FORMER_MEMBER,
   leaveStudio,
   listPeople,
   mergeMaker,

@@ -1,11 +1,8 @@
-import type { Role } from '@/core/vocabulary';
+import { FORMER_MEMBER, type Role } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { Conflict, found, Refusal } from '@/records/platform/errors';
 import { endSessions } from './sessions';
-
-/** What somebody is called whose work stays and whose name goes. */
-export const FORMER_MEMBER = 'a former member';
 
 /** Somebody of the studio: a member who signs in, or a maker without a sign-in, whom others log for. */
 export interface Person {

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { found, Refusal } from '@/records/platform/errors';
+import { Refusal } from '@/records/platform/errors';
 import { hashOf } from '@/records/platform/hash';
 import { confirmPassword } from './members';
 
@@ -21,9 +21,13 @@ export interface FactorOffer {
   readonly address: string;
 }
 
-/** Offers a member a second factor; it is not in use until a code of it was typed. Asked again it is another. */
-export async function offerSecondFactor(base: Db, memberId: string): Promise<FactorOffer> {
-  const row = found(await base('member').where({ id: memberId }).first(), 'This member');
+/**
+ * Offers a member a second factor; it is not in use until a code of it was typed. Asked again it is another.
+ *
+ * @throws Refusal of `password`, or when one is in use
+ */
+export async function offerSecondFactor(base: Db, memberId: string, password: string): Promise<FactorOffer> {
+  const row = await confirmPassword(base, memberId, password);
   if (row.totp_at) throw new Refusal('', 'You have a second factor already. Remove it first.');
   const secret = new Secret({ size: 20 }).base32;
   await base('member').where({ id: memberId }).update({ totp_secret: secret });

@@ -22,7 +22,7 @@ export {
   type ListedPiece,
   piecesById,
 } from './piecePages';
-export { correctPiece, type PieceDraft, savePieces } from './pieces';
+export { correctPiece, type PieceDraft, savePieces, setMaker } from './pieces';
 export { relayStalePieces } from './zones';
 export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';

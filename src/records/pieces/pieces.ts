@@ -5,10 +5,10 @@ import type { Form, PieceStage, TextureBySide } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { type CoatDraft, COAT } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { Conflict, NotFound, Refusal } from '@/records/platform/errors';
+import { Conflict, found, NotFound, Refusal } from '@/records/platform/errors';
 import { updateRow } from '@/records/platform/write';
 import { labelOf, lockSeries } from '@/records/platform/numbers';
-import { rebuildZones, twinKeyOf } from './zones';
+import { rebuildZones, twinKeyOf, ZONE_RULES } from './zones';
 
 export interface PieceDraft {
   readonly form: Form;
@@ -25,6 +25,8 @@ export interface PieceDraft {
 /** Where new pieces come from. */
 export interface PieceOrigin {
   readonly madeAt?: Date;
+  /** Who made them, when it is not who writes them down. */
+  readonly makerId?: string | null;
   /** The piece that they are made after. */
   readonly modelId?: string | null;
   /** The cell of a round that they test. */
@@ -42,7 +44,7 @@ export async function savePieces(
   memberId: string,
   draft: PieceDraft,
   ids: readonly string[],
-  { madeAt = new Date(), modelId = null, roundCellId = null }: PieceOrigin = {},
+  { madeAt = new Date(), makerId = null, modelId = null, roundCellId = null }: PieceOrigin = {},
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
     const { prefix, next: first } = await lockSeries(trx);
@@ -58,8 +60,9 @@ export async function savePieces(
     const row = {
       ...toRow(PIECE, { ...fields, stage }),
       twin_key: twinKeyOf({ ...draft, roundCellId, coats: coats.map(({ twin }) => twin) }),
-      member_id: memberId,
+      member_id: makerId ?? memberId,
       made_at: madeAt,
+      zone_rules: ZONE_RULES,
       model_id: modelId,
       round_cell_id: roundCellId,
     };
@@ -76,6 +79,23 @@ export async function savePieces(
     }
     await trx('series').update({ next });
     return ids.map((id) => ({ id, label: labels.get(id)! }));
+  });
+}
+
+/** Gives a piece to who made it. @throws NotFound of the piece or the maker */
+export async function setMaker(
+  base: Db,
+  memberId: string,
+  { pieceId, makerId }: { readonly pieceId: string; readonly makerId: string },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const piece = found(
+      await trx('piece').where({ id: pieceId }).forUpdate().first('member_id'),
+      'This piece',
+    );
+    found(await trx('member').where({ id: makerId, ended_at: null }).first('id'), 'This maker');
+    await trx('piece').where({ id: pieceId }).update({ member_id: makerId });
+    await recordChange(trx, memberId, 'piece', pieceId, { maker: piece.member_id }, { maker: makerId });
   });
 }
 

@@ -34,7 +34,7 @@ async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
 }
 
 /** The rules by which zones are laid, counted; pieces whose zones were laid by older ones are laid again. */
-const ZONE_RULES = 1;
+export const ZONE_RULES = 1;
 
 /** A zone as it is to be kept, without its id. */
 type LaidZone = Pick<ZoneRow, 'side' | 'from' | 'to' | 'entry_id' | 'versions' | 'filed_by'>;

@@ -93,6 +93,10 @@ export interface FiringEventRow {
   member_id: string; at: Date; ended_at: Date | null;
 }
 
+export interface FiringHelperRow {
+  firing_id: string; member_id: string;
+}
+
 export interface FiringPieceRow {
   firing_id: string; piece_id: string; shelf: number; place: number; state: LoadState; at: Date;
   x_mm: number | null; y_mm: number | null; cookie: Flag;
@@ -299,6 +303,7 @@ declare module 'knex/types/tables' {
     fate: TableType<FateRow>;
     firing: TableType<FiringRow>;
     firing_event: TableType<FiringEventRow>;
+    firing_helper: TableType<FiringHelperRow>;
     firing_piece: TableType<FiringPieceRow>;
     glaze: TableType<GlazeRow>;
     glaze_version: TableType<GlazeVersionRow>;

@@ -54,8 +54,13 @@ export function RunningHead({
         <MenuItem disabled sx={{ '&.Mui-disabled': { opacity: 1 } }}>
           {member.name}, {member.role}
         </MenuItem>
-        <MenuItem component={Link} href="/sessions" onClick={() => setAnchor(null)}>
-          Signed-in devices
+        {(member.role === 'technician' || member.role === 'teacher') && (
+          <MenuItem component={Link} href="/people" onClick={() => setAnchor(null)}>
+            People
+          </MenuItem>
+        )}
+        <MenuItem component={Link} href="/account" onClick={() => setAnchor(null)}>
+          Account
         </MenuItem>
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>

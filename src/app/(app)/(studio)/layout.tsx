@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
-import { signOut } from '@/features/people/actions';
+import { signOut } from '@/features/people/signInActions';
 import { AppFrame } from '@/ui/frame';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {

@@ -2,7 +2,7 @@ import { redirect } from 'next/navigation';
 import { currentMember } from '@/auth';
 import { db } from '@/records/platform';
 import { hasMembers } from '@/records/people';
-import { signIn } from '@/features/people/actions';
+import { signIn } from '@/features/people/signInActions';
 import { SignInForm } from '@/features/people/ui/SignInForm';
 import { DropOfflinePages } from '@/ui/DropOfflinePages';
 
@@ -23,7 +23,9 @@ export default async function Page() {
           { name: 'signIn', label: 'Sign-in name', autoComplete: 'username' },
           { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
         ]}
-      />
+      >
+        <p className="small quiet">Forgot the password? A technician makes you a link to another.</p>
+      </SignInForm>
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { db } from '@/records/platform';
 import { hasMembers } from '@/records/people';
-import { makeFirst } from '@/features/people/actions';
+import { makeFirst } from '@/features/people/signInActions';
 import { SignInForm } from '@/features/people/ui/SignInForm';
 
 export const metadata = { title: 'A new studio' };

@@ -10,6 +10,7 @@ import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
 import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
+import { OpeningHelpers, type Student } from './OpeningHelpers';
 
 const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
   loading:
@@ -29,10 +30,11 @@ interface Props {
   /** Whether nothing numbered is in it. */
   readonly isEmpty: boolean;
   readonly mayPlan: boolean;
+  readonly students: readonly Student[];
 }
 
 /** Beside a firing: what comes next, what to mind at it, its programme and remarks. */
-export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan }: Props) {
+export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, students }: Props) {
   const { run, isBusy, errors } = useMutation();
   // One run however often it is asked to start.
   const [sourceId] = useState(ulid);
@@ -85,6 +87,9 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan }: P
         <LinkButton href={`/firings/${firing.id}/summary`} fullWidth>
           What came out
         </LinkButton>
+      )}
+      {firing.state !== 'closed' && students.length > 0 && (
+        <OpeningHelpers firingId={firing.id} students={students} />
       )}
       {outcome && <FiringOutcome {...{ firing, outcome }} mayDecide={mayPlan} />}
       {firing.programme && (

@@ -16,6 +16,7 @@ import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
 import { FiringLogView } from './FiringLogView';
 import { FiringMargin } from './FiringMargin';
+import type { Student } from './OpeningHelpers';
 import { LoadMap } from './LoadMap';
 import { FiringForm } from './FiringForm';
 
@@ -32,6 +33,8 @@ interface Props {
   readonly cones: readonly ShelfCone[];
   readonly rate: number;
   readonly mayPlan: boolean;
+  /** Students, and to whom of them the opening is assigned; empty for who may not assign it. */
+  readonly students: readonly Student[];
 }
 
 /** One firing: its plan, its load by shelf, and the next step. */
@@ -44,6 +47,7 @@ export function FiringView({
   programmes,
   log,
   outcome,
+  students,
   cones,
   rate,
   mayPlan,
@@ -99,6 +103,7 @@ export function FiringView({
             kiln={kiln}
             log={log}
             outcome={outcome}
+            students={students}
             isEmpty={loaded.length === 0}
             mayPlan={mayPlan}
           />

@@ -10,6 +10,8 @@ interface Field {
   readonly label: string;
   readonly type?: 'password';
   readonly autoComplete: string;
+  /** What stands in it at first. */
+  readonly value?: string;
 }
 
 interface Answer {
@@ -53,7 +55,7 @@ export function SignInForm({
       <form action={submit} className={css.form}>
         <h2>{title}</h2>
         <p className="quiet">{lead}</p>
-        {fields.map(({ name, label, type, autoComplete }, i) => (
+        {fields.map(({ name, label, type, autoComplete, value = '' }, i) => (
           <TextField
             key={name}
             name={name}
@@ -61,7 +63,7 @@ export function SignInForm({
             type={type ?? 'text'}
             autoComplete={autoComplete}
             defaultValue={
-              type && (of(name) ?? of('')) ? '' : ((typed?.get(name) as string | undefined) ?? '')
+              type && (of(name) ?? of('')) ? '' : ((typed?.get(name) as string | undefined) ?? value)
             }
             autoFocus={i === 0}
             error={Boolean(of(name))}

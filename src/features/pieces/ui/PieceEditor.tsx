@@ -4,8 +4,9 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useSaveKey } from '@/ui/useSaveKey';
 import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
-import { ConflictNotice, PageHeader } from '@/ui/kit';
+import { ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
+import type { Maker } from '../model/makers';
 import { withEdge, withoutCoat, type BodyChoice, type GlazeChoice } from '../model/draft';
 import { BandDrawing } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
@@ -19,11 +20,13 @@ interface Props {
   /** What to start from: another piece's bands, or the piece that is corrected. */
   readonly start: PieceDraft | null;
   readonly editing?: { readonly id: string; readonly label: string; readonly version: number };
+  /** For whom pieces may be written down, beside the member; empty for none. */
+  readonly makers?: readonly Maker[];
   readonly firingNames?: Readonly<Record<string, string>>;
 }
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
-export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }: Props) {
+export function PieceEditor({ bodies, glazes, start, editing, makers = [], firingNames = {} }: Props) {
   const state = usePieceEditor({ bodyId: bodies[0]?.id ?? '', glazes, start, editing });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
@@ -47,6 +50,15 @@ export function PieceEditor({ bodies, glazes, start, editing, firingNames = {} }
           >
             Repeat last
           </Button>
+        )}
+        {!editing && makers.length > 0 && (
+          <SelectField
+            label="Maker"
+            value={state.makerId ?? ''}
+            onChange={(id) => state.setMakerId(id || null)}
+            className={css.maker}
+            options={[['', 'I made it'], ...makers.map(({ id, name }) => [id, name] as const)]}
+          />
         )}
         {state.isRestored && (
           <span className="small quiet">

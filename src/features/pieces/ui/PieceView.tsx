@@ -20,6 +20,8 @@ import { AgainstModel } from './AgainstModel';
 import { ageInWords } from '../model/late';
 import { LateLook } from './LateLook';
 import { textureWords } from '../model/textureWords';
+import type { Maker } from '../model/makers';
+import { MakerField } from './MakerField';
 import { PiecePhotos } from './PiecePhotos';
 import css from './piece.module.css';
 
@@ -29,6 +31,7 @@ export function PieceView({
   model,
   mayChange,
   mayTeach,
+  makers,
   now,
 }: {
   piece: PiecePage;
@@ -37,6 +40,8 @@ export function PieceView({
   mayChange: boolean;
   /** Whether photos may be removed and moved. */
   mayTeach: boolean;
+  /** Who may have made it; empty for who may not say so. */
+  makers: readonly Maker[];
   now: Date;
 }) {
   const nameOf = (id: string) => piece.coats.find((coat) => coat.glazeId === id)?.glazeName ?? '?';
@@ -56,6 +61,7 @@ export function PieceView({
         <div>
           <PiecePhotos piece={piece} drawing={drawing} mayChange={mayChange} mayRemove={mayTeach} />
           {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
+          {makers.length > 0 && <MakerField piece={piece} makers={makers} />}
         </div>
         <div>
           {model && <AgainstModel piece={piece} model={model} />}

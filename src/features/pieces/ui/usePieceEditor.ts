@@ -30,6 +30,7 @@ export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
   const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, first);
   const draft = whole(kept);
   const last = { owner: useMemberId(), key: LAST, version: 1 };
+  const [makerId, setMakerId] = useState<string | null>(null);
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
@@ -56,7 +57,7 @@ export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
     try {
       const outcome = editing
         ? await saveCorrection({ id: editing.id, version, draft })
-        : await saveNewPieces({ ids: ids.current, draft });
+        : await saveNewPieces({ ids: ids.current, draft, makerId });
       setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
       if (!outcome.ok) return setErrors(outcome.errors);
       setErrors([]);
@@ -92,7 +93,7 @@ export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
   };
   return {
     ...{ draft, setDraft, change, coats, nameOf, errors, errorOf, theirs, isBusy, save, saved },
-    ...{ twins, setTwins, selected, setSelected, add, repeat, startAgain },
+    ...{ makerId, setMakerId, twins, setTwins, selected, setSelected, add, repeat, startAgain },
     isRestored: found && !saved,
   };
 }

@@ -1,14 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import QRCode from 'qrcode';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Share } from '@/records/dictionary';
 import { Form, FormErrors, SelectInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
+import { NewLink } from '@/ui/NewLink';
+import { newToken } from '@/ui/newToken';
 import { useUndo } from '@/ui/Undo';
 import { setShareEnded, shareWall } from '../actions';
 import { newLinkSchema, SHARE_DAYS } from '../schema';
@@ -116,50 +117,17 @@ export function LinksView({ links, search, words }: Props) {
   );
 }
 
-/** A link that was just made: shown this once, for only its hash is kept. */
+/** A link that was just made, with a poster and the screen on the wall. */
 function MadeLink({ address, search }: { address: string; search: string }) {
-  const [code, setCode] = useState('');
-  const [copied, setCopied] = useState(false);
-  useEffect(() => {
-    void QRCode.toDataURL(address, { margin: 2, width: 220 }).then(setCode);
-  }, [address]);
   const path = new URL(address).pathname;
   return (
-    <section className={css.made} aria-label="The new link" aria-live="polite">
-      {code && <img src={code} width={220} height={220} alt="The link as a QR code" />}
-      <div>
-        <p>
-          <b>Copy it now: it is not kept here and cannot be shown again.</b>
-        </p>
-        <p className={css.address}>
-          <a href={address}>{address}</a>
-        </p>
-        <Button
-          onClick={() =>
-            void navigator.clipboard.writeText(address).then(
-              () => setCopied(true),
-              () => setCopied(false),
-            )
-          }
-        >
-          {copied ? 'Copied' : 'Copy'}
-        </Button>{' '}
-        <Button component={Link} href={`/wall/print?${search}&link=${encodeURIComponent(path)}`}>
-          Poster with this QR code
-        </Button>
-        <p>
-          For the big screen on the wall: <a href={`${address}?kiosk=1`}>walk through what is new</a>
-        </p>
-      </div>
-    </section>
+    <NewLink address={address}>
+      <Button component={Link} href={`/wall/print?${search}&link=${encodeURIComponent(path)}`}>
+        Poster with this QR code
+      </Button>
+      <p>
+        For the big screen on the wall: <a href={`${address}?kiosk=1`}>walk through what is new</a>
+      </p>
+    </NewLink>
   );
-}
-
-/** 256 random bits as 43 letters. */
-function newToken(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(32));
-  return btoa(String.fromCharCode(...bytes))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replace(/=+$/, '');
 }

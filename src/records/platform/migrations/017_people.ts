@@ -34,6 +34,12 @@ export async function up(knex: Knex): Promise<void> {
     ref(t, 'member_id', 'member').notNullable();
     t.primary(['group_id', 'member_id']);
   });
+  // Students to whom an opening was assigned: they record all of its pieces.
+  await knex.schema.createTable('firing_helper', (t) => {
+    ref(t, 'firing_id', 'firing').notNullable();
+    ref(t, 'member_id', 'member').notNullable();
+    t.primary(['firing_id', 'member_id']);
+  });
   await knex.schema.createTable('invitation', (t) => {
     id(t);
     keyHash(t);
@@ -60,7 +66,9 @@ export async function up(knex: Knex): Promise<void> {
 }
 
 export async function down(knex: Knex): Promise<void> {
-  for (const table of ['password_link', 'invitation', 'group_member', 'member_group', 'recovery_code'])
+  for (const table of [
+    ...['password_link', 'invitation', 'firing_helper', 'group_member', 'member_group', 'recovery_code'],
+  ])
     await knex.schema.dropTable(table);
   // Makers without a sign-in cannot be said in the old words: they keep their pieces under a name nobody can sign in with.
   await knex.raw(

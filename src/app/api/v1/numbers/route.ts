@@ -12,6 +12,8 @@ export async function POST(request: Request): Promise<Response> {
   if (refused) return refused;
   const input: unknown = await request.json().catch(() => null);
   return answer(
-    await withMember('student', schema, input, (member, asked) => reserveNumbers(db(), member.id, asked)),
+    await withMember('reserveNumbers', schema, input, (member, asked) =>
+      reserveNumbers(db(), member.id, asked),
+    ),
   );
 }

@@ -32,7 +32,7 @@ export async function POST(request: Request): Promise<Response> {
   const form = await request.formData().catch(() => null);
   const input = form ? { ...Object.fromEntries(form), firingId: form.get('firingId') || null } : null;
   const outcome = await withMember(
-    'student',
+    'addPhoto',
     photoSchema,
     input,
     async (member, { id, pieceId, firingId, file, settings }) => {
@@ -44,6 +44,7 @@ export async function POST(request: Request): Promise<Response> {
         ...(settings && { settings }),
       });
     },
+    ({ pieceId, firingId }) => ({ pieceIds: [pieceId], firingId }),
   );
   return answer(outcome);
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { requireMember } from '@/auth';
-import { hasRole } from '@/records/people';
+import { beyondReach, hasRole, makersFor } from '@/records/people';
 import { db } from '@/records/platform';
 import { piecePage } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
@@ -15,17 +15,19 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function Page({ params }: Props) {
   const member = await requireMember();
   const piece = await orNotFound(piecePage(db(), decodeURIComponent((await params).label)));
-  const mayChange =
-    member.role === 'technician' ||
-    member.role === 'teacher' ||
-    (member.role === 'student' && piece.memberId === member.id);
-  const model = piece.modelId ? await piecePage(db(), piece.modelId) : null;
+  const [beyond, makers, model] = await Promise.all([
+    beyondReach(db(), member, 'pieces', { pieceIds: [piece.id] }),
+    makersFor(db(), member),
+    piece.modelId ? piecePage(db(), piece.modelId) : null,
+  ]);
+  const mayChange = hasRole(member.role, 'student') && beyond === null;
   return (
     <PieceView
       piece={piece}
       model={model}
       mayChange={mayChange}
-      mayTeach={hasRole(member.role, 'teacher')}
+      mayTeach={mayChange && hasRole(member.role, 'teacher')}
+      makers={mayChange ? makers : []}
       now={new Date()}
     />
   );

@@ -1,4 +1,5 @@
 import { requireMember } from '@/auth';
+import { makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { piecesById } from '@/records/pieces';
@@ -9,11 +10,12 @@ import { FirstThings } from '@/features/pieces/ui/FirstThings';
 export const metadata = { title: 'New piece' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
-  await requireMember();
+  const member = await requireMember();
   const { like } = await searchParams;
-  const [bodies, glazes, [model]] = await Promise.all([
+  const [bodies, glazes, makers, [model]] = await Promise.all([
     listBodies(db()),
     listGlazes(db()),
+    makersFor(db(), member),
     piecesById(db(), like ? [like] : []),
   ]);
   if (bodies.length === 0 || glazes.length === 0)
@@ -24,6 +26,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ l
       key={like ?? 'new'}
       bodies={choices}
       glazes={glazes}
+      makers={makers}
       start={model ? draftLike(model) : null}
     />
   );

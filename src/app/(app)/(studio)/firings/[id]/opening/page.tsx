@@ -1,10 +1,11 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { kilnById, logOf, conesOf, rateOf } from '@/records/firings';
-import { hasRole } from '@/records/people';
-import { openingOf, phrasesOf } from '@/records/openings';
+import { beyondReach, hasRole, type Member } from '@/records/people';
+import { openingOf, phrasesOf, type Opening } from '@/records/openings';
 import { samplesFor } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
+import { NothingOfYours } from '@/features/opening/ui/NothingOfYours';
 import { OpeningView } from '@/features/opening/ui/OpeningView';
 import { OpeningGate } from '@/features/opening/ui/OpeningGate';
 
@@ -18,11 +19,13 @@ export default async function Page({
   searchParams: Promise<{ piece?: string }>;
 }) {
   const member = await requireMember();
-  const opening = await orNotFound(openingOf(db(), (await params).id));
+  const whole = await orNotFound(openingOf(db(), (await params).id));
+  const opening = await reachedPart(whole, member);
   const { firing } = opening;
   const kiln = await kilnById(db(), firing.kilnId);
   if (firing.state !== 'open' && firing.state !== 'closed')
     return <OpeningGate firing={firing} log={await logOf(db(), firing, kiln, new Date())} />;
+  if (opening.pieces.length === 0 && whole.pieces.length > 0) return <NothingOfYours firing={firing} />;
   const [cones, rate, phrases, samples] = await Promise.all([
     conesOf(db(), [firing.id]),
     rateOf(db(), firing.id),
@@ -40,4 +43,16 @@ export default async function Page({
       cones={{ saved: cones.get(firing.id) ?? [], rate, mayWrite: hasRole(member.role, 'teacher') }}
     />
   );
+}
+
+/** What of an opening a member records: a student own pieces that nobody else read, or all of one assigned to them. */
+async function reachedPart(opening: Opening, member: Member): Promise<Opening> {
+  if (hasRole(member.role, 'teacher')) return opening;
+  const firingId = opening.firing.id;
+  const reached = await Promise.all(
+    opening.pieces.map(
+      async (piece) => !(await beyondReach(db(), member, 'readings', { firingId, pieceIds: [piece.id] })),
+    ),
+  );
+  return { ...opening, pieces: opening.pieces.filter((_, i) => reached[i]) };
 }

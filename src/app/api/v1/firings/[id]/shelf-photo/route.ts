@@ -21,10 +21,15 @@ export async function POST(
   if (refused) return refused;
   const form = await request.formData().catch(() => null);
   const input = form && { ...Object.fromEntries(form), firingId: (await params).id };
-  const outcome = await withMember('teacher', schema, input, async (member, { firingId, shelf, file }) => {
-    const photoHash = await storePicture(store(), Buffer.from(await file.arrayBuffer()));
-    await setShelf(db(), member.id, firingId, shelf, { photoHash });
-    return null;
-  });
+  const outcome = await withMember(
+    'saveShelfPhoto',
+    schema,
+    input,
+    async (member, { firingId, shelf, file }) => {
+      const photoHash = await storePicture(store(), Buffer.from(await file.arrayBuffer()));
+      await setShelf(db(), member.id, firingId, shelf, { photoHash });
+      return null;
+    },
+  );
   return Response.json(outcome, { status: outcome.ok ? 200 : 422 });
 }

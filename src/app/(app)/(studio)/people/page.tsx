@@ -1,0 +1,18 @@
+import { notFound } from 'next/navigation';
+import { requireMember } from '@/auth';
+import { hasRole } from '@/records/people';
+import { peopleModel } from '@/features/people/server/peopleModel';
+import { PeopleView } from '@/features/people/ui/PeopleView';
+
+export const metadata = { title: 'People' };
+
+interface Asked {
+  readonly searchParams: Promise<{ card?: string }>;
+}
+
+export default async function Page({ searchParams }: Asked) {
+  const member = await requireMember();
+  if (!hasRole(member.role, 'teacher')) notFound();
+  const { card } = await searchParams;
+  return <PeopleView {...await peopleModel(member)} card={card ?? null} now={new Date()} />;
+}

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { idSchema } from '@/features/shared/schema';
+import { PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
+
+/** Roles that an invitation may give; who only looks gets a link to the wall. */
+export const INVITED_ROLES = ['student', 'teacher', 'technician'] as const;
+/** How many days an invitation may work. */
+export const INVITATION_DAYS = [1, 7, 30] as const;
+
+const nameSchema = z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.');
+const signInNameSchema = z.string().trim().min(2, 'At least 2 letters.').max(120, 'At most 120 letters.');
+/** A password as somebody has it; which new ones will do is said by the records. */
+const typedPasswordSchema = z
+  .string()
+  .min(1, 'Type your password.')
+  .max(PASSWORD_LENGTH.most * 2);
+const newPasswordSchema = z
+  .string()
+  .min(PASSWORD_LENGTH.least, `At least ${PASSWORD_LENGTH.least} characters; a short sentence is good.`)
+  .max(PASSWORD_LENGTH.most, `At most ${PASSWORD_LENGTH.most} characters.`);
+const codeSchema = z.string().trim().min(1, 'Type the code.').max(40, 'At most 40 letters.');
+/** 256 random bits as 43 letters, made by the browser. */
+export const tokenSchema = z.string().regex(/^[\w-]{43}$/, 'is not a token');
+
+export const signInSchema = z.object({
+  signIn: z.string().trim().min(1, 'Type your sign-in name.').max(120),
+  password: typedPasswordSchema,
+});
+export const signInCodeSchema = z.object({ code: codeSchema });
+export const joinSchema = z.object({
+  name: nameSchema,
+  signIn: signInNameSchema,
+  password: newPasswordSchema,
+});
+export const firstMemberSchema = joinSchema.extend({
+  prefix: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .regex(/^[A-Z]{1,6}$/, 'One to six letters.'),
+});
+export const newPasswordFormSchema = z.object({ password: newPasswordSchema });
+
+export const invitationSchema = z.object({
+  id: idSchema,
+  role: z.enum(INVITED_ROLES),
+  groupId: idSchema.nullable(),
+  makerId: idSchema.nullable(),
+  most: z.number('Type a number.').int('A whole number.').min(1, 'At least 1.').max(60, 'At most 60.'),
+});
+export const inviteSchema = z.object({
+  invitation: invitationSchema,
+  token: tokenSchema,
+  days: z.literal([...INVITATION_DAYS]),
+});
+
+export const makerSchema = z.object({ id: idSchema, name: nameSchema, groupId: idSchema.nullable() });
+export const personSchema = z.object({ id: idSchema, name: nameSchema, role: z.enum(ROLES) });
+export const savePersonSchema = z.object({ person: personSchema, version: z.int() });
+export const leaveSchema = z.object({ id: idSchema, isNameKept: z.boolean() });
+export const mergeSchema = z.object({ fromId: idSchema, intoId: idSchema });
+
+export const groupSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  teacherId: idSchema,
+  memberIds: z.array(idSchema).max(400, 'At most 400.'),
+});
+export const saveGroupSchema = z.object({ group: groupSchema, version: z.int().nullable() });
+export const endGroupSchema = z.object({ id: idSchema, isEnded: z.boolean() });
+export const passwordLinkSchema = z.object({ id: idSchema, token: tokenSchema });
+
+export const ownNameSchema = z.object({
+  name: nameSchema,
+  signIn: signInNameSchema,
+  password: typedPasswordSchema,
+});
+export const ownPasswordSchema = z.object({ password: typedPasswordSchema, next: newPasswordSchema });
+export const ownCodeSchema = z.object({ code: codeSchema });
+export const confirmSchema = z.object({ password: typedPasswordSchema });
