@@ -6,6 +6,7 @@ import type { Group, Invitation, Person } from '@/records/people';
 import { Acts, DataTable, FormErrors, PageHeader, SelectField, TwoColumns } from '@/ui/kit';
 import { ageWords, shortDay } from '@/ui/dates';
 import { LinkButton } from '@/ui/LinkButton';
+import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { useMutation } from '@/ui/useMutation';
 import { endInvite } from '../actions';
 import { GroupCard } from './GroupCard';
@@ -33,15 +34,16 @@ export function PeopleView({ people, groups, invitations, me, card, now }: Props
   const shown = inGroup ? there.filter(({ id }) => inGroup.memberIds.includes(id)) : there;
   return (
     <>
+      <RefreshOnChange from="/api/v1/live" />
       <PageHeader first={shown[0]?.name ?? 'People'} last={shown.at(-1)?.name}>
         <h1>People</h1>
         {groups.length > 0 && (
           <SelectField
-            label="Group"
+            label="Show"
             value={groupId}
             onChange={setGroupId}
             className={css.choice}
-            options={[['', 'all'], ...groups.map(({ id, name }) => [id, name] as const)]}
+            options={[['', 'everybody'], ...groups.map(({ id, name }) => [id, name] as const)]}
           />
         )}
         <Acts>
@@ -64,7 +66,7 @@ export function PeopleView({ people, groups, invitations, me, card, now }: Props
           ]}
           rows={shown.map((person) => rowOf(person, groups, now))}
           {...(there.length > 12 && { filter: 'Name or group' })}
-          empty="Nobody is here yet. Invite somebody: they open a link and choose a name and password."
+          empty={inGroup ? 'Nobody is in this group yet.' : 'Nobody is here yet.'}
         />
         <Groups groups={groups} />
         <Invitations invitations={invitations} now={now} />
