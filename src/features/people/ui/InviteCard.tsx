@@ -6,6 +6,7 @@ import { Card, NumberInput, SelectInput, useSavedForm } from '@/ui/kit';
 import { NewLink } from '@/ui/NewLink';
 import { newToken } from '@/ui/newToken';
 import { invite } from '../actions';
+import { groupOptions } from '../model/groupOptions';
 import { INVITATION_DAYS, INVITED_ROLES, inviteSchema } from '../schema';
 import { z } from 'zod';
 
@@ -67,17 +68,7 @@ export function InviteCard({ groups, me, maker }: Props) {
           label="Role"
           options={roles.map((role) => [role, role] as const)}
         />
-        {(groups.length > 0 || !me.isTechnician) && (
-          <SelectInput
-            control={control}
-            name="groupId"
-            label="Group"
-            options={[
-              ...(me.isTechnician ? [['', 'none'] as const] : []),
-              ...groups.map(({ id, name }) => [id, name] as const),
-            ]}
-          />
-        )}
+        <SelectInput control={control} name="groupId" label="Group" options={groupOptions(groups, me)} />
         {!maker && <NumberInput control={control} name="most" label="How many may use it" />}
         <SelectInput
           control={control}

@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import type { Group } from '@/records/people';
 import { Card, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveMaker } from '../actions';
+import { groupOptions } from '../model/groupOptions';
 import { makerSchema } from '../schema';
 
 interface Props {
@@ -27,17 +28,7 @@ export function MakerCard({ groups, me }: Props) {
         pieces.
       </p>
       <TextInput control={control} name="name" label="Name" autoFocus />
-      {groups.length > 0 && (
-        <SelectInput
-          control={control}
-          name="groupId"
-          label="Group"
-          options={[
-            ...(me.isTechnician ? [['', 'none'] as const] : []),
-            ...groups.map(({ id, name }) => [id, name] as const),
-          ]}
-        />
-      )}
+      <SelectInput control={control} name="groupId" label="Group" options={groupOptions(groups, me)} />
     </Card>
   );
 }
