@@ -8,6 +8,8 @@ const config: NextConfig = {
   devIndicators: false,
   experimental: { serverActions: { bodySizeLimit: '2mb' } },
   headers: async () => [
+    // Nobody is signed in here: pictures and pages that the browser kept are members' own. Heeded over HTTPS only.
+    { source: '/sign-in', headers: [{ key: 'Clear-Site-Data', value: '"cache"' }] },
     {
       source: '/(.*)',
       headers: [

@@ -1,6 +1,8 @@
 // Lets the running opening open without a network. Writes never pass through here: the page keeps them itself.
-const SHELL = 'jiten-shell-1';
+const SHELL = 'jiten-shell-2';
+/** Pages and photos are members' own: the sign-in page drops them. */
 const PAGES = 'jiten-pages-1';
+const PHOTOS = 'jiten-photos-1';
 /** A server that has not begun to answer for so long is taken for gone, ms. */
 const PATIENCE = 4000;
 
@@ -9,21 +11,19 @@ self.addEventListener('activate', (event) => event.waitUntil(begin()));
 
 async function begin() {
   for (const name of await caches.keys())
-    if (name.startsWith('jiten-') && name !== SHELL && name !== PAGES) await caches.delete(name);
+    if (name.startsWith('jiten-') && ![SHELL, PAGES, PHOTOS].includes(name)) await caches.delete(name);
   await self.clients.claim();
 }
 
 self.addEventListener('message', (event) => {
   if (event.data?.claim) event.waitUntil(self.clients.claim());
   if (event.data?.keep) event.waitUntil(keep(event.data.keep));
-  if (event.data?.forget) event.waitUntil(caches.delete(PAGES));
 });
 
 async function keep(addresses) {
-  const [shell, pages] = [await caches.open(SHELL), await caches.open(PAGES)];
   for (const address of addresses) {
     const isPage = !address.includes('/_next/') && !address.includes('/api/');
-    const cache = isPage ? pages : shell;
+    const cache = isPage ? await caches.open(PAGES) : await cacheOf(address);
     if (!isPage && (await cache.match(address))) continue;
     const answer = await fetch(address).catch(() => null);
     if (answer?.ok && !answer.redirected) await cache.put(address, answer);
@@ -39,9 +39,12 @@ self.addEventListener('fetch', (event) => {
     event.respondWith(part(request));
 });
 
+/** Where a part is kept: what the application is made of apart from what members see. */
+const cacheOf = (address) => caches.open(address.includes('/api/v1/photos/') ? PHOTOS : SHELL);
+
 /** Parts have their content in their name: once here, they never change. */
 async function part(request) {
-  const cache = await caches.open(SHELL);
+  const cache = await cacheOf(request.url);
   const known = await cache.match(request);
   if (known) return known;
   const answer = await fetch(request);
@@ -62,7 +65,9 @@ async function page(request) {
 }
 
 async function noNetwork(cache) {
-  const links = (await cache.keys()).map(({ url }) => `<li><a href="${url}">The opening you had open</a></li>`);
+  const links = (await cache.keys()).map(
+    ({ url }) => `<li><a href="${url}">The opening you had open</a></li>`,
+  );
   const text = `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width">
     <title>Jiten: no network</title><body><h1>No network</h1>
     <p>What you tapped is kept on this device and is sent when the network is back.</p>

@@ -34,4 +34,5 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg).*)' }] };
+// Not of the interface for programs: what goes through here is held in memory, and cut at 10 MB.
+export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|api/).*)' }] };

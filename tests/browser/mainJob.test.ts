@@ -1,4 +1,7 @@
+import { randomBytes } from 'node:crypto';
 import { expect, test } from '@playwright/test';
+import sharp from 'sharp';
+import { ulid } from 'ulid';
 import { addCoat, choose, photo, signIn, told } from './steps';
 
 test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in the overlap, wall and entry', async ({
@@ -84,6 +87,22 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await second.getByRole('button', { name: 'Show first' }).click();
   await expect(second.getByRole('button', { name: 'Show first' })).toBeVisible();
   await expect(second).not.toContainText('bn: before');
+});
+
+test('a photo as large as a camera makes them is taken', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/pieces/SW-0100');
+  const link = await page.getByRole('link', { name: 'Record again' }).getAttribute('href');
+  const pieceId = new URLSearchParams(link!.split('?')[1]).get('piece');
+  const [width, height] = [2200, 2000];
+  const buffer = await sharp(randomBytes(width * height * 3), { raw: { width, height, channels: 3 } })
+    .png()
+    .toBuffer();
+  expect(buffer.length).toBeGreaterThan(12 * 2 ** 20);
+  const answer = await page.request.post('/api/v1/photos', {
+    multipart: { id: ulid(), pieceId: pieceId!, file: { name: 'big.png', mimeType: 'image/png', buffer } },
+  });
+  expect(await answer.json()).toMatchObject({ ok: true, value: { width } });
 });
 
 test('what was drawn survives a dead network and a closed tab', async ({ page, context }) => {

@@ -15,9 +15,16 @@ test('a wrong password is refused in words; signing out ends the session on the 
   await signIn(page, 'teacher', 'signal-box-two');
   const kept = await context.cookies();
   expect(kept.find((cookie) => cookie.name === 'jiten')).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
+  // What a browser keeps for use without a network goes with the session.
+  await page.goto('/pieces/SW-0100');
+  const names = () => page.evaluate(() => caches.keys());
+  await page.evaluate(() => caches.open('jiten-pages-1').then((one) => one.put('/x', new Response('x'))));
+  await expect.poll(names).toEqual(expect.arrayContaining(['jiten-pages-1']));
   await page.getByRole('button', { name: 'Tomas' }).click();
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
+  await expect.poll(async () => (await names()).filter((name) => !/shell/.test(name))).toEqual([]);
+  expect((await page.goto('/sign-in'))!.headers()['clear-site-data']).toBe('"cache"');
   await context.addCookies(kept);
   await page.goto('/');
   await expect(page).toHaveURL(/sign-in/);
@@ -68,6 +75,8 @@ const MAIN_PAGES = [
   '/wall/print',
   '/wall/links',
   '/make?piece=SW-0001',
+  '/people?card=invite',
+  '/account',
 ];
 
 for (const scheme of ['light', 'dark'] as const)

@@ -29,6 +29,7 @@ import {
   eventsOf,
   importLog,
   liveSources,
+  lightKiln,
   openSource,
   logOf,
   listProgrammes,
@@ -369,6 +370,51 @@ test('a kiln that still holds a hot firing is not lit again', async () => {
   );
   await advanceFiring(base, member, first, 'open');
   await expect(refuseBusyKiln(base, await firingById(base, second))).resolves.toBeUndefined();
+});
+
+test('of two who start a kiln at once one finds it taken, and the controller runs once', async () => {
+  const { base, member, kilnId } = studio;
+  const segments = [{ rate: 100, target: 1222, hold: 10 }];
+  const ready = async () => {
+    const firingId = await emptyFiring(studio);
+    await base('firing')
+      .where({ id: firingId })
+      .update({ segments: JSON.stringify(segments) });
+    return firingId;
+  };
+  await base('firing')
+    .where({ kiln_id: kilnId })
+    .whereIn('state', ['firing', 'cooling'])
+    .update({ state: 'closed' });
+  const [one, other] = [await ready(), await ready()];
+  const runs: string[] = [];
+  const start = (firingId: string, sourceId: string) =>
+    lightKiln(base, member, { firingId, sourceId }, async () => {
+      runs.push(sourceId);
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      return { speed: 1 };
+    });
+  const [first, second, third] = [newId(), newId(), newId()];
+  const told = await Promise.allSettled([
+    start(one, first),
+    // The same press again, another person at the same firing, and another firing of the kiln.
+    start(one, first),
+    start(one, second),
+    start(other, third),
+  ]);
+  expect(runs).toHaveLength(1);
+  expect(told.filter(({ status }) => status === 'fulfilled').length).toBe(runs[0] === first ? 2 : 1);
+  const states = await base('firing').whereIn('id', [one, other]).select('state');
+  expect(states.map(({ state }) => state).sort()).toEqual(['firing', 'loading']);
+  expect(await base('log_source').whereIn('firing_id', [one, other]).where({ live: 1 })).toHaveLength(1);
+  // A controller that does not answer leaves everything as it was.
+  await base('firing').whereIn('id', [one, other]).update({ state: 'loading' });
+  await base('log_source').whereIn('firing_id', [one, other]).update({ live: false });
+  const silent = lightKiln(base, member, { firingId: other, sourceId: newId() }, () =>
+    Promise.reject(new Refusal('', 'The controller is silent.')),
+  );
+  await expect(silent).rejects.toThrow('silent');
+  expect(await base('firing').where({ id: other }).first('state')).toEqual({ state: 'loading' });
 });
 
 test('a piece’s own day stands before its round’s, and what is wanted first is loaded first', async () => {

@@ -9,8 +9,8 @@ import {
   unloadPiece,
   advanceFiring,
   fileFiring,
-  refuseBusyKiln,
-  firingWithKiln,
+  lightKiln,
+  type Light,
   placePieces,
   setDue,
   setShelf,
@@ -19,7 +19,6 @@ import {
   importLog,
   liveSources,
   recordControllerContact,
-  openSource,
   saveCones,
   setAtmosphereReached,
   setFullness,
@@ -99,15 +98,9 @@ export const unloadFiring = action('unloadFiring', unloadSchema, async (member, 
 
 /** Starts a firing: its controller gets the programme, or a hand lights it. Nothing starts if that fails. */
 export const startFiring = action('startFiring', startSchema, async (member, { firingId, sourceId, by }) => {
-  const { firing, kiln } = await firingWithKiln(db(), firingId);
-  await refuseBusyKiln(db(), firing);
-  if (by === 'controller') {
-    if (!firing.segments) throw new Refusal('', 'Choose a programme first: the controller needs its steps.');
-    const driver = httpDriver(kiln.controller);
-    const { speed } = await asked(() => driver.start(sourceId, firing.segments!));
-    await openSource(db(), member.id, { id: sourceId, firingId, name: kiln.controller, speed });
-  }
-  await advanceFiring(db(), member.id, firingId, 'firing');
+  const light: Light = (kiln, segments) =>
+    asked(() => httpDriver(kiln.controller).start(sourceId, segments));
+  await lightKiln(db(), member.id, { firingId, sourceId }, by === 'controller' ? light : null);
   refresh();
   return null;
 });

@@ -1,3 +1,4 @@
+export { lightKiln, type Light } from './starts';
 export { isFeedToken, renewFeed } from './calendarFeed';
 export {
   advanceFiring,

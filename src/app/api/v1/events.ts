@@ -3,11 +3,11 @@ import { db, currentRevision } from '@/records/platform';
 /** How often the records are looked at, ms. */
 const EVERY = 2000;
 
-let seen = { at: 0, mark: Promise.resolve('') };
+let seen: { at: number; mark: Promise<string | null> } = { at: 0, mark: Promise.resolve(null) };
 
-/** Where the records stand, asked once for all open pages. */
-function sharedMark(now: number): Promise<string> {
-  if (now - seen.at >= EVERY / 2) seen = { at: now, mark: currentRevision(db()) };
+/** Where the records stand, asked once for all open pages; null while the database does not answer. */
+function sharedMark(now: number): Promise<string | null> {
+  if (now - seen.at >= EVERY / 2) seen = { at: now, mark: currentRevision(db()).catch(() => null) };
   return seen.mark;
 }
 
@@ -33,10 +33,12 @@ export function answerEvents(request: Request, isOpen: () => Promise<boolean>): 
           return controller.close();
         }
         const mark = await sharedMark(Date.now());
+        if (mark === null) return;
         if (mark !== last) send('changed');
         last = mark;
       };
-      timer = setInterval(() => void look().catch(stop), EVERY);
+      // A look that fails is not the last one: the database may be back at the next.
+      timer = setInterval(() => void look().catch(() => undefined), EVERY);
       request.signal.addEventListener('abort', stop);
     },
     cancel: stop,
