@@ -28,6 +28,7 @@ export const RIGHTS = {
   offerFactor: anybody,
   confirmFactor: anybody,
   removeFactor: anybody,
+  chooseUnits: anybody,
 
   // People; a teacher those of own groups, which the records decide
   invite: teachers,
@@ -40,6 +41,7 @@ export const RIGHTS = {
   letReturn: technicians,
   mergeMakers: technicians,
   makePasswordLink: technicians,
+  saveStudio: technicians,
 
   // Pieces, their photos and readings
   saveNewPieces: students,

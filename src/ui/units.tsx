@@ -1,20 +1,43 @@
 'use client';
-import { createContext, use, useMemo, type ReactNode } from 'react';
+import {
+  createContext,
+  use,
+  useCallback,
+  useMemo,
+  useOptimistic,
+  useTransition,
+  type ReactNode,
+} from 'react';
 import { METRIC, sayMessage, sayQuantity, type Message, type Quantity, type Units } from '@/core/units';
-import { usePersistedState } from './usePersistedState';
+
+/** Keeps the units a member chose. */
+export type SaveUnits = (chosen: { units: Partial<Units> | null }) => Promise<unknown>;
 
 const Context = createContext<{
   readonly units: Units;
   readonly choose: (change: Partial<Units>) => void;
 }>({ units: METRIC, choose: () => {} });
 
-/** Keeps the member's units on this device and tells them to the components within. */
-export function UnitsProvider({ children }: { children: ReactNode }) {
-  const [units, setUnits] = usePersistedState('jiten.units', METRIC);
-  const value = useMemo(
-    () => ({ units, choose: (change: Partial<Units>) => setUnits((before) => ({ ...before, ...change })) }),
-    [units, setUnits],
+interface Props {
+  /** Those the member reads in. */
+  readonly units: Units;
+  readonly save: SaveUnits;
+  readonly children: ReactNode;
+}
+
+/** Tells the components within the member's units; a choice shows at once and is kept with the member. */
+export function UnitsProvider({ units: kept, save, children }: Props) {
+  const [, start] = useTransition();
+  const [units, show] = useOptimistic(kept, (before, change: Partial<Units>) => ({ ...before, ...change }));
+  const choose = useCallback(
+    (change: Partial<Units>) =>
+      start(async () => {
+        show(change);
+        await save({ units: change });
+      }),
+    [save, show],
   );
+  const value = useMemo(() => ({ units, choose }), [units, choose]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -169,3 +169,52 @@ test('a forgotten password, a second factor, and a lost phone', async ({ page, b
   await other.reload();
   await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
+
+test('units are chosen with the member and the studio, and a field takes any other', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  await page.goto('/studio');
+  await page.getByLabel('Name of the studio').pressSequentially('Signal Works');
+  await choose(page, 'Length', 'inches');
+  await choose(page, 'Temperature', '°F');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeEnabled();
+  const student = await device(browser, true);
+  await student.goto('/sign-in');
+  await expect(student.getByRole('heading', { name: 'Sign in: Signal Works' })).toBeVisible();
+  await signIn(student, 'student', 'signal-box-three');
+  await student.goto('/pieces/new');
+  const height = student.getByRole('textbox', { name: 'Height, in' });
+  await height.fill('');
+  await height.pressSequentially('11,43 cm');
+  await expect(student.getByText('= 4.50 in')).toBeVisible();
+  await height.fill('4 1/2');
+  await student.getByRole('textbox', { name: 'Width, in' }).fill('3.5 kg');
+  await expect(student.getByText('“kg” is a weight, not a length.')).toBeVisible();
+  await student.getByRole('textbox', { name: 'Width, in' }).fill('3');
+  await student.getByRole('button', { name: 'Save', exact: true }).click();
+  await student.getByRole('alert').getByRole('link').first().click();
+  await expect(student.getByText('tile, 4.50 in × 3 in')).toBeVisible();
+
+  // A choice of one's own goes before the studio's, on every device.
+  await student.goto('/account');
+  const units = student.getByRole('region', { name: 'Units' });
+  await units.getByRole('button', { name: 'cm and mm' }).click();
+  await expect(units.getByRole('button', { name: 'cm and mm' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(async () => {
+    await student.reload();
+    await expect(units.getByRole('button', { name: 'cm and mm' })).toHaveAttribute('aria-pressed', 'true', {
+      timeout: 2000,
+    });
+  }).toPass();
+  await student.goBack();
+  await expect(student.getByText('tile, 11.4 cm × 7.6 cm')).toBeVisible();
+  await page.goto('/studio');
+  await choose(page, 'Length', 'cm and mm');
+  await choose(page, 'Temperature', '°C');
+  await page.getByLabel('Name of the studio').fill('');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeEnabled();
+});

@@ -24,10 +24,14 @@ import {
   removeSecondFactor,
   returnToStudio,
   saveGroup,
+  saveOwnUnits,
   savePerson,
+  saveStudioSettings,
+  studioSettings,
   startSession,
   takeCode,
   takePasswordLink,
+  unitsFor,
 } from '@/records/people';
 import { savePieces } from '@/records/pieces';
 import { freshStudio, tile, type Studio } from './studio';
@@ -190,6 +194,25 @@ test('a second factor is in use once a code of it was typed; no code is taken tw
   await expect(offerSecondFactor(base, id, 'a wet clay bag')).rejects.toThrow('already');
   await removeSecondFactor(base, id, 'a wet clay bag');
   expect(await takeCode(base, id, codes[1]!)).toBe(false);
+});
+
+test('a member reads in own units, else in those of the studio', async () => {
+  const id = await addMember(base, {
+    ...{ name: 'Lin Osei', signIn: 'lin', password: 'a wet clay bag', role: 'student' },
+  });
+  expect(await unitsFor(base, id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g' });
+  const { value, version } = await studioSettings(base);
+  const us = { name: 'Signal Works', units: { temperature: '°F', length: 'in', mass: 'lb' } } as const;
+  await saveStudioSettings(base, studio.member, us, version);
+  expect(await unitsFor(base, id)).toEqual(us.units);
+  await saveOwnUnits(base, id, { temperature: '°C' });
+  await saveOwnUnits(base, id, { mass: 'g' });
+  expect(await unitsFor(base, id)).toEqual({ temperature: '°C', length: 'in', mass: 'g' });
+  await saveOwnUnits(base, id, null);
+  expect(await unitsFor(base, id)).toEqual(us.units);
+  await expect(saveStudioSettings(base, studio.member, value, version)).rejects.toMatchObject({
+    theirs: { value: us, version: version + 1 },
+  });
 });
 
 test('who leaves keeps the name on the work or takes it along, and the last technician stays', async () => {

@@ -29,13 +29,13 @@ const STUDENTS = [
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [
-  ...['saveKilnForm', 'savePart', 'setPartEnded', 'makePasswordLink'],
+  ...['saveKilnForm', 'savePart', 'setPartEnded', 'makePasswordLink', 'saveStudio'],
   ...['savePersonCard', 'letLeave', 'letReturn', 'mergeMakers'],
 ];
 /** What anybody who is signed in does with the own account. */
 const ANYBODY = [
   ...['endOwnSession', 'endAllOwnSessions', 'saveOwnName', 'saveOwnPassword'],
-  ...['offerFactor', 'confirmFactor', 'removeFactor'],
+  ...['offerFactor', 'confirmFactor', 'removeFactor', 'chooseUnits'],
 ];
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];

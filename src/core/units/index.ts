@@ -13,6 +13,7 @@ export {
   celsius,
   type Dimension,
   grams,
+  keptValue,
   kelvins,
   lengthOf,
   METRIC,

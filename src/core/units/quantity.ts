@@ -105,6 +105,16 @@ export function typedValue(dimension: Dimension, shown: number, units: Units): n
 }
 
 /**
+ * What is kept of a number that was typed in the reader's unit: in the unit of the house, to a millionth of it, which is
+ * finer than anybody types and coarser than the noise of the conversion.
+ *
+ * @example keptValue('length', 3.3, METRIC) // 33, not 32.99999999999999
+ */
+export function keptValue(dimension: Dimension, shown: number, units: Units): number {
+  return Number(typedValue(dimension, shown, units).toFixed(6));
+}
+
+/**
  * A quantity in words.
  *
  * @example sayQuantity(celsius(1222.4), METRIC) // '1222 °C'

@@ -3,6 +3,7 @@ import {
   celsius,
   grams,
   joined,
+  keptValue,
   kelvins,
   lengthOf,
   METRIC,
@@ -59,6 +60,23 @@ test('what is shown and typed again is the same, in every dimension and unit', (
     ),
   );
   expect(dimensions.map((one) => unitOf(one, US))).toEqual(['°F', '°F', '°F/h', 'in', 'in', 'lb']);
+});
+
+test('what is typed, kept and shown again never drifts, to the third decimal', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...dimensions),
+      fc.nat(5_000_000),
+      fc.constantFrom(METRIC, US),
+      (dimension, thousandths, units) => {
+        const typed = thousandths / 1000;
+        const kept = keptValue(dimension, typed, units);
+        const again = shownValue(dimension, kept, units);
+        return Number(again.toFixed(3)) + 0 === typed && keptValue(dimension, again, units) === kept;
+      },
+    ),
+    { numRuns: 100_000 },
+  );
 });
 
 test('a field shows as many decimals as can be read back', () => {

@@ -98,8 +98,7 @@ export const unloadFiring = action('unloadFiring', unloadSchema, async (member, 
 
 /** Starts a firing: its controller gets the programme, or a hand lights it. Nothing starts if that fails. */
 export const startFiring = action('startFiring', startSchema, async (member, { firingId, sourceId, by }) => {
-  const light: Light = (kiln, segments) =>
-    asked(() => httpDriver(kiln.controller).start(sourceId, segments));
+  const light: Light = (kiln, segments) => asked(() => httpDriver(kiln.controller).start(sourceId, segments));
   await lightKiln(db(), member.id, { firingId, sourceId }, by === 'controller' ? light : null);
   refresh();
   return null;

@@ -21,13 +21,16 @@ import {
   removeSecondFactor,
   returnToStudio,
   saveGroup,
+  saveOwnUnits,
   savePerson,
+  saveStudioSettings,
   sessionsOf,
   setGroupEnded,
   teacherOf,
 } from '@/records/people';
 import { idSchema } from '@/features/shared/schema';
 import {
+  chosenUnitsSchema,
   confirmSchema,
   endGroupSchema,
   inviteSchema,
@@ -40,6 +43,7 @@ import {
   passwordLinkSchema,
   saveGroupSchema,
   savePersonSchema,
+  saveStudioSchema,
 } from './schema';
 
 const isTechnician = (member: Member) => hasRole(member.role, 'technician');
@@ -193,6 +197,20 @@ export const confirmFactor = action('confirmFactor', ownCodeSchema, async (membe
 /** Takes the member's second factor out of use. */
 export const removeFactor = action('removeFactor', confirmSchema, async (member, { password }) => {
   await removeSecondFactor(db(), member.id, password);
+  refresh();
+  return null;
+});
+
+/** Chooses the units that the member reads in, some of them; null for those of the studio again. */
+export const chooseUnits = action('chooseUnits', chosenUnitsSchema, async (member, { units }) => {
+  await saveOwnUnits(db(), member.id, units);
+  refresh();
+  return null;
+});
+
+/** Changes the name of the studio and the units of who chose none. */
+export const saveStudio = action('saveStudio', saveStudioSchema, async (member, { studio, version }) => {
+  await saveStudioSettings(db(), member.id, studio, version);
   refresh();
   return null;
 });

@@ -78,3 +78,15 @@ export const ownNameSchema = z.object({
 export const ownPasswordSchema = z.object({ password: typedPasswordSchema, next: newPasswordSchema });
 export const ownCodeSchema = z.object({ code: codeSchema });
 export const confirmSchema = z.object({ password: typedPasswordSchema });
+
+export const unitsSchema = z.object({
+  temperature: z.enum(['°C', '°F']),
+  length: z.enum(['cm', 'in']),
+  mass: z.enum(['g', 'lb']),
+});
+export const chosenUnitsSchema = z.object({ units: unitsSchema.partial().nullable() });
+export const studioSchema = z.object({
+  name: z.string().trim().max(80, 'At most 80 letters.'),
+  units: unitsSchema,
+});
+export const saveStudioSchema = z.object({ studio: studioSchema, version: z.int() });

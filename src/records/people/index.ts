@@ -21,6 +21,13 @@ export {
   makersOf,
   type Member,
 } from './members';
+export {
+  saveOwnUnits,
+  saveStudioSettings,
+  studioSettings,
+  type StudioSettings,
+  unitsFor,
+} from './preferences';
 export { addPasswordLink, passwordLinkBy, takePasswordLink } from './passwordLinks';
 export { passwordError } from './passwords';
 export { assignOpening, beyondReach, helpersOf, makersFor, type ReachKind, type Touched } from './reach';

@@ -23,7 +23,10 @@ export async function saveSetting(
   await inTransaction(base, async (trx) => {
     const row = await trx('setting').where({ name }).forUpdate().first('value', 'version');
     if ((row?.version ?? 0) !== version)
-      throw new Conflict({ value: fromJson<unknown>(row?.value ?? null) }, row?.version ?? 0);
+      throw new Conflict(
+        { value: fromJson<unknown>(row?.value ?? null), version: row?.version ?? 0 },
+        row?.version ?? 0,
+      );
     const next = { value: JSON.stringify(value), version: version + 1 };
     if (row) await trx('setting').where({ name }).update(next);
     else await trx('setting').insert({ name, ...next });

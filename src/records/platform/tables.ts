@@ -174,7 +174,7 @@ export interface MaterialAliasRow {
 export interface MemberRow {
   id: string; name: string; sign_in: string | null; password_hash: string | null; role: Role;
   created_at: Date; ended_at: Date | null; version: number; totp_secret: string | null; totp_at: Date | null;
-  totp_step: number | null;
+  totp_step: number | null; units: string | null;
 }
 
 export interface MemberGroupRow {

@@ -5,7 +5,8 @@ import { GuideWordsProvider } from './GuideWords';
 import { RegisterServiceWorker } from './RegisterServiceWorker';
 import { Keys } from './Keys';
 import { MemberProvider } from '../MemberContext';
-import { UnitsProvider } from '../units';
+import type { Units } from '@/core/units';
+import { UnitsProvider, type SaveUnits } from '../units';
 import { StorageNotice } from './StorageNotice';
 import { RunningHead } from './RunningHead';
 import { ThumbIndex } from './ThumbIndex';
@@ -14,15 +15,17 @@ import css from './frame.module.css';
 interface FrameProps {
   readonly member: { readonly id: string; readonly name: string; readonly role: string };
   readonly kilns: ReactNode;
+  readonly units: Units;
+  readonly saveUnits: SaveUnits;
   readonly signOut: () => Promise<void>;
   readonly children: ReactNode;
 }
 
 /** The frame of every page: running head, thumb index, bench. */
-export function AppFrame({ member, kilns, signOut, children }: FrameProps) {
+export function AppFrame({ member, kilns, units, saveUnits, signOut, children }: FrameProps) {
   return (
     <MemberProvider memberId={member.id}>
-      <UnitsProvider>
+      <UnitsProvider units={units} save={saveUnits}>
         <BenchProvider>
           <GuideWordsProvider>
             <div className={css.frame}>

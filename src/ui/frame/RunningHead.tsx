@@ -59,6 +59,11 @@ export function RunningHead({
             People
           </MenuItem>
         )}
+        {member.role === 'technician' && (
+          <MenuItem component={Link} href="/studio" onClick={() => setAnchor(null)}>
+            Studio
+          </MenuItem>
+        )}
         <MenuItem component={Link} href="/account" onClick={() => setAnchor(null)}>
           Account
         </MenuItem>

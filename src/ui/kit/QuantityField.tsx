@@ -6,7 +6,7 @@ import {
   sayQuantity,
   shownDigits,
   shownValue,
-  typedValue,
+  keptValue,
   unitOf,
   type Dimension,
   type MeasureKind,
@@ -22,7 +22,7 @@ export interface QuantityFieldProps extends Omit<TextFieldProps, 'value' | 'onCh
   /** In the unit of the dimension inside the house. */
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
-  /** Decimals in the unit of the house; another unit keeps one more, so that what was typed in it can be read back. */
+  /** Decimals that are shown, in the unit of the house; another unit shows as many as say as much. */
   readonly digits?: number;
   /** Whether only whole numbers in the unit of the house are kept. */
   readonly isWhole?: boolean;
@@ -78,7 +78,8 @@ export function QuantityField({
       : Number(shownValue(dimension, kept, units).toFixed(shownDigits(dimension, digits, units)));
   const keep = (typed: number | null) => {
     if (typed === null || isPlain) return onChange(typed);
-    const kept = Number(typedValue(dimension, typed, units).toFixed(isWhole ? 0 : digits + 1));
+    const inHouse = keptValue(dimension, typed, units);
+    const kept = isWhole ? Math.round(inHouse) : inHouse;
     setLast({ typed, kept });
     onChange(kept);
   };

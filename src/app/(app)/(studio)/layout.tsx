@@ -3,12 +3,17 @@ import type { ReactNode } from 'react';
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
+import { unitsFor } from '@/records/people';
+import { chooseUnits } from '@/features/people/actions';
 import { signOut } from '@/features/people/signInActions';
 import { AppFrame } from '@/ui/frame';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
   const member = await requireMember();
-  const live = await listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 });
+  const [live, units] = await Promise.all([
+    listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 }),
+    unitsFor(db(), member.id),
+  ]);
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>
       {firing.kilnName} <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,
@@ -16,7 +21,13 @@ export default async function StudioLayout({ children }: { children: ReactNode }
     </Link>
   ));
   return (
-    <AppFrame member={member} kilns={kilns.length ? kilns : <span>Kilns at rest</span>} signOut={signOut}>
+    <AppFrame
+      member={member}
+      kilns={kilns.length ? kilns : <span>Kilns at rest</span>}
+      units={units}
+      saveUnits={chooseUnits}
+      signOut={signOut}
+    >
       {children}
     </AppFrame>
   );

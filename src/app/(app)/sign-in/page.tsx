@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { currentMember } from '@/auth';
 import { db } from '@/records/platform';
-import { hasMembers } from '@/records/people';
+import { hasMembers, studioSettings } from '@/records/people';
 import { signIn } from '@/features/people/signInActions';
 import { SignInForm } from '@/features/people/ui/SignInForm';
 import { DropOfflinePages } from '@/ui/DropOfflinePages';
@@ -11,11 +11,12 @@ export const metadata = { title: 'Sign in' };
 export default async function Page() {
   if (await currentMember()) redirect('/');
   if (!(await hasMembers(db()))) redirect('/welcome');
+  const { value: studio } = await studioSettings(db());
   return (
     <>
       <DropOfflinePages />
       <SignInForm
-        title="Sign in"
+        title={studio.name ? `Sign in: ${studio.name}` : 'Sign in'}
         lead="With the name and password your studio gave you."
         button="Sign in"
         action={signIn}

@@ -7,6 +7,7 @@ import type { Account, FactorOffer, Session } from '@/records/people';
 import { Form, FormErrors, PageHeader, TextInput, useSavedForm } from '@/ui/kit';
 import { ageWords } from '@/ui/dates';
 import { useMutation } from '@/ui/useMutation';
+import { UnitChoice } from './UnitChoice';
 import {
   confirmFactor,
   endAllOwnSessions,
@@ -38,6 +39,7 @@ export function AccountView({ account, sessions, current, now }: Props) {
         <Names account={account} />
         <Password />
         <SecondFactor account={account} />
+        <UnitChoice />
         <Devices {...{ sessions, current, now }} />
       </div>
     </>

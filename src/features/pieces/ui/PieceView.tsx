@@ -1,4 +1,5 @@
-import { Said } from '@/ui/units';
+import { lengthOf } from '@/core/units';
+import { QuantityText, Said } from '@/ui/units';
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
@@ -127,7 +128,8 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
       <p className="quiet">
         {piece.isDescribed ? (
           <>
-            {piece.form}, {(piece.heightMm / 10).toFixed(1)} × {(piece.widthMm / 10).toFixed(1)} cm,{' '}
+            {piece.form}, <QuantityText of={lengthOf(piece.heightMm)} /> ×{' '}
+            <QuantityText of={lengthOf(piece.widthMm)} />,{' '}
             <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
             {shortDay(piece.madeAt)}
           </>

@@ -14,6 +14,8 @@ export async function up(knex: Knex): Promise<void> {
     t.datetime('totp_at', { precision: 3 }).nullable();
     // The last half minute of which a code was taken: none is taken twice.
     t.integer('totp_step').nullable();
+    // The units a member chose; what is not in it is the studio's.
+    t.json('units').nullable();
   });
   await knex.schema.createTable('recovery_code', (t) => {
     id(t);
@@ -75,7 +77,7 @@ export async function down(knex: Knex): Promise<void> {
     `update member set sign_in = coalesce(sign_in, id), password_hash = coalesce(password_hash, '-')`,
   );
   await knex.schema.alterTable('member', (t) => {
-    t.dropColumns('totp_secret', 'totp_at', 'totp_step');
+    t.dropColumns('totp_secret', 'totp_at', 'totp_step', 'units');
     t.string('sign_in', 120).notNullable().alter();
     t.string('password_hash', 200).notNullable().alter();
   });

@@ -1,5 +1,5 @@
 import { db } from '@/records/platform';
-import { invitationBy } from '@/records/people';
+import { invitationBy, studioSettings } from '@/records/people';
 import { joinStudio } from '@/features/people/signInActions';
 import { LinkOver } from '@/features/people/ui/LinkOver';
 import { SignInForm } from '@/features/people/ui/SignInForm';
@@ -8,7 +8,10 @@ export const metadata = { title: 'Join the studio' };
 
 export default async function Page({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const invitation = await invitationBy(db(), token);
+  const [invitation, { value: studio }] = await Promise.all([
+    invitationBy(db(), token),
+    studioSettings(db()),
+  ]);
   if (!invitation)
     return (
       <LinkOver
@@ -20,7 +23,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
   return (
     <SignInForm
       title={maker ? `Welcome, ${maker}` : 'Join the studio'}
-      lead={`${by} invites you as a ${role}${group ? `, ${group}` : ''}.`}
+      lead={`${by} invites you${studio.name && ` to ${studio.name}`} as a ${role}${group ? `, ${group}` : ''}.`}
       button="Join"
       action={joinStudio.bind(null, token)}
       fields={[

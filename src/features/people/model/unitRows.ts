@@ -1,0 +1,27 @@
+/** The units there are to choose from, by what they measure. */
+export const UNIT_ROWS = [
+  {
+    name: 'temperature',
+    label: 'Temperature',
+    options: [
+      ['°C', '°C'],
+      ['°F', '°F'],
+    ],
+  },
+  {
+    name: 'length',
+    label: 'Length',
+    options: [
+      ['cm', 'cm and mm'],
+      ['in', 'inches'],
+    ],
+  },
+  {
+    name: 'mass',
+    label: 'Weight',
+    options: [
+      ['g', 'grams'],
+      ['lb', 'pounds'],
+    ],
+  },
+] as const;

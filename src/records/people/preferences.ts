@@ -1,0 +1,54 @@
+import { METRIC, type Units } from '@/core/units';
+import { recordChange } from '@/records/platform/changes';
+import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { found } from '@/records/platform/errors';
+import { saveSetting, setting } from '@/records/platform/settings';
+
+/** What is said of the studio as a whole. */
+export interface StudioSettings {
+  /** Empty as long as nobody named it. */
+  readonly name: string;
+  /** What is shown to who chose nothing else. */
+  readonly units: Units;
+}
+
+const NAME = 'studio';
+const FIRST: StudioSettings = { name: '', units: METRIC };
+
+/** The settings of the studio with their version. */
+export async function studioSettings(base: Db): Promise<{ value: StudioSettings; version: number }> {
+  const { value, version } = await setting(base, NAME, FIRST);
+  return { value: { ...FIRST, ...value }, version };
+}
+
+/** Changes the settings of the studio. @throws Conflict when somebody changed them in between */
+export async function saveStudioSettings(
+  base: Db,
+  memberId: string,
+  settings: StudioSettings,
+  version: number,
+): Promise<void> {
+  await saveSetting(base, memberId, NAME, settings, version);
+}
+
+/** The units a member reads in: the own choice, else the studio's. */
+export async function unitsFor(base: Db, memberId: string): Promise<Units> {
+  const [{ value }, row] = await Promise.all([
+    studioSettings(base),
+    base('member').where({ id: memberId }).first('units'),
+  ]);
+  return { ...value.units, ...(row?.units ? fromJson<Partial<Units>>(row.units) : {}) };
+}
+
+/** Keeps the units a member chose; null for those of the studio again. */
+export async function saveOwnUnits(base: Db, memberId: string, units: Partial<Units> | null): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(await trx('member').where({ id: memberId }).forUpdate().first('units'), 'This member');
+    const before = row.units ? fromJson<Partial<Units>>(row.units) : null;
+    const after = units && { ...before, ...units };
+    await trx('member')
+      .where({ id: memberId })
+      .update({ units: after && JSON.stringify(after) });
+    await recordChange(trx, memberId, 'member', memberId, { units: before }, { units: after });
+  });
+}
