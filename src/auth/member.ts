@@ -1,10 +1,11 @@
-import { redirect } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
+import type { Role } from '@/core/vocabulary';
 import { beyondReach, hasRole, memberOfSession, type Member, type Touched } from '@/records/people';
 import { failure, failureOf, type Failure, type Outcome } from './outcome';
-import { RIGHTS, type ReachingName, type Right, type RightName } from './rights';
+import { READS, RIGHTS, type ReachingName, type Right, type RightName } from './rights';
 import { sealedSession } from './session';
 
 /** What a write says to a person whose session has ended. */
@@ -17,9 +18,23 @@ export const currentMember = cache(async (): Promise<Member | null> => {
   return sessionId ? memberOfSession(db(), sessionId) : null;
 });
 
-/** The member for a page; sends anybody else to the sign-in, and back afterwards. */
-export async function requireMember(): Promise<Member> {
-  return (await currentMember()) ?? redirect('/sign-in');
+/**
+ * The member for a page; sends anybody else to the sign-in. To who has not the role there is no such page.
+ *
+ * @param least the lowest role that sees it
+ */
+export async function requireMember(least: Role = 'visitor'): Promise<Member> {
+  const member = (await currentMember()) ?? redirect('/sign-in');
+  return hasRole(member.role, least) ? member : notFound();
+}
+
+/** What to answer who may not read a route; null when they may. */
+export async function refuseReader(route: keyof typeof READS): Promise<Response | null> {
+  const member = await currentMember();
+  if (!member) return new Response('Sign in first.', { status: 401 });
+  return hasRole(member.role, READS[route])
+    ? null
+    : new Response(`A ${member.role} may not read this; ask a teacher.`, { status: 403 });
 }
 
 /** The work that a write touches, from its checked input. */

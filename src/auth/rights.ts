@@ -122,3 +122,29 @@ export type RightName = keyof typeof RIGHTS;
 export type ReachingName = {
   [Name in RightName]: (typeof RIGHTS)[Name] extends { readonly reach: ReachKind } ? Name : never;
 }[RightName];
+
+/**
+ * What may be read through the interface for programs, by whom: every route that answers GET stands here, but for the
+ * two that ask nobody. A visitor with a sign-in looks at walls, entries and pieces; recipes, sheets and files are for
+ * who makes something.
+ */
+export const READS = {
+  'entries/photos': 'visitor',
+  'firings/[id]/log': 'visitor',
+  live: 'visitor',
+  'look-up': 'visitor',
+  'photos/[hash]': 'visitor',
+  wall: 'visitor',
+  'cases/[id]/report': 'student',
+  'dictionary/[id]': 'student',
+  'dictionary/[id]/file': 'student',
+  'firings.csv': 'student',
+  'firings/[id]/opening': 'student',
+  'firings/[id]/summary': 'student',
+  handout: 'student',
+  'pieces.csv': 'student',
+  'rounds/[id]/bench': 'student',
+  'rounds/[id]/labels': 'student',
+  'samples/[label]': 'student',
+  'wall/poster': 'student',
+} as const satisfies Readonly<Record<string, Role>>;

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { RIGHTS, SIGNED_OUT, type Outcome } from '@/auth';
+import { READS, RIGHTS, SIGNED_OUT, type Outcome } from '@/auth';
 import { newId } from '@/records/platform';
 import { addMember, endSessions, startSession } from '@/records/people';
 import type { Role } from '@/core/vocabulary';
@@ -159,6 +159,27 @@ test('no route answers who is signed out', async () => {
       expect([file, method, isRefused]).toEqual([file, method, true]);
     }
   expect(asked).toBeGreaterThan(20);
+});
+
+/** What a visitor with a sign-in reads: no recipe, no sheet, no file. */
+const VISITED = ['entries/photos', 'firings/[id]/log', 'live', 'look-up', 'photos/[hash]', 'wall'];
+
+test('every route that is read stands in the table, and a visitor reads no recipe and takes no file', async () => {
+  const read: string[] = [];
+  for (const file of routes.filter((one) => !OPEN_ROUTES.some((open) => one.startsWith(open)))) {
+    if (!(await import(join(API, file))).GET) continue;
+    const name = file.replace('/route.ts', '');
+    read.push(name);
+    if (LONG_ROUTES.includes(file) && VISITED.includes(name)) continue;
+    mockSealed.sessionId = sessions.visitor;
+    const answer = await answered(file, 'GET', newId());
+    expect([name, answer!.status === 403]).toEqual([name, !VISITED.includes(name)]);
+    await answer?.body?.cancel();
+  }
+  expect(read.sort()).toEqual(Object.keys(READS).sort());
+  mockSealed.sessionId = sessions.student;
+  for (const name of read.filter((one) => !LONG_ROUTES.includes(`${one}/route.ts`)))
+    expect([name, (await answered(`${name}/route.ts`, 'GET', newId()))!.status]).not.toEqual([name, 403]);
 });
 
 test.each([

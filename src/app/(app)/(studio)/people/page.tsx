@@ -1,6 +1,4 @@
-import { notFound } from 'next/navigation';
 import { requireMember } from '@/auth';
-import { hasRole } from '@/records/people';
 import { peopleModel } from '@/features/people/server/peopleModel';
 import { PeopleView } from '@/features/people/ui/PeopleView';
 
@@ -11,8 +9,7 @@ interface Asked {
 }
 
 export default async function Page({ searchParams }: Asked) {
-  const member = await requireMember();
-  if (!hasRole(member.role, 'teacher')) notFound();
+  const member = await requireMember('teacher');
   const { card } = await searchParams;
   return <PeopleView {...await peopleModel(member)} card={card ?? null} now={new Date()} />;
 }

@@ -7,7 +7,7 @@ import { RoundsView } from '@/features/rounds/ui/RoundsView';
 export const metadata = { title: 'Rounds' };
 
 export default async function Page() {
-  const member = await requireMember();
+  const member = await requireMember('student');
   return (
     <RoundsView
       rounds={await listRounds(db())}

@@ -1,11 +1,12 @@
 import Papa from 'papaparse';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
 
 /** All firings as a spreadsheet, or those of one kiln (`kiln`), newest first. Cones are given as an index: 6 for cone 6, 0 for 01. */
 export async function GET(request: Request): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('firings.csv');
+  if (refused) return refused;
   const kilnId = new URL(request.url).searchParams.get('kiln');
   const firings = await listFirings(db(), { ...(kilnId && { kilnId }), limit: 10_000 });
   const lines = firings.map((firing) => ({

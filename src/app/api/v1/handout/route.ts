@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
 import { idSchema } from '@/features/shared/schema';
 import { handoutPdf } from '@/features/dictionary/server/handoutPdf';
@@ -14,7 +14,8 @@ const schema = z.object({
 
 /** The entries of the pieces on the bench as a handout. */
 export async function GET(request: Request): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('handout');
+  if (refused) return refused;
   const asked = schema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return new Response('pieces: one to 24 ids', { status: 400 });
   const pdf = await handoutPdf(db(), asked.data.pieces, asked.data.title);

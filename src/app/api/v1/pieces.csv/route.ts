@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
 import { listPieces } from '@/records/pieces';
 import { readQuery } from '@/features/pieces/model/query';
@@ -8,7 +8,8 @@ const CHUNK = 500;
 
 /** The piece list as a spreadsheet, one row a coat, by the same filters as the page; streamed. */
 export async function GET(request: Request): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('pieces.csv');
+  if (refused) return refused;
   const { filter } = readQuery(Object.fromEntries(new URL(request.url).searchParams));
   const encoder = new TextEncoder();
   let offset = 0;

@@ -20,7 +20,7 @@ import { GlazeView } from '@/features/glazes/ui/GlazeView';
 export const metadata = { title: 'Glaze' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('student');
   const { id } = await params;
   const base = db();
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);

@@ -6,6 +6,6 @@ import { BucketCards } from '@/features/glazes/ui/BucketCard';
 export const metadata = { title: 'Bucket cards' };
 
 export default async function Page() {
-  await requireMember();
+  await requireMember('student');
   return <BucketCards cards={await bucketCards(db())} />;
 }

@@ -11,7 +11,7 @@ interface Asked {
 }
 
 export default async function Page({ searchParams }: Asked) {
-  const member = await requireMember();
+  const member = await requireMember('student');
   const { change, name } = await searchParams;
   const [own, aliases] = await Promise.all([listMaterials(db()), listAliases(db())]);
   return (

@@ -1,4 +1,4 @@
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
 import { idSchema } from '@/features/shared/schema';
 import { writeDictionary } from '@/features/dictionary/server/dictionaryPdf';
@@ -8,7 +8,8 @@ type Asked = { params: Promise<{ id: string }> };
 
 /** The id of a print when a member asks; an answer that refuses otherwise. */
 async function idOf({ params }: Asked): Promise<string | Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('dictionary/[id]');
+  if (refused) return refused;
   const id = idSchema.safeParse((await params).id);
   return id.success ? id.data : new Response('id: is not an id', { status: 400 });
 }

@@ -1,4 +1,4 @@
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { answerPicture } from '../../picture';
 
 /** A picture by its content hash, to members only. */
@@ -6,6 +6,7 @@ export async function GET(
   request: Request,
   { params }: { params: Promise<{ hash: string }> },
 ): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('photos/[hash]');
+  if (refused) return refused;
   return answerPicture(request, (await params).hash);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db, store } from '@/records/platform';
 import { posterPdf, SHEETS } from '@/features/wall/server/posterPdf';
 import { wallOf, wallWords } from '@/features/wall/server/wallOf';
@@ -17,7 +17,8 @@ const schema = z.object({
 
 /** The wall as a poster. */
 export async function GET(request: Request): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('wall/poster');
+  if (refused) return refused;
   const url = new URL(request.url);
   const params = Object.fromEntries(url.searchParams);
   const { title, size, sheet, link } = schema.parse(params);

@@ -7,7 +7,7 @@ import { BucketCard } from '@/features/glazes/ui/BucketCard';
 export const metadata = { title: 'Bucket card' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await requireMember();
+  await requireMember('student');
   const card = await bucketCard(db(), (await params).id);
   if (!card) notFound();
   return <BucketCard card={card} />;

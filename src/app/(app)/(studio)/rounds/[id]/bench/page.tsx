@@ -8,7 +8,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Bench sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await requireMember();
+  await requireMember('student');
   const base = db();
   const page = await orNotFound(roundPage(base, (await params).id));
   const [materials, recipes] = await Promise.all([listMaterials(base), recipesInUse(base)]);

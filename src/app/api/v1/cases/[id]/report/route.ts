@@ -1,4 +1,4 @@
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { caseById } from '@/records/clinic';
 import { db, nullIfNotFound, store } from '@/records/platform';
 import { jpegAt } from '@/records/pieces';
@@ -8,7 +8,8 @@ import { readAnswers } from '@/features/clinic/model/answers';
 
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('cases/[id]/report');
+  if (refused) return refused;
   const found = await nullIfNotFound(caseById(db(), (await params).id));
   if (!found) return new Response('This case is not there.', { status: 404 });
   const told = readAnswers(found.answers);

@@ -1,10 +1,11 @@
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db, NotFound } from '@/records/platform';
 import { openingOf } from '@/records/openings';
 
 /** An opening as it stands now: what other devices have read in the meantime. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('firings/[id]/opening');
+  if (refused) return refused;
   try {
     return Response.json(await openingOf(db(), (await params).id));
   } catch (error) {

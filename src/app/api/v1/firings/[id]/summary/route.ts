@@ -1,11 +1,12 @@
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
 import { summaryOf } from '@/records/openings';
 import { summaryPdf } from '@/features/firings/server/summaryPdf';
 
 /** What a firing gave, as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('firings/[id]/summary');
+  if (refused) return refused;
   const summary = await nullIfNotFound(summaryOf(db(), (await params).id));
   if (!summary) return new Response('This firing is not there.', { status: 404 });
   const name = `${summary.firing.kilnName} ${summary.firing.number}`

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
 import { studioBook, recipesInUse } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
@@ -18,7 +18,8 @@ export async function GET(
   request: Request,
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('rounds/[id]/bench');
+  if (refused) return refused;
   const page = await nullIfNotFound(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
   const asked = new URL(request.url).searchParams;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { currentMember } from '@/auth';
+import { refuseReader } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
 import { roundPage } from '@/records/rounds';
 import { labelPdf, PLAIN_SHEET } from '@/features/rounds/model/labelSheet';
@@ -20,7 +20,8 @@ export async function GET(
   request: Request,
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
-  if (!(await currentMember())) return new Response('Sign in first.', { status: 401 });
+  const refused = await refuseReader('rounds/[id]/labels');
+  if (refused) return refused;
   const url = new URL(request.url);
   const page = await nullIfNotFound(roundPage(db(), (await params).id));
   if (!page) return new Response('This round is not there.', { status: 404 });
