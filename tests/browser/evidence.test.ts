@@ -151,7 +151,8 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
     const pasted = `Trackside, cone 6\nPotash feldspar 45\nWhiting meal 15\nSilica ${silica}`;
     await page.getByLabel(/^Paste a recipe, one ingredient/).fill(pasted);
     // What the studio calls a material is asked once, and known the second time.
-    const meal = page.getByRole('row').filter({ hasText: 'Whiting' });
+    const read = page.getByRole('table', { name: 'What was understood' });
+    const meal = read.getByRole('row').filter({ hasText: 'Whiting' });
     if (n === 0) await meal.getByRole('button', { name: 'Same as Whiting?' }).click();
     if (n === 0) await expect(page.getByText('“Whiting meal” means Whiting from now on.')).toBeVisible();
     await expect(meal).toContainText('known');
