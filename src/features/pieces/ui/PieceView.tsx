@@ -1,5 +1,5 @@
-import { lengthOf } from '@/core/units';
-import { QuantityText, Said } from '@/ui/units';
+import { lengthOf, text } from '@/core/units';
+import { Said } from '@/ui/units';
 import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
@@ -128,8 +128,7 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
       <p className="quiet">
         {piece.isDescribed ? (
           <>
-            {piece.form}, <QuantityText of={lengthOf(piece.heightMm)} /> ×{' '}
-            <QuantityText of={lengthOf(piece.widthMm)} />,{' '}
+            {piece.form}, <Said of={text`${lengthOf(piece.heightMm)} × ${lengthOf(piece.widthMm)}`} />,{' '}
             <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
             {shortDay(piece.madeAt)}
           </>
