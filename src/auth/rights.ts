@@ -41,6 +41,7 @@ export const RIGHTS = {
   letReturn: technicians,
   mergeMakers: technicians,
   makePasswordLink: technicians,
+  dropFactor: technicians,
   saveStudio: technicians,
 
   // Pieces, their photos and readings

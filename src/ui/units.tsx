@@ -33,7 +33,8 @@ export function UnitsProvider({ units: kept, save, children }: Props) {
     (change: Partial<Units>) =>
       start(async () => {
         show(change);
-        await save({ units: change });
+        // Without an answer the choice falls back to what is kept.
+        await save({ units: change }).catch(() => undefined);
       }),
     [save, show],
   );

@@ -63,7 +63,7 @@ test('a technician makes a group and invites into it; a student joins on a phone
   await phone.getByLabel('Sign-in name').fill('wren');
   await phone.getByLabel(/^Password/).pressSequentially('password12');
   await phone.getByRole('button', { name: 'Join' }).click();
-  await expect(phone.getByText('among the passwords that are tried first')).toBeVisible();
+  await expect(phone.getByText('one of the passwords that are tried first')).toBeVisible();
   // What was typed stands, but for the password.
   await expect(phone.getByLabel('Sign-in name')).toHaveValue('wren');
   await join(phone, link, 'Wren Lowe', 'wren');
@@ -101,7 +101,7 @@ test('a technician makes a group and invites into it; a student joins on a phone
   await expect(own.getByText('made by Sol Amaro')).toBeVisible();
   await expect(own.getByRole('link', { name: 'Correct' })).toBeVisible();
   await own.goto(link.replace(/.$/, '0'));
-  await expect(own.getByRole('heading', { name: 'This invitation works no more' })).toBeVisible();
+  await expect(own.getByRole('heading', { name: 'This invitation no longer works' })).toBeVisible();
 
   // The group is ended; what it taught stands.
   await page.goto('/people');
@@ -129,7 +129,7 @@ test('a forgotten password, a second factor, and a lost phone', async ({ page, b
   await member.reload();
   await expect(member.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await member.goto(link);
-  await expect(member.getByRole('heading', { name: 'This link works no more' })).toBeVisible();
+  await expect(member.getByRole('heading', { name: 'This link no longer works' })).toBeVisible();
 
   await other.goto('/account');
   const factor = other.getByRole('region', { name: 'Second factor' });
@@ -148,7 +148,7 @@ test('a forgotten password, a second factor, and a lost phone', async ({ page, b
   const codes = factor.getByRole('list', { name: 'Recovery codes' }).getByRole('listitem');
   await expect(codes).toHaveCount(8);
   const recovery = (await codes.first().textContent())!;
-  await factor.getByRole('button', { name: 'I have kept them' }).click();
+  await factor.getByRole('button', { name: 'I have saved them' }).click();
   await expect(factor).toContainText('8 recovery codes are left');
 
   await member.goto('/sign-in');

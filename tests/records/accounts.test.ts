@@ -240,5 +240,5 @@ test('who leaves keeps the name on the work or takes it along, and the last tech
   expect(technicians).toHaveLength(1);
   await expect(
     leaveStudio(base, studio.member, { id: technicians[0]!.id, isNameKept: true }),
-  ).rejects.toThrow('Somebody has to be a technician.');
+  ).rejects.toThrow('The studio needs a technician.');
 });

@@ -47,7 +47,7 @@ test.each<[string, MeasureKind, RegExp]>([
   ['', 'length', /Nothing/],
   ['three inches', 'length', /no number/],
   ['5-6 in', 'length', /no number/],
-  ['1/0 in', 'length', /divides by nothing/],
+  ['1/0 in', 'length', /divides by zero/],
   ['-3 cm', 'length', /cannot be negative/],
   ['5 kg', 'length', /a weight, not a length/],
   ['150 F/h', 'temperature', /a rate, not a temperature/],

@@ -34,7 +34,7 @@ export function readNumber(written: string): ReadNumber {
   if (DECIMAL.test(text)) return { value: Number(text.replace(',', '.')), error: null };
   const [, sign, whole = '0', above, below] = FRACTION.exec(text) ?? [];
   if (above === undefined) return wrong(`${text} is no number.`);
-  if (Number(below) === 0) return wrong(`${text} divides by nothing.`);
+  if (Number(below) === 0) return wrong(`${text} divides by zero.`);
   const size = Number(whole) + Number(above) / Number(below);
   return { value: sign === '-' ? -size : size, error: null };
 }

@@ -10,6 +10,7 @@ import {
   changePassword,
   changeSignIn,
   confirmSecondFactor,
+  dropSecondFactor,
   endInvitation,
   endSessions,
   hasRole,
@@ -143,6 +144,13 @@ export const makePasswordLink = action(
     return null;
   },
 );
+
+/** Takes somebody's second factor out of use, who lost the phone and the codes. */
+export const dropFactor = action('dropFactor', z.object({ id: idSchema }), async (member, { id }) => {
+  await dropSecondFactor(db(), member.id, id);
+  refresh();
+  return null;
+});
 
 /** Ends one of the member's own sessions: the phone left on the bus. */
 export const endOwnSession = action(

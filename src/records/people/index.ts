@@ -41,6 +41,7 @@ export {
   savePerson,
 } from './roster';
 export {
+  dropSecondFactor,
   type FactorOffer,
   hasSecondFactor,
   offerSecondFactor,

@@ -33,7 +33,7 @@ export async function refuseTakenSignIn(trx: Db, signIn: string, memberId?: stri
     .where({ sign_in: signInKey(signIn) })
     .first('id');
   if (taken && taken.id !== memberId)
-    throw new Refusal('signIn', `Somebody signs in as ${signIn.trim()} already. Take another.`);
+    throw new Refusal('signIn', `Somebody already signs in as ${signIn.trim()}. Choose another name.`);
 }
 
 /**

@@ -12,7 +12,7 @@ const COMMON: ReadonlySet<string> = new Set(dictionary['passwords-common']);
  *
  * @param about names that are no password: the person's, the sign-in name
  * @returns null when it will do
- * @example passwordError('password123', []) // 'This is among the passwords that are tried first. …'
+ * @example passwordError('password123', []) // 'This is one of the passwords that are tried first. …'
  */
 export function passwordError(password: string, about: readonly string[]): string | null {
   const plain = password.normalize('NFKC');
@@ -21,10 +21,10 @@ export function passwordError(password: string, about: readonly string[]): strin
   const said = plain.toLowerCase();
   const bare = said.replace(/[\d\s_.!-]+$/, '');
   if (COMMON.has(said) || COMMON.has(bare) || new Set(said).size < 4)
-    return 'This is among the passwords that are tried first. Take another; a short sentence is good.';
+    return 'This is one of the passwords that are tried first. Choose another; a short sentence is good.';
   const names = [...about, 'jiten'].map((name) => name.trim().toLowerCase()).filter(Boolean);
   if (names.some((name) => bare === name || bare.replaceAll(name, '').length < 4))
-    return 'This is little more than a name that others know. Take another; a short sentence is good.';
+    return 'This is hardly more than a name that others know. Choose another; a short sentence is good.';
   return null;
 }
 

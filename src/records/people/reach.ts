@@ -35,7 +35,7 @@ export async function beyondReach(
   const isAtOpening = kind === 'readings' || (kind === 'photos' && Boolean(touched.firingId));
   if (isAtOpening && (isTeacher || (await isHelper(base, member, touched)))) return null;
   if (touched.isOfOpening)
-    return 'A student records own pieces; a teacher can let you help with this opening.';
+    return 'Students record their own pieces. A teacher can assign this opening to you.';
   const owners = await ownersOf(base, member, touched);
   if (isTeacher) {
     const reached = await taughtBy(base, member.id);

@@ -83,7 +83,7 @@ async function keepTechnician(trx: Db, id: string): Promise<void> {
   const others = trx('member').where({ role: 'technician', ended_at: null }).whereNotNull('sign_in');
   const technicians = await others.forUpdate().pluck('id');
   if (technicians.length === 1 && technicians[0] === id)
-    throw new Refusal('role', 'Somebody has to be a technician. Make another one first.');
+    throw new Refusal('role', 'The studio needs a technician. Make somebody else one first.');
 }
 
 /**

@@ -73,9 +73,16 @@ const keptCode = (memberId: string, code: string) =>
 export async function removeSecondFactor(base: Db, memberId: string, password: string): Promise<void> {
   await inTransaction(base, async (trx) => {
     await confirmPassword(trx, memberId, password);
+    await dropSecondFactor(trx, memberId, memberId);
+  });
+}
+
+/** Takes somebody's second factor out of use, who lost the phone and the codes. */
+export async function dropSecondFactor(base: Db, by: string, memberId: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
     await trx('member').where({ id: memberId }).update({ totp_secret: null, totp_at: null, totp_step: null });
     await trx('recovery_code').where({ member_id: memberId }).delete();
-    await recordChange(trx, memberId, 'member', memberId, { secondFactor: true }, { secondFactor: false });
+    await recordChange(trx, by, 'member', memberId, { secondFactor: true }, { secondFactor: false });
   });
 }
 

@@ -23,10 +23,16 @@ interface Props<T extends string | number> {
 /** One of a few, whose words are not their values. */
 export function SelectField<T extends string | number>(props: Props<T>) {
   const { label, isLabelHidden, options, value, onChange, error, isDisabled, className, inputRef } = props;
+  // The choice "" has words as any other, and they stand in the field.
+  const hasNone = options.some(([one]) => one === '');
   return (
     <TextField
       select
-      {...(isLabelHidden ? { slotProps: { htmlInput: { 'aria-label': label } } } : { label })}
+      {...(!isLabelHidden && { label })}
+      slotProps={{
+        ...(isLabelHidden && { htmlInput: { 'aria-label': label } }),
+        ...(hasNone && { select: { displayEmpty: true }, inputLabel: { shrink: true } }),
+      }}
       {...(inputRef && { inputRef })}
       className={className ?? ''}
       value={value ?? ''}

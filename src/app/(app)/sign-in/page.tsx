@@ -25,7 +25,9 @@ export default async function Page() {
           { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
         ]}
       >
-        <p className="small quiet">Forgot the password? A technician makes you a link to another.</p>
+        <p className="small quiet">
+          Forgot your password? A technician can make you a link to set a new one.
+        </p>
       </SignInForm>
     </>
   );

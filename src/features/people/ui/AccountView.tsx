@@ -101,7 +101,7 @@ function Password() {
         <TextInput
           control={control}
           name="password"
-          label="Password until now"
+          label="Current password"
           type="password"
           autoComplete="current-password"
         />
@@ -137,7 +137,7 @@ function SecondFactor({ account }: Pick<Props, 'account'>) {
           </ul>
           <Button onClick={() => window.print()}>Print</Button>{' '}
           <Button variant="contained" onClick={() => setCodes([])}>
-            I have kept them
+            I have saved them
           </Button>
         </>
       ) : account.hasSecondFactor ? (
@@ -153,7 +153,10 @@ function SecondFactor({ account }: Pick<Props, 'account'>) {
         <Scan offer={offer} onCodes={setCodes} />
       ) : (
         <>
-          <p>A code from an app on your phone beside the password: who finds out one has not the other.</p>
+          <p>
+            After the password you type a code from an app on your phone, so that a stolen password opens
+            nothing.
+          </p>
           <Confirm label="Set up second factor" button="Set it up" save={offerFactor} onSaved={setOffer} />
         </>
       )}
@@ -245,6 +248,11 @@ function Devices({ sessions, current, now }: Omit<Props, 'account'>) {
   return (
     <section aria-label="Signed-in devices">
       <h2>Signed-in devices</h2>
+      <p>
+        <Button disabled={isBusy} onClick={() => void everywhere()}>
+          Sign out everywhere
+        </Button>
+      </p>
       <FormErrors errors={errors} />
       <ul>
         {sessions.map((session) => (
@@ -264,11 +272,6 @@ function Devices({ sessions, current, now }: Omit<Props, 'account'>) {
           </li>
         ))}
       </ul>
-      <p>
-        <Button disabled={isBusy} onClick={() => void everywhere()}>
-          Sign out everywhere
-        </Button>
-      </p>
     </section>
   );
 }

@@ -59,8 +59,8 @@ export function InviteCard({ groups, me, maker }: Props) {
       <Card of={form} title={maker ? `A sign-in for ${maker.name}` : 'Invite'} button="Make link">
         <p className="small quiet">
           {maker
-            ? 'Whoever opens the link chooses a sign-in name and a password, and has all pieces of this maker.'
-            : 'Whoever opens the link chooses a name, a sign-in name and a password. For who only looks, share the wall.'}
+            ? 'Whoever opens the link chooses a sign-in name and a password, and gets all pieces of this maker.'
+            : 'Whoever opens the link chooses a name, a sign-in name and a password. To let people just look, share the wall instead.'}
         </p>
         <SelectInput
           control={control}

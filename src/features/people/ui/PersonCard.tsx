@@ -17,9 +17,10 @@ import { NewLink } from '@/ui/NewLink';
 import { newToken } from '@/ui/newToken';
 import { useMutation } from '@/ui/useMutation';
 import { useUndo } from '@/ui/Undo';
-import { letLeave, letReturn, makePasswordLink, mergeMakers, savePersonCard } from '../actions';
+import { dropFactor, letLeave, letReturn, makePasswordLink, mergeMakers, savePersonCard } from '../actions';
 import { personSchema } from '../schema';
 import page from '@/ui/cards.module.css';
+import css from './people.module.css';
 
 interface Props {
   readonly person: Person;
@@ -113,8 +114,9 @@ function MakerActs({ person, people }: Omit<Props, 'me'>) {
           disabled={isBusy}
           onClick={() => void run(() => mergeMakers({ fromId: person.id, intoId: into.id }))}
         >
-          Give {into.name} {person.pieces === 1 ? 'the piece' : `all ${person.pieces} pieces`} of{' '}
-          {person.name}
+          {person.pieces === 0
+            ? `Join ${person.name} to ${into.name}`
+            : `Give ${into.name} ${person.pieces === 1 ? 'the piece' : `all ${person.pieces} pieces`} of ${person.name}`}
         </Button>
       )}
       <FormErrors errors={errors} />
@@ -140,6 +142,11 @@ function ForgottenPassword({ person }: { person: Person }) {
           Link to a new password
         </Button>
       )}
+      {person.hasSecondFactor && (
+        <Button disabled={isBusy} onClick={() => void run(() => dropFactor({ id: person.id }))}>
+          Remove second factor
+        </Button>
+      )}
       <FormErrors errors={errors} />
     </section>
   );
@@ -155,9 +162,9 @@ function Leave({ person }: { person: Person }) {
     if (isNameKept) offer(`${person.name} left`, () => void run(() => letReturn({ id: person.id })));
   };
   return (
-    <details className={page.card}>
+    <details className={css.leave}>
       <summary>{person.name} leaves</summary>
-      <p>The pieces and readings stay. Under which name is theirs to choose.</p>
+      <p>Their pieces and readings stay. Ask them under which name.</p>
       <Button disabled={isBusy} onClick={() => void leave(true)}>
         Keep the name on the work
       </Button>

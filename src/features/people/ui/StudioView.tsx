@@ -5,6 +5,7 @@ import { saveStudio } from '../actions';
 import { UNIT_ROWS } from '../model/unitRows';
 import { studioSchema } from '../schema';
 import page from '@/ui/page.module.css';
+import css from './people.module.css';
 
 /** What is said of the studio as a whole. */
 export function StudioView({ studio, version }: { studio: StudioSettings; version: number }) {
@@ -27,7 +28,7 @@ export function StudioView({ studio, version }: { studio: StudioSettings; versio
       <Form
         of={form}
         label="Studio"
-        className={page.form}
+        className={`${page.form} ${css.studio}`}
         button="Save"
         notice={
           theirs && (
@@ -44,8 +45,7 @@ export function StudioView({ studio, version }: { studio: StudioSettings; versio
         ))}
       </Form>
       <p className="small quiet">
-        The units are shown to whoever chose no others on the page of their account. Records are kept metric
-        and unrounded.
+        Members see these units until they choose their own on their account page. Records stay metric.
       </p>
     </>
   );

@@ -15,8 +15,8 @@ export default async function Page({ params }: { params: Promise<{ token: string
   if (!invitation)
     return (
       <LinkOver
-        title="This invitation works no more"
-        why="It was used up, its day is past, or it was ended. Ask who sent it for another."
+        title="This invitation no longer works"
+        why="It was used up, it expired, or somebody ended it. Ask for a new one."
       />
     );
   const { by, role, group, maker } = invitation;

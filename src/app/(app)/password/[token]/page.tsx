@@ -12,8 +12,8 @@ export default async function Page({ params }: { params: Promise<{ token: string
   if (!link)
     return (
       <LinkOver
-        title="This link works no more"
-        why="It works once, within an hour. Ask a technician for another."
+        title="This link no longer works"
+        why="It works once, within an hour. Ask a technician for a new one."
       />
     );
   return (

@@ -18,7 +18,8 @@ export default async function Page() {
       fields={[{ name: 'code', label: 'Code', autoComplete: 'one-time-code' }]}
     >
       <p className="small">
-        Neither phone nor codes at hand? A technician can help. <Link href="/sign-in">Start again</Link>
+        No phone and no codes? A technician can remove the second factor.{' '}
+        <Link href="/sign-in">Start again</Link>
       </p>
     </SignInForm>
   );
