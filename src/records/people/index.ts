@@ -30,7 +30,16 @@ export {
 } from './preferences';
 export { addPasswordLink, passwordLinkBy, takePasswordLink } from './passwordLinks';
 export { passwordError } from './passwords';
-export { assignOpening, beyondReach, helpersOf, makersFor, type ReachKind, type Touched } from './reach';
+export {
+  assignOpening,
+  beyondReach,
+  makersFor,
+  type OpeningStudent,
+  type ReachKind,
+  reachedPieces,
+  studentsFor,
+  type Touched,
+} from './reach';
 export {
   addMaker,
   leaveStudio,

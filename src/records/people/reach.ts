@@ -67,16 +67,38 @@ async function ownersOf(base: Db, member: Member, touched: Touched): Promise<str
 /** Whether readings that stand in the way, or would be taken back, are somebody else's. */
 async function isReadByOthers(base: Db, member: Member, touched: Touched): Promise<boolean> {
   const { pieceIds = [], readingIds = [], firingId } = touched;
-  const others = base('reading').whereNot({ member_id: member.id }).whereNull('ended_at');
-  const standing = firingId
-    ? await others
-        .clone()
-        .whereIn('piece_id', pieceIds)
-        .where({ firing_id: firingId })
-        .whereNull('age_days')
-        .first('id')
-    : null;
-  return Boolean(standing ?? (await others.clone().whereIn('id', readingIds).first('id')));
+  const standing = firingId ? await othersReadings(base, member, firingId, pieceIds) : [];
+  if (standing.length) return true;
+  const taken = base('reading').whereIn('id', readingIds).whereNot({ member_id: member.id });
+  return Boolean(await taken.whereNull('ended_at').first('id'));
+}
+
+/** The pieces of which somebody else's reading at the opening stands. */
+async function othersReadings(base: Db, member: Member, firingId: string, pieceIds: readonly string[]) {
+  return base('reading')
+    .where({ firing_id: firingId })
+    .whereIn('piece_id', pieceIds)
+    .whereNot({ member_id: member.id })
+    .whereNull('ended_at')
+    .whereNull('age_days')
+    .distinct('piece_id');
+}
+
+/** Which pieces of an opening a member records: see {@link beyondReach}. */
+export async function reachedPieces(
+  base: Db,
+  member: Member,
+  firingId: string,
+  pieceIds: readonly string[],
+): Promise<ReadonlySet<string>> {
+  if (hasRole(member.role, 'teacher') || (await isHelper(base, member, { firingId })))
+    return new Set(pieceIds);
+  const [own, others] = await Promise.all([
+    base('piece').whereIn('id', pieceIds).where({ member_id: member.id }).select('id'),
+    othersReadings(base, member, firingId, pieceIds),
+  ]);
+  const read = new Set(others.map((row) => row.piece_id));
+  return new Set(own.map(({ id }) => id).filter((id) => !read.has(id)));
 }
 
 /** The members of a teacher's groups; null, for everybody, where the studio has no groups. */
@@ -110,9 +132,29 @@ async function isHelper(base: Db, member: Member, touched: Touched): Promise<boo
 }
 
 /** Those to whom an opening was assigned. */
-export async function helpersOf(base: Db, firingId: string): Promise<string[]> {
+async function helpersOf(base: Db, firingId: string): Promise<string[]> {
   const rows = await base('firing_helper').where({ firing_id: firingId }).select('member_id');
   return rows.map((row) => row.member_id);
+}
+
+/** A student who signs in, and whether an opening is assigned to them. */
+export interface OpeningStudent {
+  readonly id: string;
+  readonly name: string;
+  readonly isHelper: boolean;
+}
+
+/** The students to whom an opening may be assigned, by name. */
+export async function studentsFor(base: Db, firingId: string): Promise<OpeningStudent[]> {
+  const [rows, helpers] = await Promise.all([
+    base('member')
+      .where({ role: 'student', ended_at: null })
+      .whereNotNull('sign_in')
+      .orderBy('name')
+      .select('id', 'name'),
+    helpersOf(base, firingId),
+  ]);
+  return rows.map(({ id, name }) => ({ id, name, isHelper: helpers.includes(id) }));
 }
 
 /** Assigns an opening to students: they record all of its pieces. Who is not named any more records own ones only. */

@@ -1,7 +1,10 @@
 import { FORMER_MEMBER, type Role } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { Conflict, found, Refusal } from '@/records/platform/errors';
+import { found, Refusal } from '@/records/platform/errors';
+import type { Mapping } from '@/records/platform/mapping';
+import type { MemberRow } from '@/records/platform/tables';
+import { updateRow } from '@/records/platform/write';
 import { endSessions } from './sessions';
 
 /** Somebody of the studio: a member who signs in, or a maker without a sign-in, whom others log for. */
@@ -67,16 +70,17 @@ export async function savePerson(
   version: number,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const before = found(await trx('member').where({ id }).forUpdate().first(), 'This member');
-    if (before.version !== version)
-      throw new Conflict({ name: before.name, role: before.role }, before.version);
     if (role !== 'technician') await keepTechnician(trx, id);
-    await trx('member')
-      .where({ id })
-      .update({ name, role, version: version + 1 });
-    await recordChange(trx, memberId, 'member', id, { name: before.name, role: before.role }, { name, role });
+    await updateRow(trx, memberId, 'member', PERSON, { id, name, role, version });
   });
 }
+
+const PERSON: Mapping<Pick<Person, 'id' | 'name' | 'role' | 'version'>, MemberRow> = {
+  id: 'id',
+  name: 'name',
+  role: 'role',
+  version: 'version',
+};
 
 /** @throws Refusal when a member is the only technician */
 async function keepTechnician(trx: Db, id: string): Promise<void> {

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
-import { Refusal } from '@/records/platform/errors';
+import { found, Refusal } from '@/records/platform/errors';
 import { hashOf } from '@/records/platform/hash';
 import { confirmPassword } from './members';
 
@@ -77,9 +77,10 @@ export async function removeSecondFactor(base: Db, memberId: string, password: s
   });
 }
 
-/** Takes somebody's second factor out of use, who lost the phone and the codes. */
+/** Takes somebody's second factor out of use, who lost the phone and the codes. @throws NotFound */
 export async function dropSecondFactor(base: Db, by: string, memberId: string): Promise<void> {
   await inTransaction(base, async (trx) => {
+    found(await trx('member').where({ id: memberId }).forUpdate().first('id'), 'This member');
     await trx('member').where({ id: memberId }).update({ totp_secret: null, totp_at: null, totp_step: null });
     await trx('recovery_code').where({ member_id: memberId }).delete();
     await recordChange(trx, by, 'member', memberId, { secondFactor: true }, { secondFactor: false });

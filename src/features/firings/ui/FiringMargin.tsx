@@ -4,13 +4,14 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { FiringState } from '@/core/vocabulary';
 import type { Firing, FiringLog, FiringOutcome as Outcome, Kiln } from '@/records/firings';
+import type { OpeningStudent } from '@/records/people';
 import { FormErrors } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
 import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
-import { OpeningHelpers, type Student } from './OpeningHelpers';
+import { OpeningHelpers } from './OpeningHelpers';
 
 const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
   loading:
@@ -30,7 +31,7 @@ interface Props {
   /** Whether nothing numbered is in it. */
   readonly isEmpty: boolean;
   readonly mayPlan: boolean;
-  readonly students: readonly Student[];
+  readonly students: readonly OpeningStudent[];
 }
 
 /** Beside a firing: what comes next, what to mind at it, its programme and remarks. */

@@ -11,12 +11,12 @@ import type {
   Programme,
   ShelfCone,
 } from '@/records/firings';
+import type { OpeningStudent } from '@/records/people';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { shortDay } from '@/ui/dates';
 import { Flame } from '@/ui/Flame';
 import { FiringLogView } from './FiringLogView';
 import { FiringMargin } from './FiringMargin';
-import type { Student } from './OpeningHelpers';
 import { LoadMap } from './LoadMap';
 import { FiringForm } from './FiringForm';
 
@@ -34,7 +34,7 @@ interface Props {
   readonly rate: number;
   readonly mayPlan: boolean;
   /** Students, and to whom of them the opening is assigned; empty for who may not assign it. */
-  readonly students: readonly Student[];
+  readonly students: readonly OpeningStudent[];
 }
 
 /** One firing: its plan, its load by shelf, and the next step. */

@@ -1,17 +1,17 @@
 'use client';
+import type { OpeningStudent } from '@/records/people';
 import { FormErrors, SeveralField } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { assignOpening } from '../actions';
 
-/** A student, and whether the opening is assigned to them. */
-export interface Student {
-  readonly id: string;
-  readonly name: string;
-  readonly isHelper: boolean;
-}
-
 /** Students who record the whole opening; others record their own pieces. */
-export function OpeningHelpers({ firingId, students }: { firingId: string; students: readonly Student[] }) {
+export function OpeningHelpers({
+  firingId,
+  students,
+}: {
+  firingId: string;
+  students: readonly OpeningStudent[];
+}) {
   const { run, errors } = useMutation();
   const idOf = new Map(students.map(({ id, name }) => [name, id]));
   return (

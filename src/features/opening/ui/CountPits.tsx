@@ -8,6 +8,7 @@ import type { ZoneCount } from '@/records/pieces';
 import type { Counted } from '@/workers/photo.worker';
 import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
+import page from '@/ui/page.module.css';
 
 interface Props {
   readonly photo: Blob;
@@ -77,7 +78,7 @@ export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Pro
   };
   return (
     <Dialog open onClose={onClose} fullScreen aria-label="Count pits">
-      <div className={css.counting}>
+      <div className={page.screen}>
         <h2>{zone.headword}</h2>
         {ready ? (
           <p role="status">

@@ -8,6 +8,7 @@ import { LabelPad } from '@/ui/LabelPad';
 import { useMutation } from '@/ui/useMutation';
 import { savePhoto } from '../actions';
 import css from './piece.module.css';
+import page from '@/ui/page.module.css';
 
 interface Props {
   readonly photo: StoredPhoto;
@@ -25,7 +26,7 @@ export function WriteOnPhoto({ photo, label, onClose }: Props) {
   };
   return (
     <Dialog open fullScreen onClose={onClose} aria-label={`Write on the photo of ${label}`}>
-      <div className={css.writing}>
+      <div className={page.screen}>
         <p>Tap what you want to point at.</p>
         <LabelPad
           src={`/api/v1/photos/${photo.hash}?width=full`}

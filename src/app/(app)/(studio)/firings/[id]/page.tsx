@@ -13,7 +13,7 @@ import {
   conesOf,
   rateOf,
 } from '@/records/firings';
-import { hasRole, helpersOf, listPeople } from '@/records/people';
+import { hasRole, studentsFor } from '@/records/people';
 import { FiringView } from '@/features/firings/ui/FiringView';
 import { orNotFound } from '@/features/shared/notFound';
 
@@ -43,15 +43,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate, outcome }}
       cones={cones.get(firing.id)!}
       mayPlan={mayPlan}
-      students={mayPlan ? await studentsOf(firing.id) : []}
+      students={mayPlan ? await studentsFor(db(), firing.id) : []}
     />
   );
-}
-
-/** Students who sign in, each with whether the opening is assigned to them. */
-async function studentsOf(firingId: string) {
-  const [people, helpers] = await Promise.all([listPeople(db()), helpersOf(db(), firingId)]);
-  return people
-    .filter(({ role, signIn, endedAt }) => role === 'student' && signIn !== null && endedAt === null)
-    .map(({ id, name }) => ({ id, name, isHelper: helpers.includes(id) }));
 }

@@ -1,7 +1,7 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { kilnById, logOf, conesOf, rateOf } from '@/records/firings';
-import { beyondReach, hasRole, type Member } from '@/records/people';
+import { hasRole, reachedPieces, type Member } from '@/records/people';
 import { openingOf, phrasesOf, type Opening } from '@/records/openings';
 import { samplesFor } from '@/records/pieces';
 import { orNotFound } from '@/features/shared/notFound';
@@ -45,14 +45,9 @@ export default async function Page({
   );
 }
 
-/** What of an opening a member records: a student own pieces that nobody else read, or all of one assigned to them. */
+/** What of an opening a member records. */
 async function reachedPart(opening: Opening, member: Member): Promise<Opening> {
-  if (hasRole(member.role, 'teacher')) return opening;
-  const firingId = opening.firing.id;
-  const reached = await Promise.all(
-    opening.pieces.map(
-      async (piece) => !(await beyondReach(db(), member, 'readings', { firingId, pieceIds: [piece.id] })),
-    ),
-  );
-  return { ...opening, pieces: opening.pieces.filter((_, i) => reached[i]) };
+  const ids = opening.pieces.map(({ id }) => id);
+  const reached = await reachedPieces(db(), member, opening.firing.id, ids);
+  return { ...opening, pieces: opening.pieces.filter(({ id }) => reached.has(id)) };
 }
