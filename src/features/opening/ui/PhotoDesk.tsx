@@ -21,6 +21,7 @@ import type { PhotoSettings, ZoneCount } from '@/records/pieces';
 import { CountPits } from './CountPits';
 import { photoWorker } from '@/ui/photoWorker';
 import css from './photoDesk.module.css';
+import page from '@/ui/page.module.css';
 import { ToggleRow } from '@/ui/kit';
 import { LabelPad } from '@/ui/LabelPad';
 import { PhotoSheet, type PictureSize } from '@/ui/PhotoSheet';
@@ -83,52 +84,54 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   };
   return (
     <Dialog open fullScreen onClose={onClose} aria-label={alt}>
-      <div className={css.desk}>
-        {url && mode === 'words' && (
-          <LabelPad
-            {...{ src: url, alt, size }}
-            strokes={settings.strokes}
-            labels={settings.labels}
-            onChange={(labels) => setSettings((now) => ({ ...now, labels }))}
-          />
-        )}
-        {url && mode !== 'words' && (
-          <PhotoSheet
-            {...{ src: url, alt, size }}
-            onSize={setSize}
-            over={
-              size && (
-                <Marks
-                  size={size}
-                  aspect={aspect}
-                  mode={mode}
-                  settings={settings}
-                  zones={seen}
-                  round={isRound(view) ? piece.form : null}
-                  onChange={setSettings}
-                  onTap={(point) => void tap(point)}
-                />
-              )
-            }
-          />
-        )}
-        <div className={css.modes}>
-          <ToggleRow
-            label="What it shows"
-            options={VIEWS.map((one) => [one, one] as const)}
-            value={view}
-            onChange={(next) => setSettings((now) => ({ ...now, view: next }))}
-          />
-          <ToggleRow
-            label="What to do"
-            options={MODES.map(([id, name]) => [id, name] as const)}
-            value={mode}
-            onChange={setMode}
-          />
-          <p>{said || MODES.find(([id]) => id === mode)![2]}</p>
+      <div className={page.screen}>
+        <div className={css.desk}>
+          {url && mode === 'words' && (
+            <LabelPad
+              {...{ src: url, alt, size }}
+              strokes={settings.strokes}
+              labels={settings.labels}
+              onChange={(labels) => setSettings((now) => ({ ...now, labels }))}
+            />
+          )}
+          {url && mode !== 'words' && (
+            <PhotoSheet
+              {...{ src: url, alt, size }}
+              onSize={setSize}
+              over={
+                size && (
+                  <Marks
+                    size={size}
+                    aspect={aspect}
+                    mode={mode}
+                    settings={settings}
+                    zones={seen}
+                    round={isRound(view) ? piece.form : null}
+                    onChange={setSettings}
+                    onTap={(point) => void tap(point)}
+                  />
+                )
+              }
+            />
+          )}
+          <div className={css.modes}>
+            <ToggleRow
+              label="What it shows"
+              options={VIEWS.map((one) => [one, one] as const)}
+              value={view}
+              onChange={(next) => setSettings((now) => ({ ...now, view: next }))}
+            />
+            <ToggleRow
+              label="What to do"
+              options={MODES.map(([id, name]) => [id, name] as const)}
+              value={mode}
+              onChange={setMode}
+            />
+            <p>{said || MODES.find(([id]) => id === mode)![2]}</p>
+          </div>
+          <DeskZones piece={piece} zones={seen} colours={colours} onCount={setCounting} />
+          <DeskFoot mode={mode} settings={settings} onChange={setSettings} onClose={onClose} onSet={onSet} />
         </div>
-        <DeskZones piece={piece} zones={seen} colours={colours} onCount={setCounting} />
-        <DeskFoot mode={mode} settings={settings} onChange={setSettings} onClose={onClose} onSet={onSet} />
       </div>
       {counting && (
         <CountPits
