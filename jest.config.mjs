@@ -13,7 +13,7 @@ const config = {
   },
   testPathIgnorePatterns: ['/tests/browser/'],
   setupFilesAfterEnv: ['<rootDir>/tests/records/everyWriteIsNoted.ts'],
-  testTimeout: 30_000,
+  testTimeout: 120_000,
 };
 
 export default config;

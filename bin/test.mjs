@@ -1,14 +1,14 @@
 // npm test: sets up what is missing, then types, unit, checks and records tests; closes with "N passed, N failed".
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, startDatabase } from './lib/database.mjs';
 import { haveDebian, haveModules } from './lib/packages.mjs';
 import { must, run } from './lib/run.mjs';
 import { CannotGoOn, say } from './lib/say.mjs';
 import { haveBuild, serverEnv, startServer, startSimulator, untilReady } from './lib/serve.mjs';
+import { throwAwayFolder } from './lib/throwAway.mjs';
 
-const folder = mkdtempSync(join(tmpdir(), 'jiten-test-'));
+const folder = throwAwayFolder('test');
 const databases = [];
 let endServer = () => {};
 let endSimulator = () => {};
