@@ -3,10 +3,14 @@ import type { Instrumentation } from 'next';
 /** Runs once when the server starts: begins to read the kilns' controllers. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || !process.env.DATABASE_URL) return;
-  const [{ startPolling }, { db, log }] = await Promise.all([
+  const [{ startPolling }, { settingsForAnswer }, { db, log }] = await Promise.all([
     import('@/kiln-poller'),
+    import('@/records/people'),
     import('@/records/platform'),
   ]);
+  await settingsForAnswer(db()).catch((error: unknown) =>
+    log.error({ err: error }, 'reading the settings failed'),
+  );
   startPolling(db, (error) => log.error({ err: error }, 'reading the kilns failed'));
 }
 

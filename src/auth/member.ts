@@ -3,35 +3,76 @@ import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
 import type { Role } from '@/core/vocabulary';
-import { beyondReach, hasRole, memberOfSession, type Member, type Touched } from '@/records/people';
+import {
+  beyondReach,
+  hasRole,
+  deviceBy,
+  memberOfSession,
+  settingsForAnswer,
+  type Member,
+  type SignedIn,
+  type Touched,
+} from '@/records/people';
 import { failure, failureOf, type Failure, type Outcome } from './outcome';
 import { READS, RIGHTS, type ReachingName, type Right, type RightName } from './rights';
-import { sealedSession } from './session';
+import { sealedDevice, sealedSession } from './session';
 
 /** What a write says to a person whose session has ended. */
 export const SIGNED_OUT =
   'You are signed out. Sign in again in another tab, then save: what you typed is still here.';
 
+/** The settings of the studio; its clock holds for this answer. */
+export const studioNow = cache(() => settingsForAnswer(db()));
+
 /** The member who is signed in on this request, or null. */
-export const currentMember = cache(async (): Promise<Member | null> => {
+export const currentMember = cache(async (): Promise<SignedIn | null> => {
   const { sessionId } = await sealedSession();
-  return sessionId ? memberOfSession(db(), sessionId) : null;
+  const [member] = await Promise.all([sessionId ? memberOfSession(db(), sessionId) : null, studioNow()]);
+  return member;
 });
+
+/** The device of the studio that this request comes from, or null. */
+export const currentDevice = cache(async () => {
+  const { deviceId } = await sealedDevice();
+  return deviceId ? deviceBy(db(), deviceId) : null;
+});
+
+/** Where a member is sent who has to set up a second factor first. */
+const ACCOUNT = '/account';
+
+/** Whether a technician works here only with a second factor and has none yet. */
+async function lacksFactor(member: SignedIn): Promise<boolean> {
+  return member.role === 'technician' && !member.hasSecondFactor && (await studioNow()).isFactorRequired;
+}
 
 /**
  * The member for a page; sends anybody else to the sign-in. To who has not the role there is no such page.
  *
  * @param least the lowest role that sees it
  */
-export async function requireMember(least: Role = 'visitor'): Promise<Member> {
+export async function requireMember(least: Role = 'visitor'): Promise<SignedIn> {
   const member = (await currentMember()) ?? redirect('/sign-in');
+  if (await lacksFactor(member)) redirect(ACCOUNT);
   return hasRole(member.role, least) ? member : notFound();
+}
+
+/** The member for a page that manages something, which is not there for a PIN. */
+export async function requireManager(least: Role): Promise<SignedIn> {
+  const member = await requireMember(least);
+  return member.isByPin ? notFound() : member;
+}
+
+/** The member for the page of the own account, which is open before a second factor is set up. */
+export async function requireOwner(): Promise<SignedIn> {
+  const member = (await currentMember()) ?? redirect('/sign-in');
+  return member.isByPin ? notFound() : member;
 }
 
 /** What to answer who may not read a route; null when they may. */
 export async function refuseReader(route: keyof typeof READS): Promise<Response | null> {
   const member = await currentMember();
   if (!member) return new Response('Sign in first.', { status: 401 });
+  if (await lacksFactor(member)) return new Response('Set up your second factor first.', { status: 403 });
   return hasRole(member.role, READS[route])
     ? null
     : new Response(`A ${member.role} may not read this; ask a teacher.`, { status: 403 });
@@ -60,6 +101,10 @@ export async function withMember<S extends ZodType, T>(
   if (!member) return failure('signed out', SIGNED_OUT);
   if (!hasRole(member.role, right.least))
     return failure('not allowed', `A ${member.role} may not do this; ask a ${right.least}.`);
+  if (member.isByPin && !right.isOnTablet)
+    return failure('not allowed', 'Not with a PIN: sign in with your password to do this.');
+  if ((await lacksFactor(member)) && !right.isWithoutFactor)
+    return failure('not allowed', 'Set up your second factor first, on your account page.');
   try {
     const value = schema.parse(input);
     const why = right.reach ? await beyondReach(db(), member, right.reach, touchedBy!(value)) : null;

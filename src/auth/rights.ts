@@ -5,13 +5,20 @@ import type { ReachKind } from '@/records/people';
 export interface Right {
   readonly least: Role;
   readonly reach?: ReachKind;
+  /** Whether it is also done on the studio's tablet, where a PIN signs in: what belongs to making, not to managing. */
+  readonly isOnTablet?: true;
+  /** Whether a technician may do it who has to set up a second factor first. */
+  readonly isWithoutFactor?: true;
 }
 
 const anybody: Right = { least: 'visitor' };
+/** What one does to be let in at all. */
+const own: Right = { least: 'visitor', isWithoutFactor: true };
 const students: Right = { least: 'student' };
 const teachers: Right = { least: 'teacher' };
 const technicians: Right = { least: 'technician' };
-const within = (right: Right, reach: ReachKind) => ({ ...right, reach }) as const;
+const within = <R extends Right>(right: R, reach: ReachKind) => ({ ...right, reach }) as const;
+const tablet = <R extends Right>(right: R) => ({ ...right, isOnTablet: true }) as const;
 
 /**
  * What may be done, by whom: every action and every route that writes stands here, and a test fails on one that does
@@ -24,11 +31,12 @@ export const RIGHTS = {
   endOwnSession: anybody,
   saveOwnName: anybody,
   saveOwnPassword: anybody,
-  endAllOwnSessions: anybody,
-  offerFactor: anybody,
-  confirmFactor: anybody,
+  endAllOwnSessions: own,
+  offerFactor: own,
+  confirmFactor: own,
   removeFactor: anybody,
-  chooseUnits: anybody,
+  chooseUnits: tablet(anybody),
+  saveOwnPin: anybody,
 
   // People; a teacher those of own groups, which the records decide
   invite: teachers,
@@ -43,46 +51,49 @@ export const RIGHTS = {
   makePasswordLink: technicians,
   dropFactor: technicians,
   saveStudio: technicians,
+  saveSeries: technicians,
+  makeDevice: technicians,
+  removeDevice: technicians,
 
   // Pieces, their photos and readings
-  saveNewPieces: students,
-  saveCorrection: within(students, 'pieces'),
-  saveLateLook: within(students, 'pieces'),
-  savePhoto: within(students, 'photos'),
-  savePhotoTime: within(students, 'photos'),
-  showPhotoFirst: within(students, 'photos'),
+  saveNewPieces: tablet(students),
+  saveCorrection: tablet(within(students, 'pieces')),
+  saveLateLook: tablet(within(students, 'pieces')),
+  savePhoto: tablet(within(students, 'photos')),
+  savePhotoTime: tablet(within(students, 'photos')),
+  showPhotoFirst: tablet(within(students, 'photos')),
   setPhotoRemoved: within(teachers, 'photos'),
   movePhotoTo: within(teachers, 'photos'),
   giveToMaker: within(teachers, 'pieces'),
-  addPhoto: within(students, 'photos'),
-  writeOpening: within(students, 'readings'),
-  reserveNumbers: students,
+  addPhoto: tablet(within(students, 'photos')),
+  writeOpening: tablet(within(students, 'readings')),
+  reserveNumbers: tablet(students),
 
   // Rounds: whoever glazes a cell of the tray says so
   layOutRound: teachers,
-  noteGlazed: students,
+  noteGlazed: tablet(students),
 
   // Firings and kilns
   saveFiringPlan: teachers,
-  loadFiring: teachers,
-  placeOnShelves: teachers,
-  setPosts: teachers,
-  want: teachers,
-  unloadFiring: teachers,
+  loadFiring: tablet(teachers),
+  placeOnShelves: tablet(teachers),
+  setPosts: tablet(teachers),
+  want: tablet(teachers),
+  unloadFiring: tablet(teachers),
   startFiring: teachers,
   endFiring: teachers,
   openKiln: teachers,
-  saveEvent: teachers,
+  saveEvent: tablet(teachers),
   setEventEnded: teachers,
-  saveWitness: teachers,
+  saveWitness: tablet(teachers),
   fileUnderCone: teachers,
   saveAtmosphereReached: teachers,
-  saveFullness: teachers,
+  saveFullness: tablet(teachers),
   importFiringLog: teachers,
-  saveShelfPhoto: teachers,
+  saveShelfPhoto: tablet(teachers),
   assignOpening: teachers,
   closeOpening: teachers,
-  markRepaired: students,
+  markRepaired: tablet(students),
   savePart: technicians,
   setPartEnded: technicians,
   saveKilnForm: technicians,
@@ -99,14 +110,14 @@ export const RIGHTS = {
   chooseVersion: teachers,
   saveMaterialCard: teachers,
   saveAlias: teachers,
-  saveMeasure: students,
+  saveMeasure: tablet(students),
 
   // Dictionary, wall and clinic
   saveNote: teachers,
-  correct: students,
+  correct: tablet(students),
   settle: teachers,
-  requestTest: students,
-  withdrawTestRequest: students,
+  requestTest: tablet(students),
+  withdrawTestRequest: tablet(students),
   nameWall: teachers,
   setWallEnded: teachers,
   shareWall: teachers,

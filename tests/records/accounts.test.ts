@@ -195,7 +195,11 @@ test('a member reads in own units, else in those of the studio', async () => {
   const id = await somebody('Lin Osei', 'lin');
   expect(await unitsFor(base, id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g' });
   const { value, version } = await studioSettings(base);
-  const us = { name: 'Signal Works', units: { temperature: '°F', length: 'in', mass: 'lb' } } as const;
+  const us = {
+    ...value,
+    name: 'Signal Works',
+    units: { temperature: '°F', length: 'in', mass: 'lb' },
+  } as const;
   await saveStudioSettings(base, studio.member, us, version);
   expect(await unitsFor(base, id)).toEqual(us.units);
   await saveOwnUnits(base, id, { temperature: '°C' });

@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import type { DateTime } from 'luxon';
+import { studioTime } from '../time';
 import type { Atmosphere, Cone } from '../vocabulary';
 
 /** When somebody is in the studio, "HH:MM"; null on a day it is shut. Sunday is 0. */
@@ -35,56 +36,51 @@ export interface Slot {
   readonly opens: Date;
 }
 
-function clock(day: dayjs.Dayjs, time: string): dayjs.Dayjs {
+const HOUR = 3_600_000;
+
+function clock(day: DateTime, time: string): DateTime {
   const [hour, minute] = time.split(':').map(Number);
-  return day.hour(hour!).minute(minute!).second(0).millisecond(0);
+  return day.startOf('day').set({ hour: hour!, minute: minute! });
 }
 
 /** Whether somebody is in the studio at a time. */
 export function isOpenAt({ days }: Pick<StudioHours, 'days'>, at: Date): boolean {
-  const day = dayjs(at);
-  const hours = days[day.day()];
-  return (
-    hours !== null &&
-    hours !== undefined &&
-    !day.isBefore(clock(day, hours.opens)) &&
-    day.isBefore(clock(day, hours.closes))
-  );
+  const day = studioTime(at);
+  const hours = days[day.weekday % 7];
+  return Boolean(hours && day >= clock(day, hours.opens) && day < clock(day, hours.closes));
 }
 
 /** The first moment from `at` on that somebody is in; `at` itself when it never opens. */
 export function nextOpen(hours: Pick<StudioHours, 'days'>, at: Date): Date {
   if (isOpenAt(hours, at)) return at;
   for (let ahead = 0; ahead < 8; ahead++) {
-    const day = dayjs(at).add(ahead, 'day');
-    const open = hours.days[day.day()];
-    if (open && !clock(day, open.opens).isBefore(at)) return clock(day, open.opens).toDate();
+    const day = studioTime(at).plus({ days: ahead });
+    const open = hours.days[day.weekday % 7];
+    if (open && clock(day, open.opens).toJSDate() >= at) return clock(day, open.opens).toJSDate();
   }
   return at;
 }
 
-function isQuiet({ quiet }: StudioHours, at: dayjs.Dayjs): boolean {
+function isQuiet({ quiet }: StudioHours, at: DateTime): boolean {
   if (!quiet) return false;
   const [from, to] = [clock(at, quiet.from), clock(at, quiet.to)];
-  return quiet.from <= quiet.to
-    ? !at.isBefore(from) && at.isBefore(to)
-    : !at.isBefore(from) || at.isBefore(to);
+  return quiet.from <= quiet.to ? at >= from && at < to : at >= from || at < to;
 }
 
 /** The times of a firing that starts at a moment. */
 export function slotAt(hours: StudioHours, start: Date, { firingHours, coolingHours }: FiringNeed): Slot {
-  const end = dayjs(start).add(firingHours * 60, 'minute');
-  const cool = end.add(coolingHours * 60, 'minute').toDate();
-  return { start, end: end.toDate(), cool, opens: nextOpen(hours, cool) };
+  const end = new Date(start.getTime() + firingHours * HOUR);
+  const cool = new Date(end.getTime() + coolingHours * HOUR);
+  return { start, end, cool, opens: nextOpen(hours, cool) };
 }
 
 /** What a start at a moment runs into, in words; nothing when it can be done. */
 export function clashesOf(hours: StudioHours, start: Date, need: FiringNeed): string[] {
   const { end } = slotAt(hours, start, need);
   const steps = Array.from({ length: Math.ceil(need.firingHours * 2) + 1 }, (_, i) =>
-    dayjs(start).add(Math.min(i * 30, need.firingHours * 60 - 1), 'minute'),
+    studioTime(start).plus({ minutes: Math.min(i * 30, need.firingHours * 60 - 1) }),
   );
-  const there = steps.every((at) => isOpenAt(hours, at.toDate()));
+  const there = steps.every((at) => isOpenAt(hours, at.toJSDate()));
   return [
     ...(isOpenAt(hours, start) ? [] : ['nobody is in to start it']),
     ...(need.attended && isOpenAt(hours, start) && !there ? ['nobody is in until it ends'] : []),
@@ -103,14 +99,14 @@ const LOOK_AHEAD_DAYS = 28;
  * @returns null when there is none within four weeks
  */
 export function firstSlot(hours: StudioHours, from: Date, need: FiringNeed): Slot | null {
-  const begin = dayjs(from);
-  const past = begin.minute() % GRID_MINUTES || begin.second() || begin.millisecond();
+  const begin = studioTime(from);
+  const past = begin.minute % GRID_MINUTES || begin.second || begin.millisecond;
   let at = past
-    ? begin.startOf('minute').add(GRID_MINUTES - (begin.minute() % GRID_MINUTES), 'minute')
+    ? begin.startOf('minute').plus({ minutes: GRID_MINUTES - (begin.minute % GRID_MINUTES) })
     : begin;
-  const end = at.add(LOOK_AHEAD_DAYS, 'day');
-  for (; at.isBefore(end); at = at.add(GRID_MINUTES, 'minute'))
-    if (clashesOf(hours, at.toDate(), need).length === 0) return slotAt(hours, at.toDate(), need);
+  const end = at.plus({ days: LOOK_AHEAD_DAYS });
+  for (; at < end; at = at.plus({ minutes: GRID_MINUTES }))
+    if (clashesOf(hours, at.toJSDate(), need).length === 0) return slotAt(hours, at.toJSDate(), need);
   return null;
 }
 

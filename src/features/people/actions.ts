@@ -1,9 +1,10 @@
 'use server';
 import { refresh } from 'next/cache';
 import { z } from 'zod';
-import { action, sealedSession } from '@/auth';
-import { db, NotFound, Refusal } from '@/records/platform';
+import { action, sealedDevice, sealedSession } from '@/auth';
+import { db, NotFound, Refusal, saveSeriesOf } from '@/records/platform';
 import {
+  addDevice,
   addInvitation,
   addMaker,
   addPasswordLink,
@@ -11,6 +12,7 @@ import {
   changeSignIn,
   confirmSecondFactor,
   dropSecondFactor,
+  endDevice,
   endInvitation,
   endSessions,
   hasRole,
@@ -24,6 +26,7 @@ import {
   saveGroup,
   saveOwnUnits,
   savePerson,
+  savePin,
   saveStudioSettings,
   sessionsOf,
   setGroupEnded,
@@ -33,6 +36,7 @@ import { idSchema } from '@/features/shared/schema';
 import {
   chosenUnitsSchema,
   confirmSchema,
+  deviceSchema,
   endGroupSchema,
   inviteSchema,
   leaveSchema,
@@ -40,11 +44,13 @@ import {
   mergeSchema,
   ownCodeSchema,
   ownNameSchema,
+  ownPinSchema,
   ownPasswordSchema,
   passwordLinkSchema,
   saveGroupSchema,
   savePersonSchema,
   saveStudioSchema,
+  seriesSchema,
 } from './schema';
 
 const isTechnician = (member: Member) => hasRole(member.role, 'technician');
@@ -216,9 +222,40 @@ export const chooseUnits = action('chooseUnits', chosenUnitsSchema, async (membe
   return null;
 });
 
-/** Changes the name of the studio and the units of who chose none. */
+/** Changes what is said of the studio as a whole. */
 export const saveStudio = action('saveStudio', saveStudioSchema, async (member, { studio, version }) => {
   await saveStudioSettings(db(), member.id, studio, version);
+  refresh();
+  return null;
+});
+
+/** Changes the letters and the next number of the studio's pieces. */
+export const saveSeries = action('saveSeries', seriesSchema, async (member, series) => {
+  await saveSeriesOf(db(), member.id, series);
+  refresh();
+  return null;
+});
+
+/** Makes the device in hand the studio's: from now on members sign in on it by their name and a PIN. */
+export const makeDevice = action('makeDevice', deviceSchema, async (member, device) => {
+  await addDevice(db(), member.id, device);
+  const sealed = await sealedDevice();
+  sealed.deviceId = device.id;
+  await sealed.save();
+  refresh();
+  return null;
+});
+
+/** Makes a device of the studio anybody's again. */
+export const removeDevice = action('removeDevice', z.object({ id: idSchema }), async (member, { id }) => {
+  await endDevice(db(), member.id, id);
+  refresh();
+  return null;
+});
+
+/** Sets, changes or removes the member's own PIN for the studio's devices. */
+export const saveOwnPin = action('saveOwnPin', ownPinSchema, async (member, typed) => {
+  await savePin(db(), member.id, typed);
   refresh();
   return null;
 });

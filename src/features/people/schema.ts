@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '@/features/shared/schema';
-import { PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
+import { DATE_STYLES, isZone } from '@/core/time';
+import { ATMOSPHERES, CONES, FORMS, PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
 
 /** Roles that an invitation may give; who only looks gets a link to the wall. */
 export const INVITED_ROLES = ['student', 'teacher', 'technician'] as const;
@@ -32,12 +33,16 @@ export const joinSchema = z.object({
   signIn: signInNameSchema,
   password: newPasswordSchema,
 });
+const prefixSchema = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .regex(/^[A-Z]{1,6}$/, 'One to six letters.');
+const zoneSchema = z.string().refine(isZone, 'Choose a time zone of the list.').nullable();
 export const firstMemberSchema = joinSchema.extend({
-  prefix: z
-    .string()
-    .trim()
-    .toUpperCase()
-    .regex(/^[A-Z]{1,6}$/, 'One to six letters.'),
+  prefix: prefixSchema,
+  // That of the browser; a browser that does not say leaves the server's.
+  zone: zoneSchema.catch(null),
 });
 export const newPasswordFormSchema = z.object({ password: newPasswordSchema });
 
@@ -88,5 +93,32 @@ export const chosenUnitsSchema = z.object({ units: unitsSchema.partial().nullabl
 export const studioSchema = z.object({
   name: z.string().trim().max(80, 'At most 80 letters.'),
   units: unitsSchema,
+  zone: zoneSchema,
+  dates: z.enum(DATE_STYLES),
+  cones: z.array(z.enum(CONES)),
+  atmospheres: z.array(z.enum(ATMOSPHERES)),
+  form: z.enum(FORMS).nullable(),
+  bodyId: idSchema.nullable(),
+  isFactorRequired: z.boolean(),
 });
+export const seriesSchema = z.object({
+  prefix: prefixSchema,
+  next: z
+    .number('Type a number.')
+    .int('A whole number.')
+    .min(1, 'At least 1.')
+    .max(999_999, 'At most 999999.'),
+});
+export const deviceSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
+});
+export const pinSchema = z.string().regex(/^\d{4,8}$/, 'Four to eight figures.');
+export const ownPinSchema = z.object({ password: typedPasswordSchema, pin: pinSchema.nullable() });
+/** As the form has it: blank for none. */
+export const ownPinFormSchema = z.object({
+  password: typedPasswordSchema,
+  pin: pinSchema.or(z.literal('')),
+});
+export const tapSchema = z.object({ memberId: idSchema, pin: pinSchema });
 export const saveStudioSchema = z.object({ studio: studioSchema, version: z.int() });

@@ -2,12 +2,14 @@
 import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { failure, failureOf, sealedSession, type Outcome } from '@/auth';
+import { currentDevice, failure, failureOf, sealedSession, type Outcome } from '@/auth';
 import {
   acceptInvitation,
   addFirstMember,
   checkPassword,
+  checkPin,
   endSessions,
+  forgetPinTries,
   hasSecondFactor,
   startSession,
   takeCode,
@@ -20,6 +22,7 @@ import {
   newPasswordFormSchema,
   signInCodeSchema,
   signInSchema,
+  tapSchema,
 } from './schema';
 
 /** Ten wrong passwords a name and thirty an address, each in a quarter of an hour. */
@@ -42,10 +45,10 @@ async function addressOf(): Promise<string> {
   );
 }
 
-async function open(memberId: string): Promise<void> {
+async function open(memberId: string, deviceId: string | null = null): Promise<void> {
   const sealed = await sealedSession();
   delete sealed.pending;
-  sealed.sessionId = await startSession(db(), memberId, (await headers()).get('user-agent') ?? '');
+  sealed.sessionId = await startSession(db(), memberId, (await headers()).get('user-agent') ?? '', deviceId);
   await sealed.save();
 }
 
@@ -62,8 +65,29 @@ export async function signIn(_before: unknown, form: FormData): Promise<Outcome<
   }
   const member = await checkPassword(db(), name, password);
   if (!member) return failure('refused', 'Sign-in name and password do not go together.', 'password');
-  await Promise.all([byName.delete(name.toLowerCase()), byAddress.reward(address)]);
+  await Promise.all([
+    byName.delete(name.toLowerCase()),
+    byAddress.reward(address),
+    forgetPinTries(db(), member.id),
+  ]);
   return openOrAskCode(member.id);
+}
+
+/** Signs in whose name was tapped on a device of the studio, with their PIN; a session of it manages nothing. */
+export async function signInByPin(_before: unknown, form: FormData): Promise<Outcome<null>> {
+  const parsed = tapSchema.safeParse(Object.fromEntries(form));
+  if (!parsed.success) return failureOf(parsed.error);
+  const device = await currentDevice();
+  if (!device)
+    return failure('refused', 'This device is no longer the studio’s. Sign in with your password.');
+  const { memberId, pin } = parsed.data;
+  try {
+    await checkPin(db(), memberId, pin);
+  } catch (error) {
+    return failureOf(error);
+  }
+  await open(memberId, device.id);
+  redirect('/');
 }
 
 /** Signs in whose password is right; one with a second factor is asked for a code first. */

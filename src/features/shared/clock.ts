@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import type { DateTime } from 'luxon';
+import { studioTime, wordsOf } from '@/core/time';
 import type { ClockTime } from '@/records/firings';
 
 /** Minutes as hours and minutes: "7:05". */
@@ -16,18 +17,20 @@ export function parseHours(text: string): number | null {
 }
 
 /** To ten minutes: a forecast knows no better. */
-function toTen(at: Date): dayjs.Dayjs {
-  return dayjs(Math.round(new Date(at).getTime() / 600_000) * 600_000);
+function toTen(at: Date): DateTime {
+  return studioTime(Math.round(new Date(at).getTime() / 600_000) * 600_000);
 }
 
 /** A time to come in words: "about 21:40 today, between 20:50 and 22:30". */
 export function clockWords({ at, from, to }: ClockTime, now: Date): string {
-  const [middle, low, high] = [at, from, to].map(toTen) as [dayjs.Dayjs, dayjs.Dayjs, dayjs.Dayjs];
-  const time = (one: dayjs.Dayjs) => one.format(one.isSame(middle, 'day') ? 'HH:mm' : 'ddd HH:mm');
-  const day = middle.isSame(now, 'day')
+  const [middle, low, high] = [at, from, to].map(toTen) as [DateTime, DateTime, DateTime];
+  const time = (one: DateTime) =>
+    one.hasSame(middle, 'day') ? wordsOf(one, 'time') : wordsOf(one, 'shortWeekday', 'time');
+  const today = studioTime(now);
+  const day = middle.hasSame(today, 'day')
     ? 'today'
-    : middle.isSame(dayjs(now).add(1, 'day'), 'day')
+    : middle.hasSame(today.plus({ days: 1 }), 'day')
       ? 'tomorrow'
-      : middle.format('dddd D MMM');
-  return `about ${middle.format('HH:mm')} ${day}, between ${time(low)} and ${time(high)}`;
+      : wordsOf(middle, 'long');
+  return `about ${wordsOf(middle, 'time')} ${day}, between ${time(low)} and ${time(high)}`;
 }

@@ -14,6 +14,7 @@ import {
   type Slot,
   type StudioHours,
 } from '@/core/firing';
+import { studioTime } from '@/core/time';
 import type { Db } from '@/records/platform/db';
 import { listFirings, type Firing } from './firings';
 import { kilnHabits } from './kilnPage';
@@ -56,7 +57,7 @@ export interface Queue {
 
 /** The start of a planned firing in the studio's time. */
 function startOf({ plannedOn, startsAt }: Pick<Firing, 'plannedOn' | 'startsAt'>): Date {
-  return new Date(`${plannedOn}T${startsAt}:00`);
+  return studioTime(`${plannedOn}T${startsAt}`).toJSDate();
 }
 
 /** Everything that waits against everything that is planned, with a proposal for each load. */

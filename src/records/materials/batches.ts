@@ -1,7 +1,8 @@
 import { rowsOf } from '@/records/platform/joins';
 import { insertRow } from '@/records/platform/write';
 import type { BatchMeasureRow } from '@/records/platform/tables';
-import type { Mapping } from '@/records/platform/mapping';
+import { studioTime } from '@/core/time';
+import { dayText, type Mapping } from '@/records/platform/mapping';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
@@ -84,7 +85,8 @@ export interface BatchHistory {
   readonly id: string;
   readonly code: string;
   readonly versionNumber: number;
-  readonly mixedOn: Date;
+  /** "YYYY-MM-DD" */
+  readonly mixedOn: string;
   readonly measures: readonly {
     readonly id: string;
     readonly at: Date;
@@ -132,15 +134,25 @@ export async function batchesOf(base: Db, glazeId: string): Promise<BatchHistory
         by,
       }));
     const first = batch.specific_gravity;
+    const mixedOn = dayText(batch.mixed_on);
     const mixed =
       first === null
         ? []
-        : [{ id: batch.id, at: batch.mixed_on, specificGravity: first, ml: null, done: 'mixed', by: null }];
+        : [
+            {
+              id: batch.id,
+              at: studioTime(mixedOn).toJSDate(),
+              specificGravity: first,
+              ml: null,
+              done: 'mixed',
+              by: null,
+            },
+          ];
     return {
       id: batch.id,
       code: batch.code,
       versionNumber: batch.number,
-      mixedOn: batch.mixed_on,
+      mixedOn,
       measures: [...own, ...mixed],
     };
   });

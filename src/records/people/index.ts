@@ -7,6 +7,18 @@ export {
   type InvitationDraft,
   listInvitations,
 } from './invitations';
+export {
+  addDevice,
+  checkPin,
+  deviceBy,
+  type DeviceName,
+  deviceNames,
+  endDevice,
+  forgetPinTries,
+  listDevices,
+  savePin,
+  type StudioDevice,
+} from './devices';
 export { type Group, type GroupDraft, listGroups, saveGroup, setGroupEnded, teacherOf } from './groups';
 export {
   type Account,
@@ -24,6 +36,7 @@ export {
 export {
   saveOwnUnits,
   saveStudioSettings,
+  settingsForAnswer,
   studioSettings,
   type StudioSettings,
   unitsFor,
@@ -58,4 +71,11 @@ export {
   takeCode,
   confirmSecondFactor,
 } from './secondFactor';
-export { endSessions, memberOfSession, type Session, sessionsOf, startSession } from './sessions';
+export {
+  endSessions,
+  memberOfSession,
+  type Session,
+  sessionsOf,
+  type SignedIn,
+  startSession,
+} from './sessions';

@@ -5,6 +5,7 @@ import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { found, Refusal } from '@/records/platform/errors';
 import { rowsOf } from '@/records/platform/joins';
 import { hashPassword, isPassword } from './passwords';
+import { saveStudioSettings, studioSettings } from './preferences';
 
 export interface Member {
   readonly id: string;
@@ -76,13 +77,14 @@ export async function checkPassword(base: Db, signIn: string, password: string):
 /** Makes the first technician of an empty studio, and names its series of piece numbers; null once anybody is there. */
 export async function addFirstMember(
   base: Db,
-  { prefix, ...first }: NewAccount & { readonly prefix: string },
+  { prefix, zone, ...first }: NewAccount & { readonly prefix: string; readonly zone?: string | null },
 ) {
   return inTransaction(base, async (trx) => {
     if (await trx('member').forUpdate().first('id')) return null;
     const id = await addMember(trx, { ...first, role: 'technician' });
     await trx('series').update({ prefix });
     await recordChange(trx, id, 'member', id, null, { name: first.name, role: 'technician' });
+    if (zone) await saveStudioSettings(trx, id, { ...(await studioSettings(trx)).value, zone }, 0);
     return id;
   });
 }
@@ -92,6 +94,7 @@ export interface Account {
   readonly name: string;
   readonly signIn: string | null;
   readonly hasSecondFactor: boolean;
+  readonly hasPin: boolean;
   /** Recovery codes not used yet. */
   readonly codesLeft: number;
 }
@@ -106,6 +109,7 @@ export async function accountOf(base: Db, memberId: string): Promise<Account> {
     name: row.name,
     signIn: row.sign_in,
     hasSecondFactor: row.totp_at !== null,
+    hasPin: row.pin_hash !== null,
     codesLeft: Number(codes!.count),
   };
 }

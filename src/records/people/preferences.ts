@@ -1,19 +1,40 @@
+import type { StudioClock } from '@/core/time';
+import { DATE_STYLES, setStudioClock } from '@/core/time';
 import { METRIC, type Units } from '@/core/units';
+import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { found } from '@/records/platform/errors';
 import { saveSetting, setting } from '@/records/platform/settings';
 
 /** What is said of the studio as a whole. */
-export interface StudioSettings {
+export interface StudioSettings extends StudioClock {
   /** Empty as long as nobody named it. */
   readonly name: string;
   /** What is shown to who chose nothing else. */
   readonly units: Units;
+  /** Cones and atmospheres that are fired here, offered first; none for all. */
+  readonly cones: readonly Cone[];
+  readonly atmospheres: readonly Atmosphere[];
+  /** What a new piece starts with for a member who has made none. */
+  readonly form: Form | null;
+  readonly bodyId: string | null;
+  /** Whether a technician works only with a second factor. */
+  readonly isFactorRequired: boolean;
 }
 
 const NAME = 'studio';
-const FIRST: StudioSettings = { name: '', units: METRIC };
+const FIRST: StudioSettings = {
+  name: '',
+  units: METRIC,
+  zone: null,
+  dates: DATE_STYLES[0],
+  cones: [],
+  atmospheres: [],
+  form: null,
+  bodyId: null,
+  isFactorRequired: false,
+};
 
 /** The settings of the studio with their version. */
 export async function studioSettings(base: Db): Promise<{ value: StudioSettings; version: number }> {
@@ -29,6 +50,14 @@ export async function saveStudioSettings(
   version: number,
 ): Promise<void> {
   await saveSetting(base, memberId, NAME, settings, version);
+}
+
+/** The settings of the studio for one answer of this server, which goes by the studio's clock from here on. */
+export async function settingsForAnswer(base: Db): Promise<StudioSettings> {
+  const { value } = await studioSettings(base);
+  const zone = value.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+  setStudioClock({ zone, dates: value.dates });
+  return { ...value, zone };
 }
 
 /** The units a member reads in: the own choice, else the studio's. */

@@ -2,17 +2,35 @@ import { newId, type Db } from '@/records/platform/db';
 import { firstOf } from '@/records/platform/joins';
 import type { Member } from './members';
 
-/** Sessions end after this many days without use. */
-const IDLE_DAYS = 30;
-const DAY = 86_400_000;
+const MINUTE = 60_000;
+/** Sessions end after so long without use, ms, and it is noted so often that they are used. */
+const BY_PASSWORD = { idle: 30 * 1440 * MINUTE, noted: 60 * MINUTE };
+const BY_PIN = { idle: 60 * MINUTE, noted: MINUTE };
 
-/** Opens a session; its id goes sealed into the cookie. */
-export async function startSession(base: Db, memberId: string, agent: string): Promise<string> {
+/** Who is signed in, and how. */
+export interface SignedIn extends Member {
+  readonly hasSecondFactor: boolean;
+  /** Whether it was by a PIN on a device of the studio. */
+  readonly isByPin: boolean;
+}
+
+/**
+ * Opens a session; its id goes sealed into the cookie.
+ *
+ * @param deviceId the studio's device when a PIN opens it
+ */
+export async function startSession(
+  base: Db,
+  memberId: string,
+  agent: string,
+  deviceId: string | null = null,
+): Promise<string> {
   const id = newId();
   const now = new Date();
   await base('session').insert({
     id,
     member_id: memberId,
+    device_id: deviceId,
     agent: agent.slice(0, 200),
     created_at: now,
     seen_at: now,
@@ -20,24 +38,33 @@ export async function startSession(base: Db, memberId: string, agent: string): P
   return id;
 }
 
-/** The member of a live session, or null when it was ended, is stale, or the member left. */
-export async function memberOfSession(base: Db, sessionId: string): Promise<Member | null> {
-  const row = await firstOf<{ s: 'session'; m: 'member' }>()(
+/** The member of a live session, or null when it or its device was ended, it is stale, or the member left. */
+export async function memberOfSession(base: Db, sessionId: string): Promise<SignedIn | null> {
+  const row = await firstOf<{ s: 'session'; m: 'member'; d: 'studio_device' }>()(
     base('session as s')
       .join('member as m', 'm.id', 's.member_id')
+      .leftJoin('studio_device as d', 'd.id', 's.device_id')
       .where('s.id', sessionId)
       .whereNull('s.ended_at')
+      .whereNull('d.ended_at')
       .whereNull('m.ended_at'),
     'm.id',
     'm.name',
     'm.role',
+    'm.totp_at',
     's.seen_at',
+    's.device_id',
   );
   if (!row) return null;
   const age = Date.now() - row.seen_at.getTime();
-  if (age > IDLE_DAYS * DAY) return null;
-  if (age > DAY / 24) await base('session').where({ id: sessionId }).update({ seen_at: new Date() });
-  return { id: row.id, name: row.name, role: row.role };
+  const { idle, noted } = row.device_id === null ? BY_PASSWORD : BY_PIN;
+  if (age > idle) return null;
+  if (age > noted) await base('session').where({ id: sessionId }).update({ seen_at: new Date() });
+  return {
+    ...{ id: row.id, name: row.name, role: row.role },
+    hasSecondFactor: row.totp_at !== null,
+    isByPin: row.device_id !== null,
+  };
 }
 
 /** Ends one session, or all of a member's. */

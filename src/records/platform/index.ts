@@ -4,7 +4,7 @@ export { changesOf } from './changes';
 export { connect, db, type Db, fromJson, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate, unmigrateTo } from './migrate';
-export { type NumberBlock, reserveNumbers } from './numbers';
+export { type NumberBlock, reserveNumbers, saveSeriesOf, seriesOf } from './numbers';
 export { saveSetting, setting } from './settings';
 export { folderStore, store, type Store } from './store';
 export { tablesSource } from './tablesSource';

@@ -32,9 +32,23 @@ export function flagOrNull<C extends string>(column: C): Codec<C, boolean | null
   };
 }
 
+/** A day as a column gives it, midnight in Greenwich, as text: "2026-11-27". */
+export function dayText(day: Date): string {
+  return day.toISOString().slice(0, 10);
+}
+
 /** A field kept as a day: "2026-11-27". */
 export function day<C extends string>(column: C): Codec<C, string> {
-  return { column, read: (value: Date) => value.toISOString().slice(0, 10), write: (value) => value };
+  return { column, read: dayText, write: (value) => value };
+}
+
+/** A field kept as a day, or null. */
+export function dayOrNull<C extends string>(column: C): Codec<C, string | null> {
+  return {
+    column,
+    read: (value: Date | null) => value && dayText(value),
+    write: (value) => value,
+  };
 }
 
 /** A field kept as JSON text; null stays null. */

@@ -17,6 +17,7 @@ import * as piecesCounted from './migrations/014_pieces_counted';
 import * as seenOnly from './migrations/015_seen_only';
 import * as photos from './migrations/016_photos';
 import * as groups from './migrations/017_people';
+import * as studio from './migrations/018_studio';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -36,6 +37,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '015_seen_only': seenOnly,
   '016_photos': photos,
   '017_people': groups,
+  '018_studio': studio,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -18,6 +18,30 @@ export async function lockSeries(trx: Db): Promise<{ prefix: string; next: numbe
   return trx('series').forUpdate().first('prefix', 'next');
 }
 
+/** The letters and the next number of the studio's pieces. */
+export async function seriesOf(base: Db): Promise<{ prefix: string; next: number }> {
+  return base('series').first('prefix', 'next');
+}
+
+/**
+ * Changes the letters of the pieces to come, and the number the next one gets. Those that are there keep theirs.
+ *
+ * @throws Refusal of `next` when numbers from there on were given out already
+ */
+export async function saveSeriesOf(
+  base: Db,
+  memberId: string,
+  series: { readonly prefix: string; readonly next: number },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const before = await lockSeries(trx);
+    if (series.next < before.next)
+      throw new Refusal('next', `Numbers up to ${before.next - 1} were given out already.`);
+    await trx('series').update(series);
+    await recordChange(trx, memberId, 'series', series.prefix, before, series);
+  });
+}
+
 /** A piece number as it stands under the foot. */
 export function labelOf(prefix: string, number: number): string {
   return `${prefix}-${String(number).padStart(4, '0')}`;

@@ -174,15 +174,18 @@ export interface MaterialAliasRow {
 export interface MemberRow {
   id: string; name: string; sign_in: string | null; password_hash: string | null; role: Role;
   created_at: Date; ended_at: Date | null; version: number; totp_secret: string | null; totp_at: Date | null;
-  totp_step: number | null; units: string | null;
+  totp_step: number | null; units: string | null; pin_hash: string | null; pin_tries: number;
+  hints: string | null;
 }
 
 export interface MemberGroupRow {
   id: string; name: string; teacher_id: string; at: Date; ended_at: Date | null; version: number;
+  due_on: Date | null;
 }
 
 export interface NamedWallRow {
   id: string; name: string; search: string; member_id: string; at: Date; ended_at: Date | null;
+  group_id: string | null;
 }
 
 export interface NumberBlockRow {
@@ -232,7 +235,7 @@ export interface RoundRow {
   id: string; number: number; name: string; kind: RoundKind; setup: string; shape: RoundShape;
   rows_count: number; columns_count: number; form: RoundForm; height_mm: number; width_mm: number;
   twins: number; cone: Cone; atmosphere: Atmosphere; due_on: Date | null; member_id: string;
-  created_at: Date; ended_at: Date | null;
+  created_at: Date; ended_at: Date | null; group_id: string | null;
 }
 
 export interface RoundCellRow {
@@ -246,6 +249,7 @@ export interface SeriesRow {
 
 export interface SessionRow {
   id: string; member_id: string; agent: string; created_at: Date; seen_at: Date; ended_at: Date | null;
+  device_id: string | null;
 }
 
 export interface SettingRow {
@@ -260,6 +264,10 @@ export interface ShareLinkRow {
 export interface ShelfRepairRow {
   id: string; firing_id: string; shelf: number; what: ShelfFault; note: string; member_id: string; at: Date;
   done_at: Date | null;
+}
+
+export interface StudioDeviceRow {
+  id: string; name: string; member_id: string; at: Date; ended_at: Date | null;
 }
 
 export interface TestRequestRow {
@@ -337,6 +345,7 @@ declare module 'knex/types/tables' {
     setting: TableType<SettingRow>;
     share_link: TableType<ShareLinkRow>;
     shelf_repair: TableType<ShelfRepairRow>;
+    studio_device: TableType<StudioDeviceRow>;
     test_request: TableType<TestRequestRow>;
     witness_cone: TableType<WitnessConeRow>;
     write_done: TableType<WriteDoneRow>;

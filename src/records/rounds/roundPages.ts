@@ -1,6 +1,6 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { RoundRow, RoundCellRow } from '@/records/platform/tables';
-import { type Mapping, readRow } from '@/records/platform/mapping';
+import { dayOrNull, type Mapping, readRow } from '@/records/platform/mapping';
 import type { Fate, RoundStep, RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
 import type { CellLayer } from '@/core/rounds';
@@ -49,7 +49,8 @@ export interface Round {
   readonly twins: number;
   readonly cone: Cone;
   readonly atmosphere: Atmosphere;
-  readonly dueOn: Date | null;
+  /** "YYYY-MM-DD" */
+  readonly dueOn: string | null;
   readonly by: string;
   readonly createdAt: Date;
 }
@@ -68,7 +69,7 @@ const ROUND: Mapping<Omit<Round, 'by'>, RoundRow> = {
   twins: 'twins',
   cone: 'cone',
   atmosphere: 'atmosphere',
-  dueOn: 'due_on',
+  dueOn: dayOrNull('due_on'),
   createdAt: 'created_at',
 };
 

@@ -6,15 +6,26 @@ import { RegisterServiceWorker } from './RegisterServiceWorker';
 import { Keys } from './Keys';
 import { MemberProvider } from '../MemberContext';
 import type { Units } from '@/core/units';
+import type { StudioSettings } from '@/records/people';
+import { StudioProvider } from '../StudioContext';
 import { UnitsProvider, type SaveUnits } from '../units';
 import { StorageNotice } from './StorageNotice';
+import { QuietReturn } from './QuietReturn';
 import { RunningHead } from './RunningHead';
 import { ThumbIndex } from './ThumbIndex';
 import css from './frame.module.css';
 
 interface FrameProps {
-  readonly member: { readonly id: string; readonly name: string; readonly role: string };
+  readonly member: {
+    readonly id: string;
+    readonly name: string;
+    readonly role: string;
+    readonly isByPin: boolean;
+  };
   readonly kilns: ReactNode;
+  readonly studio: StudioSettings;
+  /** Whether this is a device of the studio, to which others come. */
+  readonly isOnDevice: boolean;
   readonly units: Units;
   readonly saveUnits: SaveUnits;
   readonly signOut: () => Promise<void>;
@@ -22,26 +33,38 @@ interface FrameProps {
 }
 
 /** The frame of every page: running head, thumb index, bench. */
-export function AppFrame({ member, kilns, units, saveUnits, signOut, children }: FrameProps) {
+export function AppFrame({
+  member,
+  kilns,
+  studio,
+  isOnDevice,
+  units,
+  saveUnits,
+  signOut,
+  children,
+}: FrameProps) {
   return (
-    <MemberProvider memberId={member.id}>
-      <UnitsProvider units={units} save={saveUnits}>
-        <BenchProvider>
-          <GuideWordsProvider>
-            <div className={css.frame}>
-              <RunningHead member={member} kilns={kilns} signOut={signOut} />
-              <main className={css.page}>
-                <StorageNotice />
-                {children}
-              </main>
-              <ThumbIndex />
-              <Bench />
-              <Keys />
-              <RegisterServiceWorker />
-            </div>
-          </GuideWordsProvider>
-        </BenchProvider>
-      </UnitsProvider>
-    </MemberProvider>
+    <StudioProvider studio={studio}>
+      <MemberProvider memberId={member.id}>
+        <UnitsProvider units={units} save={saveUnits}>
+          <BenchProvider>
+            <GuideWordsProvider>
+              <div className={css.frame}>
+                <RunningHead member={member} kilns={kilns} signOut={signOut} />
+                {isOnDevice && <QuietReturn leave={signOut} />}
+                <main className={css.page}>
+                  <StorageNotice />
+                  {children}
+                </main>
+                <ThumbIndex />
+                <Bench />
+                <Keys />
+                <RegisterServiceWorker />
+              </div>
+            </GuideWordsProvider>
+          </BenchProvider>
+        </UnitsProvider>
+      </MemberProvider>
+    </StudioProvider>
   );
 }

@@ -17,7 +17,7 @@ export function RunningHead({
   kilns,
   signOut,
 }: {
-  member: { name: string; role: string };
+  member: { name: string; role: string; isByPin: boolean };
   kilns: ReactNode;
   signOut: () => Promise<void>;
 }) {
@@ -54,20 +54,24 @@ export function RunningHead({
         <MenuItem disabled sx={{ '&.Mui-disabled': { opacity: 1 } }}>
           {member.name}, {member.role}
         </MenuItem>
-        {(member.role === 'technician' || member.role === 'teacher') && (
+        {!member.isByPin && (member.role === 'technician' || member.role === 'teacher') && (
           <MenuItem component={Link} href="/people" onClick={() => setAnchor(null)}>
             People
           </MenuItem>
         )}
-        {member.role === 'technician' && (
+        {!member.isByPin && member.role === 'technician' && (
           <MenuItem component={Link} href="/studio" onClick={() => setAnchor(null)}>
             Studio
           </MenuItem>
         )}
-        <MenuItem component={Link} href="/account" onClick={() => setAnchor(null)}>
-          Account
+        {!member.isByPin && (
+          <MenuItem component={Link} href="/account" onClick={() => setAnchor(null)}>
+            Account
+          </MenuItem>
+        )}
+        <MenuItem onClick={() => void signOut()}>
+          {member.isByPin ? 'Back to the names' : 'Sign out'}
         </MenuItem>
-        <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
     </header>
   );

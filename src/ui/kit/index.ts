@@ -11,6 +11,7 @@ export {
   NumberInput,
   QuantityInput,
   SelectInput,
+  SeveralInput,
   SwitchInput,
   TextInput,
   YesNoInput,

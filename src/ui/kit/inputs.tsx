@@ -8,6 +8,7 @@ import { ColourField } from './ColourField';
 import { NumberField } from './NumberField';
 import { QuantityField, type QuantityFieldProps } from './QuantityField';
 import { SelectField, type OptionWords } from './SelectField';
+import { SeveralField } from './SeveralField';
 import { WordField } from './WordField';
 
 /** A field of a form that holds a value of one kind; another kind does not compile. */
@@ -87,6 +88,16 @@ export function ChoiceInput<V extends FieldValues, T extends string>({
   return (
     <Choice<T> {...rest} value={field.value} onChange={field.onChange} error={fieldState.error?.message} />
   );
+}
+
+/** Several of a short list of words, or none. */
+export function SeveralInput<V extends FieldValues, T extends string>({
+  control,
+  name,
+  ...rest
+}: Of<V, T[]> & { readonly options: readonly T[]; readonly className?: string | undefined }) {
+  const { field } = useController({ control, name });
+  return <SeveralField<T> {...rest} value={field.value} onChange={(value) => field.onChange([...value])} />;
 }
 
 /** One of a few, whose words are not their values; the option "" is null. */

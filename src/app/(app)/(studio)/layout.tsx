@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { requireMember } from '@/auth';
+import { redirect } from 'next/navigation';
+import { currentDevice, currentMember, studioNow } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
 import { unitsFor } from '@/records/people';
@@ -9,8 +10,11 @@ import { signOut } from '@/features/people/signInActions';
 import { AppFrame } from '@/ui/frame';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const member = await requireMember();
-  const [live, units] = await Promise.all([
+  // Which pages somebody sees, each page decides.
+  const member = (await currentMember()) ?? redirect('/sign-in');
+  const [studio, device, live, units] = await Promise.all([
+    studioNow(),
+    currentDevice(),
     listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 }),
     unitsFor(db(), member.id),
   ]);
@@ -24,6 +28,8 @@ export default async function StudioLayout({ children }: { children: ReactNode }
     <AppFrame
       member={member}
       kilns={kilns.length ? kilns : <span>Kilns at rest</span>}
+      studio={studio}
+      isOnDevice={device !== null}
       units={units}
       saveUnits={chooseUnits}
       signOut={signOut}

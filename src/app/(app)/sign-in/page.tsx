@@ -1,17 +1,30 @@
 import { redirect } from 'next/navigation';
-import { currentMember } from '@/auth';
+import { currentDevice, currentMember } from '@/auth';
 import { db } from '@/records/platform';
-import { hasMembers, studioSettings } from '@/records/people';
+import { deviceNames, hasMembers, studioSettings } from '@/records/people';
 import { signIn } from '@/features/people/signInActions';
+import { DeviceNames } from '@/features/people/ui/DeviceNames';
 import { SignInForm } from '@/features/people/ui/SignInForm';
+import { LinkButton } from '@/ui/LinkButton';
 import { DropOfflinePages } from '@/ui/DropOfflinePages';
 
 export const metadata = { title: 'Sign in' };
 
-export default async function Page() {
+export default async function Page({ searchParams }: { searchParams: Promise<{ by?: string }> }) {
   if (await currentMember()) redirect('/');
   if (!(await hasMembers(db()))) redirect('/welcome');
-  const { value: studio } = await studioSettings(db());
+  const [{ value: studio }, device, { by }] = await Promise.all([
+    studioSettings(db()),
+    currentDevice(),
+    searchParams,
+  ]);
+  if (device && by !== 'password')
+    return (
+      <>
+        <DropOfflinePages />
+        <DeviceNames studio={studio.name} device={device.name} names={await deviceNames(db())} />
+      </>
+    );
   return (
     <>
       <DropOfflinePages />
@@ -25,6 +38,7 @@ export default async function Page() {
           { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
         ]}
       >
+        {device && <LinkButton href="/sign-in">Back to the names</LinkButton>}
         <p className="small quiet">
           Forgot your password? A technician can make you a link to set a new one.
         </p>

@@ -2,6 +2,7 @@ import { redirect } from 'next/navigation';
 import { db } from '@/records/platform';
 import { hasMembers } from '@/records/people';
 import { makeFirst } from '@/features/people/signInActions';
+import { BrowserZone } from '@/features/people/ui/BrowserZone';
 import { SignInForm } from '@/features/people/ui/SignInForm';
 
 export const metadata = { title: 'A new studio' };
@@ -21,6 +22,8 @@ export default async function Page() {
         { name: 'password', label: 'Password', type: 'password', autoComplete: 'new-password' },
         { name: 'prefix', label: 'Letters before your piece numbers, for example SW', autoComplete: 'off' },
       ]}
-    />
+    >
+      <BrowserZone />
+    </SignInForm>
   );
 }

@@ -5,6 +5,8 @@ import '@/ui/tokens.css';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { studioNow } from '@/auth';
+import { StudioProvider } from '@/ui/StudioContext';
 import { PALETTE_STYLES } from '@/ui/palette';
 
 export const metadata: Metadata = {
@@ -23,7 +25,7 @@ export default async function VisitorsLayout({ children }: { children: ReactNode
         <style {...(nonce && { nonce })} suppressHydrationWarning>
           {PALETTE_STYLES}
         </style>
-        {children}
+        <StudioProvider studio={await studioNow()}>{children}</StudioProvider>
       </body>
     </html>
   );

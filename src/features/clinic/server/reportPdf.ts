@@ -3,7 +3,7 @@ import 'server-only';
 import { closedCauseWords, foundWords, type Ranking } from '@/core/clinic';
 import { defectName } from '@/core/vocabulary';
 import type { ClinicCase } from '@/records/clinic';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { openPages } from '@/ui/pdf';
 import type { Diagnosis } from './diagnosisOf';
 import { contradictionsOf } from '../model/contradictions';

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { closedCauseWords, type CauseId } from '@/core/clinic';
 import type { ClinicCase, CaseFields, CaseChange } from '@/records/clinic';
 import { ConflictNotice, FormErrors } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { useMutation, type OverTheWire } from '@/ui/useMutation';
 import { saveCase } from '../actions';
 import css from './clinic.module.css';

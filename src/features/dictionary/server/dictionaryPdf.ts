@@ -6,7 +6,7 @@ import { type Db, store } from '@/records/platform';
 import { headwordPage, provedHeadwords } from '@/records/dictionary';
 import { listGlazes } from '@/records/materials';
 import { jpegAt } from '@/records/pieces';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { openBook, type Book } from './book';
 import { setHeadword } from './entryPdf';
 

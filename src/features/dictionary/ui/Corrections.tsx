@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Correction } from '@/records/dictionary';
 import { Form, FormErrors, TextInput, useSavedForm } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';
 import { correct, settle } from '../actions';

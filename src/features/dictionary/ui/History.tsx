@@ -1,6 +1,6 @@
 import { DataTable } from '@/ui/kit';
 import type { Proof } from '@/records/dictionary';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { Swatch } from '@/ui/Swatch';
 import css from './entry.module.css';
 import { historyOf } from '../model/history';

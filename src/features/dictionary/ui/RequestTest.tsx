@@ -2,7 +2,8 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { ATMOSPHERES, CONES, type Atmosphere, type Cone } from '@/core/vocabulary';
+import { type Atmosphere, type Cone } from '@/core/vocabulary';
+import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import type { RequestDraft } from '@/records/dictionary';
 import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { requestTest } from '../actions';
@@ -22,6 +23,8 @@ const ANY = 'any';
 
 /** Asks the studio for a combination that nobody has tried; Today tells when it is done, and what came. */
 export function RequestTest({ baseId, topId, row, grounds }: Props) {
+  const cones = useConesInUse(row?.cone);
+  const atmospheres = useAtmospheresInUse(row?.atmosphere);
   const [isOpen, setOpen] = useState(false);
   const [isAsked, setAsked] = useState(false);
   const isPair = baseId !== topId;
@@ -55,8 +58,8 @@ export function RequestTest({ baseId, topId, row, grounds }: Props) {
         label="On"
         options={[['', ANY], ...grounds.map(({ id, name }) => [id, name] as const)]}
       />
-      <ChoiceInput control={control} name="cone" label="Cone" options={CONES} none={ANY} />
-      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={ATMOSPHERES} none={ANY} />
+      <ChoiceInput control={control} name="cone" label="Cone" options={cones} none={ANY} />
+      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} none={ANY} />
       {isPair && (
         <SelectInput control={control} name="baseTimes" label="Coats below" options={[['', ANY], ...times]} />
       )}

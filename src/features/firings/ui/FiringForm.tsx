@@ -1,10 +1,11 @@
 'use client';
 import { useUnits } from '@/ui/units';
 import { sayMessage } from '@/core/units';
-import dayjs from 'dayjs';
+import { dayOf } from '@/core/time';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-import { CONES, FIRING_KINDS, ATMOSPHERES } from '@/core/vocabulary';
+import { FIRING_KINDS } from '@/core/vocabulary';
+import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import { saySegments } from '@/core/firing';
 import type { Firing, Kiln, Programme } from '@/records/firings';
 import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
@@ -13,8 +14,6 @@ import page from '@/ui/page.module.css';
 import { firingSchema } from '../schema';
 
 type Values = z.infer<typeof firingSchema>;
-
-const HOTTEST_FIRST = CONES.toReversed();
 
 interface Props {
   readonly kilns: readonly Kiln[];
@@ -32,7 +31,7 @@ export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
     kind: 'glaze',
     cone: last?.kind === 'glaze' ? last.cone : '6',
     atmosphere: last?.atmosphere ?? 'oxidation',
-    plannedOn: dayjs().format('YYYY-MM-DD'),
+    plannedOn: dayOf(new Date()),
     startsAt: last?.startsAt ?? '18:00',
     programmeId: last?.programmeId ?? null,
     segments: last?.segments ? [...last.segments] : null,
@@ -54,6 +53,8 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
   });
   const { control } = form;
   const units = useUnits();
+  const cones = useConesInUse(values.cone);
+  const atmospheres = useAtmospheresInUse(values.atmosphere);
   const { setValue } = form.form;
   const followProgramme = (programmeId: string) => {
     const chosen = programmes.find(({ id }) => id === programmeId);
@@ -71,8 +72,8 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     >
       <SelectInput control={control} name="kilnId" label="Kiln" options={named(kilns)} />
       <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
-      <ChoiceInput control={control} name="cone" label="Target cone" options={HOTTEST_FIRST} />
-      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={ATMOSPHERES} />
+      <ChoiceInput control={control} name="cone" label="Target cone" options={cones.toReversed()} />
+      <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} />
       <TextInput control={control} name="plannedOn" label="Day" type="date" />
       <TextInput control={control} name="startsAt" label="Starts at" type="time" />
       <SelectInput

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { coneIndex, hitTarget, sayCone } from '@/core/firing';
 import type { Firing } from '@/records/firings';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { Flame } from '@/ui/Flame';
 import { DataTable, type TableColumn } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';

@@ -13,7 +13,7 @@ import type {
 } from '@/records/firings';
 import type { OpeningStudent } from '@/records/people';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { Flame } from '@/ui/Flame';
 import { FiringLogView } from './FiringLogView';
 import { FiringMargin } from './FiringMargin';

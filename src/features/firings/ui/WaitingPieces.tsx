@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { ShelfPiece } from '@/records/firings';
 import { Choice } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/Silhouette';
 import css from './load.module.css';

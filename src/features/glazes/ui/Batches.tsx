@@ -1,5 +1,5 @@
 'use client';
-import dayjs from 'dayjs';
+import { dayOf } from '@/core/time';
 import { ulid } from 'ulid';
 import type { Glaze } from '@/records/materials';
 import { Card, NumberInput, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
@@ -14,7 +14,7 @@ export function Batches({ glaze }: { glaze: Glaze }) {
     glazeId: glaze.id,
     versionId: glaze.versionId,
     code: '',
-    mixedOn: dayjs().format('YYYY-MM-DD'),
+    mixedOn: dayOf(new Date()),
     specificGravity: null as number | null,
   });
   const form = useSavedForm({

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { useMutation } from '@/ui/useMutation';
 import { saveMeasure } from '../actions';
 import css from './glaze.module.css';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Line } from '@/core/chemistry';
 import { baseTotal, normalise } from '@/core/recipe';
 import type { RecipeVersion } from '@/records/materials';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { DataTable } from '@/ui/kit';
 import { Swatch } from '@/ui/Swatch';
 import css from './glaze.module.css';

@@ -1,14 +1,14 @@
 import { kelvins, sayMessage, signed, text, type Message } from '@/core/units';
-import dayjs from 'dayjs';
+import { shortDay } from '@/core/time';
 import type { Drift, Estimate } from '@/core/firing';
 
 function between({ low, high }: Estimate): Message {
   return text`${signed(kelvins(low))} to ${signed(kelvins(high))}`;
 }
 
-/** A day number as a date of the calendar. */
-export function dateOf(day: number): dayjs.Dayjs {
-  return dayjs(new Date(day * 86_400_000));
+/** A day number as a day of the calendar: "2026-11-24". */
+export function dateOf(day: number): string {
+  return new Date(day * 86_400_000).toISOString().slice(0, 10);
 }
 
 /** How a thermocouple stands, in sentences; the first is the answer. */
@@ -18,7 +18,7 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift): Mes
       'No firing has both a log and witness cones yet. Two or three of them show how true the thermocouple is.',
     ];
   const recent = offsets.filter(({ day }) => day >= since).length;
-  const of = `${recent} ${recent === 1 ? 'firing' : 'firings'} since ${dateOf(since).format('D MMM YYYY')}`;
+  const of = `${recent} ${recent === 1 ? 'firing' : 'firings'} since ${shortDay(dateOf(since))}`;
   const size = Math.abs(offset.value);
   const plain = offset.low > 0 || offset.high < 0;
   const first =
@@ -35,7 +35,7 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift): Mes
     .filter(({ step }) => step.low > 0 || step.high < 0)
     .map(
       ({ day, part, step }) =>
-        text`A step of ${signed(kelvins(step.value))} (${between(step)}) ${part ? `with the new ${part}` : 'with no reason noted'}, ${dateOf(day).format('D MMM YYYY')}.`,
+        text`A step of ${signed(kelvins(step.value))} (${between(step)}) ${part ? `with the new ${part}` : 'with no reason noted'}, ${shortDay(dateOf(day))}.`,
     );
   return [first, ...creeps, ...new Map(seen.map((one) => [sayMessage(one), one])).values()];
 }

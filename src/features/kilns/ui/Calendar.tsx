@@ -1,8 +1,9 @@
 'use client';
-import dayjs from 'dayjs';
+import type { DateTime } from 'luxon';
 import Link from 'next/link';
 import { useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react';
 import { clashesOf, slotAt, type StudioHours } from '@/core/firing';
+import { dayOf, studioTime, wordsOf } from '@/core/time';
 import type { Kiln, Booked } from '@/records/firings';
 import { aboutTime } from '../model/aboutTime';
 import css from './queue.module.css';
@@ -21,16 +22,17 @@ interface Props {
 
 /** The coming days of every kiln: firing, cooling, and when it can be opened; a planned firing is dragged to another time. */
 export function Calendar({ kilns, booked, hours, now, mayMove, onMove }: Props) {
-  const first = dayjs(now).startOf('day').subtract(1, 'day');
-  const days = Array.from({ length: DAYS }, (_, i) => first.add(i, 'day'));
-  const share = (at: Date | dayjs.Dayjs) =>
-    Math.min(1, Math.max(0, dayjs(at).diff(first, 'minute') / (DAYS * 1440))) * 100;
+  const first = studioTime(now).startOf('day').minus({ days: 1 });
+  const days = Array.from({ length: DAYS }, (_, i) => first.plus({ days: i }));
+  const long = first.plus({ days: DAYS }).diff(first).toMillis();
+  const share = (at: Date | DateTime) =>
+    Math.min(1, Math.max(0, (at.valueOf() - first.valueOf()) / long)) * 100;
   return (
     <div className={css.calendar} role="group" aria-label="Calendar">
       <div className={css.days}>
         {days.map((day) => (
-          <span key={day.valueOf()} data-today={day.isSame(now, 'day') || undefined}>
-            {day.format('ddd D')}
+          <span key={day.valueOf()} data-today={dayOf(day) === dayOf(now) || undefined}>
+            {wordsOf(day, 'column')}
           </span>
         ))}
       </div>
@@ -39,7 +41,7 @@ export function Calendar({ kilns, booked, hours, now, mayMove, onMove }: Props) 
           <b className={css.laneName}>{kiln.name}</b>
           <div className={css.track}>
             {days.map((day) => {
-              const open = hours.days[day.day()];
+              const open = hours.days[day.weekday % 7];
               const [left, right] = open
                 ? [at(day, open.opens), at(day, open.closes)].map(share)
                 : [share(day), share(day)];
@@ -76,9 +78,9 @@ export function Calendar({ kilns, booked, hours, now, mayMove, onMove }: Props) 
   );
 }
 
-function at(day: dayjs.Dayjs, time: string): dayjs.Dayjs {
+function at(day: DateTime, time: string): DateTime {
   const [hour, minute] = time.split(':').map(Number);
-  return day.hour(hour!).minute(minute!);
+  return day.set({ hour: hour!, minute: minute! });
 }
 
 interface BarProps {
@@ -87,6 +89,12 @@ interface BarProps {
   readonly share: (at: Date) => number;
   readonly mayMove: boolean;
   readonly onMove: (booked: Booked, start: Date) => void;
+}
+
+/** Days keep the time of day, also over a change of clocks. */
+function later(start: Date, minutes: number): Date {
+  const [days, rest] = [Math.trunc(minutes / 1440), minutes % 1440];
+  return studioTime(start).plus({ days, minutes: rest }).toJSDate();
 }
 
 const KEYS: Readonly<Record<string, number>> = {
@@ -103,9 +111,9 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
   const [moved, setMoved] = useState(0);
   const { firing, need } = one;
   const free = mayMove && firing.state === 'loading';
-  const slot = moved ? slotAt(hours, dayjs(one.start).add(moved, 'minute').toDate(), need) : one;
+  const slot = moved ? slotAt(hours, later(one.start, moved), need) : one;
   const clashes = free ? clashesOf(hours, slot.start, need) : [];
-  const late = one.dueOn !== null && dayjs(slot.opens).isAfter(dayjs(one.dueOn).endOf('day'));
+  const late = one.dueOn !== null && dayOf(slot.opens) > one.dueOn;
   const drag = (event: PointerEvent) => {
     if (held === null) return;
     const wide = box.current!.parentElement!.getBoundingClientRect().width;
@@ -123,7 +131,7 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
     const step = KEYS[event.key];
     if (!step || !free) return;
     event.preventDefault();
-    onMove(one, dayjs(one.start).add(step, 'minute').toDate());
+    onMove(one, later(one.start, step));
   };
   const words = `${firing.kilnName} ${firing.number}, cone ${firing.cone}, ${firing.state}: starts ${aboutTime(slot.start)}, ends ${aboutTime(slot.end)}, opens ${aboutTime(slot.opens)}${late ? ', after a piece in it is needed' : ''}${clashes.length ? `; ${clashes.join(', ')}` : ''}`;
   const style = {

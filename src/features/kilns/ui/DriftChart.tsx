@@ -1,18 +1,14 @@
 'use client';
 import { Chart, LinearScale, PointElement, ScatterController, Tooltip, type ChartOptions } from 'chart.js';
 import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
-import dayjs from 'dayjs';
+import { shortDay, studioTime } from '@/core/time';
+import { dateOf } from '../model/kilnWords';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import type { Drift } from '@/core/firing';
 import { useInks, CHART_FONT as font } from '@/ui/inks';
 
 Chart.register(LinearScale, ScatterController, PointElement, Tooltip, annotation);
-
-/** A day number as a date of the calendar. */
-function dayOf(day: number): dayjs.Dayjs {
-  return dayjs(new Date(day * 86_400_000));
-}
 
 /** Offset of the thermocouple firing by firing, with the days something was changed. */
 export function DriftChart({
@@ -77,7 +73,7 @@ export function DriftChart({
             color: inks.quiet,
             font,
             maxTicksLimit: 8,
-            callback: (day) => dayOf(Number(day)).format('MMM YY'),
+            callback: (day) => studioTime(dateOf(Number(day))).toFormat('LLL yy'),
           },
         },
         y: {
@@ -95,7 +91,7 @@ export function DriftChart({
           displayColors: false,
           callbacks: {
             label: ({ parsed }) =>
-              `${dayOf(parsed.x ?? 0).format('D MMM YYYY')}: ${(parsed.y ?? 0) >= 0 ? '+' : '−'}${Math.abs(parsed.y ?? 0).toFixed(0)} °C`,
+              `${shortDay(dateOf(Math.round(parsed.x ?? 0)))}: ${(parsed.y ?? 0) >= 0 ? '+' : '−'}${Math.abs(parsed.y ?? 0).toFixed(0)} °C`,
           },
         },
         annotation: { annotations },

@@ -7,7 +7,7 @@ import { sayCone } from '@/core/firing';
 import type { KilnPage, Programme } from '@/records/firings';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { ConeDrawing } from '@/ui/ConeDrawing';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';

@@ -1,5 +1,5 @@
 'use client';
-import dayjs from 'dayjs';
+import { dayOf } from '@/core/time';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
 import { KILN_PARTS } from '@/core/vocabulary';
@@ -18,7 +18,7 @@ export function PartForm({ kilnId, onSaved }: { kilnId: string; onSaved: () => v
       id: ulid(),
       kilnId,
       part: 'elements',
-      changedOn: dayjs().format('YYYY-MM-DD'),
+      changedOn: dayOf(new Date()),
       note: '',
     },
     draft: { key: `jiten.part.${kilnId}` },

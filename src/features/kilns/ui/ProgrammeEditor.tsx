@@ -1,6 +1,6 @@
 'use client';
+import { dayOf } from '@/core/time';
 import Button from '@mui/material/Button';
-import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { faultsIn, predict, type Segment } from '@/core/firing';
@@ -57,7 +57,7 @@ export function ProgrammeEditor({ programme, kilns, habits, mayWrite, onDone }: 
   const steps = useFieldArray({ control, name: 'segments' });
   const { segments = [], name = '' } = useWatch({ control });
   const [kilnName, setKilnName] = useState(kilns[0]?.name ?? null);
-  const [start, setStart] = useState(() => dayjs().hour(18).minute(0).format('YYYY-MM-DDTHH:mm'));
+  const [start, setStart] = useState(() => `${dayOf(new Date())}T18:00`);
   const kiln = kilns.find((one) => one.name === kilnName);
   const habit = habits.find(({ kilnId }) => kilnId === kiln?.id);
   const whole = useMemo(() => (segments.every(isWhole) ? segments : null), [segments]);

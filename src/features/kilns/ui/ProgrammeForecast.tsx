@@ -1,6 +1,6 @@
 'use client';
+import { studioTime, wordsOf } from '@/core/time';
 import TextField from '@mui/material/TextField';
-import dayjs from 'dayjs';
 import { coneEquivalents, energyOf, sayCone, untilPeak, type predict } from '@/core/firing';
 import { LogChart, type ChartLog } from '@/features/firings';
 import { hours } from '@/features/shared/clock';
@@ -109,10 +109,11 @@ function whenWords(
   start: string,
   { name, openBelow }: Kiln,
 ): Message {
-  const begin = dayjs(start);
-  if (!begin.isValid()) return '';
-  const end = begin.add(minutes, 'minute');
-  const ends = `Ends ${end.format('dddd HH:mm')}`;
+  const begin = studioTime(start);
+  if (!begin.isValid) return '';
+  const end = begin.plus({ minutes });
+  const ends = `Ends ${wordsOf(end, 'weekday', 'time')}`;
   if (coolHours === null) return `${ends}. How ${name} cools is not known yet.`;
-  return text`${ends}; ready to open (below ${celsius(openBelow)}) ${end.add(coolHours, 'hour').format('dddd')} about ${end.add(coolHours, 'hour').format('H')}.`;
+  const cool = end.plus({ hours: coolHours }).startOf('hour');
+  return text`${ends}; ready to open (below ${celsius(openBelow)}) ${wordsOf(cool, 'weekday')} about ${wordsOf(cool, 'time')}.`;
 }

@@ -1,12 +1,11 @@
 'use client';
 import Button from '@mui/material/Button';
-import dayjs from 'dayjs';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { WORTH_FIRING } from '@/core/firing';
 import type { Booked, Proposal, Queue } from '@/records/firings';
 import { Acts, FormErrors, PageHeader } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { dayOf, shortDay, studioTime, wordsOf } from '@/core/time';
 import { Flame } from '@/ui/Flame';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
@@ -17,6 +16,12 @@ import { Calendar } from './Calendar';
 import { HoursForm } from './HoursForm';
 import { aboutTime } from '../model/aboutTime';
 import css from './queue.module.css';
+
+/** The day and time of day that a firing starts at, as it is planned. */
+function startOn(start: Date): { plannedOn: string; startsAt: string } {
+  const time = studioTime(start);
+  return { plannedOn: dayOf(time), startsAt: time.toFormat('HH:mm') };
+}
 
 interface Props extends Queue {
   readonly now: Date;
@@ -30,27 +35,23 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
   const [idOf] = useIdempotentId();
   const [setting, setSetting] = useState(false);
   const move = ({ firing }: Booked, start: Date) => {
-    const to = dayjs(start);
     void run(() =>
       moveFiring({
         firingId: firing.id,
         version: firing.version,
-        plannedOn: to.format('YYYY-MM-DD'),
-        startsAt: to.format('HH:mm'),
+        ...startOn(start),
       }),
     );
   };
   const plan = async (load: Proposal) => {
     const kiln = kilns.find(({ id }) => id === load.kilnId)!;
-    const start = dayjs(load.slot!.start);
     const firing = {
       id: idOf([load.cone, load.atmosphere]),
       kilnId: kiln.id,
       kind: 'glaze' as const,
       cone: load.cone,
       atmosphere: load.atmosphere,
-      plannedOn: start.format('YYYY-MM-DD'),
-      startsAt: start.format('HH:mm'),
+      ...startOn(load.slot!.start),
       programmeId: null,
       segments: null,
       programme: '',
@@ -108,8 +109,8 @@ function Load({
   onPlan: () => void;
 }) {
   const { pieces, cone, atmosphere, dueOn, firingId, filled, slot } = load;
-  const opens = slot && dayjs(slot.opens);
-  const late = dueOn !== null && (!opens || opens.isAfter(dayjs(dueOn).endOf('day')));
+  const opens = slot?.opens;
+  const late = dueOn !== null && (!opens || dayOf(opens) > dueOn);
   const percent = Math.round(filled * 100);
   return (
     <li className={css.load} data-late={late || undefined}>
@@ -135,8 +136,9 @@ function Load({
       <div>
         {slot && opens && (
           <p>
-            {firingId ? 'Kiln' : 'Could be fired'} <b>{dayjs(slot.start).format('ddd D MMM HH:mm')}</b>,
-            opened about <b>{aboutTime(slot.opens)}</b>
+            {firingId ? 'Kiln' : 'Could be fired'}{' '}
+            <b>{wordsOf(slot.start, 'shortWeekday', 'short', 'time')}</b>, opened about{' '}
+            <b>{aboutTime(slot.opens)}</b>
           </p>
         )}
         {!slot && kiln && <p>No time for it in the next four weeks within the studio’s hours.</p>}

@@ -5,7 +5,7 @@ import QRCode from 'qrcode';
 import { useEffect, useState } from 'react';
 import type { Account, FactorOffer, Session } from '@/records/people';
 import { Form, FormErrors, PageHeader, TextInput, useSavedForm } from '@/ui/kit';
-import { ageWords } from '@/ui/dates';
+import { ageWords } from '@/core/time';
 import { useMutation } from '@/ui/useMutation';
 import { UnitChoice } from './UnitChoice';
 import {
@@ -16,8 +16,9 @@ import {
   removeFactor,
   saveOwnName,
   saveOwnPassword,
+  saveOwnPin,
 } from '../actions';
-import { confirmSchema, ownCodeSchema, ownNameSchema, ownPasswordSchema } from '../schema';
+import { confirmSchema, ownCodeSchema, ownNameSchema, ownPasswordSchema, ownPinFormSchema } from '../schema';
 import css from './people.module.css';
 
 interface Props {
@@ -25,20 +26,30 @@ interface Props {
   readonly sessions: readonly Session[];
   /** The session of this device. */
   readonly current: string | null;
+  /** Whether the studio has a shared tablet. */
+  readonly hasTablet: boolean;
+  /** Whether a second factor must be set up before anything else. */
+  readonly isFactorDue: boolean;
   readonly now: Date;
 }
 
 /** A member's own account: names, password, second factor, and where one is signed in. */
-export function AccountView({ account, sessions, current, now }: Props) {
+export function AccountView({ account, sessions, current, hasTablet, isFactorDue, now }: Props) {
   return (
     <>
       <PageHeader first="Account">
         <h1>Account</h1>
       </PageHeader>
+      {isFactorDue && (
+        <p role="alert" className="heat">
+          This studio asks its technicians for a second factor. Set yours up below; the rest opens then.
+        </p>
+      )}
       <div className={css.account}>
         <Names account={account} />
         <Password />
         <SecondFactor account={account} />
+        {(hasTablet || account.hasPin) && <Pin hasPin={account.hasPin} />}
         <UnitChoice />
         <Devices {...{ sessions, current, now }} />
       </div>
@@ -238,8 +249,49 @@ function Scan({ offer, onCodes }: { offer: FactorOffer; onCodes: (codes: string[
   );
 }
 
+/** The PIN for the studio's tablet. */
+function Pin({ hasPin }: { hasPin: boolean }) {
+  const [said, say] = useSaid();
+  const form = useSavedForm({
+    schema: ownPinFormSchema,
+    values: { password: '', pin: '' },
+    save: ({ password, pin }) => saveOwnPin({ password, pin: pin || null }),
+    onSaved: ({ pin }) => {
+      form.form.reset({ password: '', pin: '' });
+      say(pin ? 'Saved. Tap your name on the tablet.' : 'Removed.');
+    },
+  });
+  const { control } = form;
+  return (
+    <section aria-label="PIN">
+      <h2>PIN for the studio’s tablet</h2>
+      <p>
+        {hasPin ? 'You have one; type another, or leave it blank to remove it. ' : ''}Four to eight figures.
+        It opens the shared tablet only, and there nothing that is managed.
+      </p>
+      <Form of={form} label="PIN" button="Save PIN" beside={<span role="status">{said}</span>}>
+        <TextInput
+          control={control}
+          name="pin"
+          label="PIN"
+          type="password"
+          autoComplete="off"
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+        <TextInput
+          control={control}
+          name="password"
+          label="Your password"
+          type="password"
+          autoComplete="current-password"
+        />
+      </Form>
+    </section>
+  );
+}
+
 /** Where a member is signed in, each with a button that ends it. */
-function Devices({ sessions, current, now }: Omit<Props, 'account'>) {
+function Devices({ sessions, current, now }: Pick<Props, 'sessions' | 'current' | 'now'>) {
   const { run, isBusy, errors } = useMutation();
   const router = useRouter();
   const everywhere = async () => {

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Group, Invitation, Person } from '@/records/people';
 import { Acts, DataTable, FormErrors, PageHeader, SelectField, TwoColumns } from '@/ui/kit';
-import { ageWords, shortDay } from '@/ui/dates';
+import { ageWords, shortDay } from '@/core/time';
 import { LinkButton } from '@/ui/LinkButton';
 import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { useMutation } from '@/ui/useMutation';

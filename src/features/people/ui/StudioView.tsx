@@ -1,25 +1,55 @@
 'use client';
-import type { StudioSettings } from '@/records/people';
-import { ConflictNotice, Form, PageHeader, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
-import { saveStudio } from '../actions';
+import { DATE_STYLES } from '@/core/time';
+import { ATMOSPHERES, CONES, FORMS } from '@/core/vocabulary';
+import type { StudioDevice, StudioSettings } from '@/records/people';
+import {
+  ConflictNotice,
+  Form,
+  NumberInput,
+  PageHeader,
+  SelectInput,
+  SeveralInput,
+  SwitchInput,
+  TextInput,
+  useSavedForm,
+} from '@/ui/kit';
+import { LinkButton } from '@/ui/LinkButton';
+import { saveSeries, saveStudio } from '../actions';
 import { UNIT_ROWS } from '../model/unitRows';
-import { studioSchema } from '../schema';
+import { seriesSchema, studioSchema } from '../schema';
+import { Devices } from './Devices';
+import { ZoneInput } from './ZoneInput';
 import page from '@/ui/page.module.css';
 import css from './people.module.css';
 
+interface Props {
+  readonly studio: StudioSettings;
+  readonly version: number;
+  /** The clays a new piece may start with. */
+  readonly bodies: readonly { readonly id: string; readonly name: string }[];
+  readonly series: { readonly prefix: string; readonly next: number };
+  readonly devices: readonly StudioDevice[];
+  /** The device in hand, when it is the studio's. */
+  readonly deviceId: string | null;
+}
+
+type Settings = Omit<StudioSettings, 'cones' | 'atmospheres'> & {
+  cones: StudioSettings['cones'][number][];
+  atmospheres: StudioSettings['atmospheres'][number][];
+};
+
 /** What is said of the studio as a whole. */
-export function StudioView({ studio, version }: { studio: StudioSettings; version: number }) {
-  const form = useSavedForm<StudioSettings, StudioSettings, null, { value: StudioSettings; version: number }>(
-    {
-      schema: studioSchema,
-      values: studio,
-      draft: { key: `jiten.studio.${version}` },
-      under: 'studio',
-      version,
-      save: (typed, over) => saveStudio({ studio: typed, version: over! }),
-    },
-  );
+export function StudioView({ studio, version, bodies, series, devices, deviceId }: Props) {
+  const form = useSavedForm<Settings, Settings, null, { value: StudioSettings; version: number }>({
+    schema: studioSchema,
+    values: { ...studio, cones: [...studio.cones], atmospheres: [...studio.atmospheres] },
+    draft: { key: `jiten.studio.${version}` },
+    under: 'studio',
+    version,
+    save: (typed, over) => saveStudio({ studio: typed, version: over! }),
+  });
   const { control, theirs } = form;
+  const named = bodies.map(({ id, name }) => [id, name] as const);
   return (
     <>
       <PageHeader first={studio.name || 'Studio'}>
@@ -33,20 +63,91 @@ export function StudioView({ studio, version }: { studio: StudioSettings; versio
         notice={
           theirs && (
             <ConflictNotice
-              rows={[{ name: 'Name', mine: form.form.getValues('name'), theirs: theirs.value.name }]}
+              rows={[
+                { name: 'Name', mine: form.form.getValues('name'), theirs: theirs.value.name },
+                {
+                  name: 'Time zone',
+                  mine: form.form.getValues('zone') ?? '',
+                  theirs: theirs.value.zone ?? '',
+                },
+              ]}
               onKeepMine={() => void form.submit(theirs.version)}
             />
           )
         }
       >
         <TextInput control={control} name="name" label="Name of the studio" className={page.wide} />
+        <ZoneInput control={control} name="zone" />
+        <SelectInput
+          control={control}
+          name="dates"
+          label="Dates and times"
+          options={DATE_STYLES.map((style) => [style, style] as const)}
+        />
         {UNIT_ROWS.map(({ name, label, options }) => (
           <SelectInput key={name} control={control} name={`units.${name}`} label={label} options={options} />
         ))}
+        <p className={`small quiet ${page.wide}`}>
+          Members see these units until they choose their own on their account page.
+        </p>
+        <SeveralInput
+          control={control}
+          name="cones"
+          label="Cones fired here, bisque too"
+          options={CONES}
+          className={page.wide}
+        />
+        <SeveralInput
+          control={control}
+          name="atmospheres"
+          label="Atmospheres fired here"
+          options={ATMOSPHERES}
+          className={page.wide}
+        />
+        <p className={`small quiet ${page.wide}`}>
+          Only these are offered in lists; name none to be offered all.
+        </p>
+        <SelectInput
+          control={control}
+          name="form"
+          label="A first piece starts as"
+          options={[['', 'nothing chosen'], ...FORMS.map((one) => [one, one] as const)]}
+        />
+        <SelectInput
+          control={control}
+          name="bodyId"
+          label="of"
+          options={[['', 'nothing chosen'], ...named]}
+        />
+        <p className={`small quiet ${page.wide}`}>After that a new piece starts as its maker’s last one.</p>
+        <div className={page.wide}>
+          <SwitchInput control={control} name="isFactorRequired" label="Technicians need a second factor" />
+        </div>
       </Form>
-      <p className="small quiet">
-        Members see these units until they choose their own on their account page. Records stay metric.
+      <p className={css.section}>
+        <LinkButton href="/kilns/queue">Opening hours and quiet hours</LinkButton>
       </p>
+      <Series key={`${series.prefix} ${series.next}`} series={series} />
+      <Devices devices={devices} deviceId={deviceId} />
     </>
+  );
+}
+
+/** The letters and the next number under the feet of pieces. */
+function Series({ series }: Pick<Props, 'series'>) {
+  const form = useSavedForm({
+    schema: seriesSchema,
+    values: { prefix: series.prefix, next: series.next },
+    save: saveSeries,
+  });
+  return (
+    <section aria-label="Piece numbers" className={css.section}>
+      <h2>Piece numbers</h2>
+      <Form of={form} label="Piece numbers" button="Save" className={`${page.form} ${css.studio}`}>
+        <TextInput control={form.control} name="prefix" label="Letters" />
+        <NumberInput control={form.control} name="next" label="Next number" />
+      </Form>
+      <p className="small quiet">Pieces that are there keep their numbers.</p>
+    </section>
   );
 }

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { FATES, PIECE_STAGES } from '@/core/vocabulary';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece } from '@/records/pieces';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
 import { Acts, DataTable, PageHeader, SelectField, type OptionWords, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';

@@ -1,11 +1,10 @@
 import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
-import dayjs from 'dayjs';
 import Link from 'next/link';
 import { placeWords, stackWords } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
-import { shortDay } from '@/ui/dates';
+import { shortDay, studioTime } from '@/core/time';
 import { DefectLine } from '@/ui/DefectLine';
 import { drawnPiece } from '@/ui/drawn';
 import { Flame } from '@/ui/Flame';
@@ -172,7 +171,7 @@ function FiringResult({
   piece: PiecePage;
   now: Date;
 }) {
-  const days = Math.max(0, dayjs(now).diff(firing.day, 'day') - 1);
+  const days = Math.max(0, Math.floor(studioTime(now).diff(studioTime(firing.day), 'days').days) - 1);
   return (
     <section className={css.firing}>
       <h2>

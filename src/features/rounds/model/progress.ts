@@ -11,9 +11,9 @@ export function stepsOf(cells: readonly RoundCell[]): StepCounts {
 }
 
 /** Whether a round's day has passed with pieces still not read. */
-export function isLate({ dueOn }: Pick<Round, 'dueOn'>, steps: StepCounts, today: Date): boolean {
+export function isLate({ dueOn }: Pick<Round, 'dueOn'>, steps: StepCounts, today: string): boolean {
   const open = ROUND_STEPS.some((step) => step !== 'read' && steps[step]);
-  return open && dueOn !== null && dueOn.getTime() + 86_400_000 < today.getTime();
+  return open && dueOn !== null && dueOn < today;
 }
 
 /** One thing that was seen along a round, and from where on. */

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, FormErrors, PageHeader } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { LinkButton } from '@/ui/LinkButton';
 import { Photo } from '@/ui/Photo';
@@ -20,7 +20,8 @@ interface Props {
   readonly round: Round;
   readonly cells: readonly RoundCell[];
   readonly mayGlaze: boolean;
-  readonly today: Date;
+  /** "YYYY-MM-DD" */
+  readonly today: string;
 }
 
 /** One round: the tray as it was planned, each place with its photo once fired, and what can be read along it. */

@@ -3,7 +3,7 @@ import { ROUND_STEPS } from '@/core/vocabulary';
 import type { RoundSummary } from '@/records/rounds';
 import { Acts, PageHeader } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { isLate } from '../model/progress';
 import css from './rounds.module.css';
 
@@ -15,7 +15,8 @@ export function RoundsView({
 }: {
   rounds: readonly RoundSummary[];
   mayChange: boolean;
-  today: Date;
+  /** "YYYY-MM-DD" */
+  today: string;
 }) {
   return (
     <>

@@ -1,5 +1,6 @@
 'use client';
-import { ATMOSPHERES, CONES, ROUND_FORMS } from '@/core/vocabulary';
+import { ROUND_FORMS, type Cone } from '@/core/vocabulary';
+import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import { bodiesVary } from '@/core/rounds';
 import { Choice, NumberField, WordField } from '@/ui/kit';
 import css from './rounds.module.css';
@@ -11,6 +12,8 @@ interface Props extends Pick<RoundMakerState, 'setup' | 'change' | 'errorOf' | '
 
 /** What is the same in all tests of a round. */
 export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
+  const cones = useConesInUse(setup.cone);
+  const atmospheres = useAtmospheresInUse(setup.atmosphere);
   return (
     <div className={css.stays}>
       <h2>What stays the same</h2>
@@ -33,13 +36,13 @@ export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
       <div className={css.pair}>
         <Choice
           label="Cone"
-          options={CONES}
-          value={setup.cone as (typeof CONES)[number]}
+          options={cones}
+          value={setup.cone as Cone}
           onChange={(cone) => change({ cone: cone ?? '6' })}
         />
         <Choice
           label="Atmosphere"
-          options={ATMOSPHERES}
+          options={atmospheres}
           value={setup.atmosphere}
           onChange={(atmosphere) => change({ atmosphere: atmosphere ?? 'oxidation' })}
         />

@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
-import { formShape, CONES, ATMOSPHERES } from '@/core/vocabulary';
+import { formShape } from '@/core/vocabulary';
+import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import { freeRound } from '@/core/rounds';
 import { Acts, Choice, FormErrors, NumberField, PageHeader, WordField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
@@ -26,6 +27,8 @@ interface Props {
 
 /** So many free places: which tests are worth the clay, each with its reason; change the list and accept it. */
 export function SuggestView({ asked, suggestions, bodies }: Props) {
+  const cones = useConesInUse(asked.cone);
+  const atmospheres = useAtmospheresInUse(asked.atmosphere);
   const router = useRouter();
   const { change } = useAddress();
   const [out, setOut] = useState<readonly string[]>([]);
@@ -99,13 +102,13 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         />
         <Choice
           label="Cone"
-          options={CONES}
+          options={cones}
           value={asked.cone}
           onChange={(cone) => ask({ cone: cone ?? '6' })}
         />
         <Choice
           label="Atmosphere"
-          options={ATMOSPHERES}
+          options={atmospheres}
           value={asked.atmosphere}
           onChange={(atmosphere) => ask({ atmosphere: atmosphere ?? 'oxidation' })}
         />

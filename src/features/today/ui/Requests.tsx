@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import type { TestRequest } from '@/records/dictionary';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { useMutation } from '@/ui/useMutation';
 import { withdrawTestRequest } from '@/features/dictionary';
 import { plansOf } from '../model/plans';

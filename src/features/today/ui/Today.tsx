@@ -11,7 +11,7 @@ import { Acts, PageHeader } from '@/ui/kit';
 import { PieceThumb } from '@/ui/PieceThumb';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
-import { ageWords, dayWords } from '@/ui/dates';
+import { ageWords, dayOf, dayWords } from '@/core/time';
 import { clockWords } from '@/features/shared/clock';
 import { isLate, Progress } from '@/features/rounds';
 import { Requests } from './Requests';
@@ -124,7 +124,7 @@ function UnderWay({ rounds, cases, now }: Pick<TodayData, 'rounds' | 'cases'> & 
         {rounds.map((round) => (
           <li key={round.id} className={css.round}>
             <Link href={`/rounds/${round.id}`}>{round.name}</Link>{' '}
-            {isLate(round, round.steps, now) && <b className="heat">late</b>}
+            {isLate(round, round.steps, dayOf(now)) && <b className="heat">late</b>}
             <Progress round={round} />
           </li>
         ))}
@@ -244,7 +244,7 @@ function KilnCard({
       })}
       {live.length === 0 && (
         <div className={css.live}>
-          <p className="quiet">at rest{last && <>, last fired {dayWords(new Date(last.plannedOn))}</>}</p>
+          <p className="quiet">at rest{last && <>, last fired {dayWords(last.plannedOn)}</>}</p>
           <LinkButton href="/kilns">Plan a firing</LinkButton>
         </div>
       )}

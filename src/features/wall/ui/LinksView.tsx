@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRef, useState } from 'react';
 import type { Share } from '@/records/dictionary';
 import { Form, FormErrors, SelectInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
 import { useIdempotentId } from '@/ui/useIdempotentId';

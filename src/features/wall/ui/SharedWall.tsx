@@ -2,7 +2,7 @@ import type { Share } from '@/records/dictionary';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { Flame } from '@/ui/Flame';
 import { ProofMarks } from '@/ui/ProofMarks';
-import { shortDay } from '@/ui/dates';
+import { shortDay } from '@/core/time';
 import { cellKey, cellsOf, type WallCell } from '../model/cells';
 import type { Wall } from '../server/wallOf';
 import { smallRows } from '../model/smallRows';

@@ -1,13 +1,26 @@
-import { requireMember, sealedSession } from '@/auth';
+import { requireOwner, sealedSession, studioNow } from '@/auth';
 import { db } from '@/records/platform';
-import { accountOf, sessionsOf } from '@/records/people';
+import { accountOf, listDevices, sessionsOf } from '@/records/people';
 import { AccountView } from '@/features/people/ui/AccountView';
 
 export const metadata = { title: 'Account' };
 
 export default async function Page() {
-  const member = await requireMember();
+  const member = await requireOwner();
   const { sessionId } = await sealedSession();
-  const [account, sessions] = await Promise.all([accountOf(db(), member.id), sessionsOf(db(), member.id)]);
-  return <AccountView account={account} sessions={sessions} current={sessionId ?? null} now={new Date()} />;
+  const [account, sessions, devices, studio] = await Promise.all([
+    accountOf(db(), member.id),
+    sessionsOf(db(), member.id),
+    listDevices(db()),
+    studioNow(),
+  ]);
+  return (
+    <AccountView
+      {...{ account, sessions }}
+      current={sessionId ?? null}
+      hasTablet={devices.length > 0}
+      isFactorDue={studio.isFactorRequired && member.role === 'technician' && !account.hasSecondFactor}
+      now={new Date()}
+    />
+  );
 }

@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/time';
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
@@ -12,7 +13,7 @@ export default async function Page() {
     <RoundsView
       rounds={await listRounds(db())}
       mayChange={hasRole(member.role, 'teacher')}
-      today={new Date()}
+      today={dayOf(new Date())}
     />
   );
 }

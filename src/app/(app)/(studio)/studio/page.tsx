@@ -1,12 +1,26 @@
-import { requireMember } from '@/auth';
-import { db } from '@/records/platform';
-import { studioSettings } from '@/records/people';
+import { currentDevice, requireManager } from '@/auth';
+import { listBodies } from '@/records/materials';
+import { listDevices, studioSettings } from '@/records/people';
+import { db, seriesOf } from '@/records/platform';
 import { StudioView } from '@/features/people/ui/StudioView';
 
 export const metadata = { title: 'Studio' };
 
 export default async function Page() {
-  await requireMember('technician');
-  const { value, version } = await studioSettings(db());
-  return <StudioView key={version} studio={value} version={version} />;
+  await requireManager('technician');
+  const [{ value, version }, bodies, series, devices, device] = await Promise.all([
+    studioSettings(db()),
+    listBodies(db()),
+    seriesOf(db()),
+    listDevices(db()),
+    currentDevice(),
+  ]);
+  return (
+    <StudioView
+      key={version}
+      {...{ studio: value, version, series, devices }}
+      bodies={bodies.map(({ id, name }) => ({ id, name }))}
+      deviceId={device?.id ?? null}
+    />
+  );
 }

@@ -1,4 +1,4 @@
-import { currentMember } from '@/auth';
+import { currentMember, studioNow } from '@/auth';
 import { isFeedToken, queueOf } from '@/records/firings';
 import { db } from '@/records/platform';
 import { calendarFile } from '@/features/kilns/model/calendarFile';
@@ -8,6 +8,7 @@ export async function GET(request: Request): Promise<Response> {
   const token = new URL(request.url).searchParams.get('token');
   const allowed = token ? await isFeedToken(db(), token) : Boolean(await currentMember());
   if (!allowed) return new Response('This address is not, or no longer, the calendar feed.', { status: 401 });
+  await studioNow();
   const now = new Date();
   const { booked } = await queueOf(db(), now);
   return new Response(calendarFile(booked, now), {

@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/time';
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
@@ -10,5 +11,5 @@ export const metadata = { title: 'Round' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const member = await requireMember('student');
   const page = await orNotFound(roundPage(db(), (await params).id));
-  return <RoundView {...page} mayGlaze={hasRole(member.role, 'student')} today={new Date()} />;
+  return <RoundView {...page} mayGlaze={hasRole(member.role, 'student')} today={dayOf(new Date())} />;
 }

@@ -1,0 +1,31 @@
+'use client';
+import { createContext, use, type ReactNode } from 'react';
+import { setStudioClock } from '@/core/time';
+import { ATMOSPHERES, CONES, type Atmosphere, type Cone } from '@/core/vocabulary';
+import type { StudioSettings } from '@/records/people';
+
+type Shown = Pick<StudioSettings, 'zone' | 'dates' | 'cones' | 'atmospheres'>;
+
+const Context = createContext<Pick<Shown, 'cones' | 'atmospheres'>>({ cones: [], atmospheres: [] });
+
+/** Tells the components within what the studio works with, and sets its clock before any of them writes a time. */
+export function StudioProvider({ studio, children }: { studio: Shown; children: ReactNode }) {
+  setStudioClock(studio);
+  return <Context value={studio}>{children}</Context>;
+}
+
+/** Those of a list that are in use, and the one that is chosen; all of them when that leaves none. */
+function inUse<T>(all: readonly T[], used: readonly T[], chosen?: string | null): readonly T[] {
+  const some = all.filter((one) => used.includes(one) || one === chosen);
+  return used.length ? some : all;
+}
+
+/** The cones that the studio fires to, coolest first, with the one that is chosen already. */
+export function useConesInUse(chosen?: string | null): readonly Cone[] {
+  return inUse(CONES, use(Context).cones, chosen);
+}
+
+/** The atmospheres that the studio fires in, with the one that is chosen already. */
+export function useAtmospheresInUse(chosen?: string | null): readonly Atmosphere[] {
+  return inUse(ATMOSPHERES, use(Context).atmospheres, chosen);
+}
