@@ -1,6 +1,6 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import type { EntryRow } from '@/records/platform/tables';
-import { speaksOfGlazes, type Atmosphere, type Side } from '@/core/vocabulary';
+import { speaksOfGlazes, type Atmosphere, type Cone, type Side } from '@/core/vocabulary';
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -231,19 +231,43 @@ async function madeWords(base: Db, rows: readonly MadeRow[]): Promise<(row: Made
   };
 }
 
-/** Ground ids and headword of the entry nearest in name for the guide words of the dictionary. */
-export async function headwordsOf(base: Db, glazeId: string) {
-  return base('headword as h')
-    .join('entry as e', 'e.headword_id', 'h.id')
-    .where((where) => void where.where('h.base_glaze_id', glazeId).orWhere('h.top_glaze_id', glazeId))
-    .whereNotNull('e.first_at')
-    .groupBy('h.id', 'h.text')
-    .orderBy('h.text')
-    .select<{ id: string; text: string; proofs: number }[]>(
-      'h.id',
-      'h.text',
-      base.raw('cast(sum(e.proofs) as signed) as proofs'),
-    );
+/** A headword that a glaze stands in. */
+export interface HeadwordOfGlaze {
+  readonly id: string;
+  readonly text: string;
+  /** Pieces that prove it, over all of its senses. */
+  readonly proofs: number;
+  /** How its most proved sense looks. */
+  readonly swatchHash: string | null;
+  readonly colour: string | null;
+}
+
+/**
+ * The headwords that a glaze stands in and a piece proves, by name.
+ *
+ * @param fire the fire whose sense shows how it looks, where there is one
+ */
+export async function headwordsOf(
+  base: Db,
+  glazeId: string,
+  fire: { readonly cone: Cone | null; readonly atmosphere: Atmosphere | null } | null = null,
+): Promise<HeadwordOfGlaze[]> {
+  const rows = await rowsOf<{ h: 'headword'; e: 'entry' }>()(
+    base('headword as h')
+      .join('entry as e', 'e.headword_id', 'h.id')
+      .where((where) => void where.where('h.base_glaze_id', glazeId).orWhere('h.top_glaze_id', glazeId))
+      .whereNotNull('e.first_at')
+      .orderBy([{ column: 'h.text' }, { column: 'e.proofs', order: 'desc' }]),
+    ...(['h.id', 'h.text', 'e.proofs', 'e.colour', 'e.swatch_hash', 'e.cone', 'e.atmosphere'] as const),
+  );
+  const byHeadword = new Map<string, typeof rows>();
+  for (const row of rows) byHeadword.set(row.id, [...(byHeadword.get(row.id) ?? []), row]);
+  return [...byHeadword.values()].map((senses) => {
+    const own = senses.find(({ cone, atmosphere }) => cone === fire?.cone && atmosphere === fire?.atmosphere);
+    const { id, text, colour, swatch_hash } = own ?? senses[0]!;
+    const proofs = senses.reduce((sum, sense) => sum + sense.proofs, 0);
+    return { id, text, proofs, colour, swatchHash: swatch_hash };
+  });
 }
 
 /** The text of a headword, or null. */

@@ -4,6 +4,7 @@ export { type DefectCount, defectCounts } from './defectCounts';
 export {
   type Headword,
   headwordPage,
+  type HeadwordOfGlaze,
   headwordsOf,
   headwordsOnPieces,
   headwordText,

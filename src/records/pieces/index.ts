@@ -26,3 +26,4 @@ export { correctPiece, type PieceDraft, savePieces, setMaker } from './pieces';
 export { relayStalePieces } from './zones';
 export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';
+export { type Usual, usualOf } from './usual';

@@ -48,7 +48,7 @@ export function Keys() {
   );
   usePageKey('?', () => setSheet(true), { useKey: true });
   usePageKey('n', () => router.push('/pieces/new'));
-  usePageKey('g>f', () => router.push('/find'));
+  usePageKey('g>f', () => router.push('/find?own=1'));
   usePageKey('b', () => bench.setOpen(!bench.open));
   usePageKey('c', () => router.push(compareAddress(bench.held)), { enabled: bench.held.length > 1 });
   usePageKey(

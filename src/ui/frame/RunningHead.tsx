@@ -35,7 +35,7 @@ export function RunningHead({
         )}
       </div>
       <LookUp />
-      <Link href="/find" className={css.tool} aria-label="Find by colour" title="Find by colour (g f)">
+      <Link href="/find?own=1" className={css.tool} aria-label="Find by colour" title="Find by colour (g f)">
         <ColorizeOutlined fontSize="small" />
       </Link>
       <div className={css.kilns}>{kilns}</div>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SURFACES, ATMOSPHERES } from '@/core/vocabulary';
+import type { Usual } from '@/records/pieces';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 
 const flag = z.literal('1').optional().catch(undefined);
@@ -23,6 +24,11 @@ export type FindQuery = z.infer<typeof findSchema>;
 /** Reads the address of the finder; what it does not understand is left out. */
 export function readFindQuery(params: unknown): FindQuery {
   return findSchema.parse(params);
+}
+
+/** The fire a member mostly uses, as the finder asks for it. */
+export function ownFire({ cone, atmosphere }: Pick<Usual, 'cone' | 'atmosphere'>): FindQuery {
+  return cone && atmosphere ? { cone, atmosphere } : {};
 }
 
 /** The address with something changed; undefined takes it away. */

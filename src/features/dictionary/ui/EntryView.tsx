@@ -27,6 +27,8 @@ import { VersionSenses } from './VersionSenses';
 interface Props {
   readonly headword: Headword;
   readonly glazes: readonly Glaze[];
+  /** Senses on the reader's own clay and from their own fire; they stand first. */
+  readonly ownIds: readonly string[];
   /** Other entries with a colour like the first sense's, nearest first. */
   readonly near: readonly Found[];
   readonly corrections: readonly Correction[];
@@ -34,7 +36,7 @@ interface Props {
 }
 
 /** One headword with its numbered senses, as a printed dictionary sets it; advice and cautions in the margin. */
-export function EntryView({ headword, glazes, near, corrections, mayTeach }: Props) {
+export function EntryView({ headword, glazes, ownIds, near, corrections, mayTeach }: Props) {
   const own = glazes.filter((glaze) => headword.glazeIds.includes(glaze.id));
   const nameOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.name ?? '?';
   const [top, ...below] = headword.text.split(' over ');
@@ -114,6 +116,7 @@ export function EntryView({ headword, glazes, near, corrections, mayTeach }: Pro
                 sense={sense}
                 headwordId={headword.id}
                 number={i + 1}
+                isOwn={ownIds.includes(sense.id)}
                 nameOf={nameOf}
                 corrections={corrections.filter(({ entryId }) => entryId === sense.id)}
                 mayTeach={mayTeach}
@@ -131,6 +134,7 @@ function SenseRow({
   sense,
   headwordId,
   number,
+  isOwn,
   nameOf,
   corrections,
   mayTeach,
@@ -138,6 +142,7 @@ function SenseRow({
   sense: Sense;
   headwordId: string;
   number: number;
+  isOwn: boolean;
   nameOf: (id: string) => string;
   corrections: readonly Correction[];
   mayTeach: boolean;
@@ -168,6 +173,7 @@ function SenseRow({
               </>
             )}
           </b>
+          {isOwn && <span className="small quiet"> your clay and fire</span>}
         </p>
         <p>{words?.look}</p>
         <SenseFacts {...{ sense, headwordId, nameOf, words, best }} />

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { Line } from '@/core/chemistry';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
+import type { HeadwordOfGlaze } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Swatch } from '@/ui/Swatch';
@@ -19,7 +20,7 @@ interface Props {
   readonly clays: readonly ClayFit[];
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];
-  readonly headwords: readonly { readonly id: string; readonly text: string; readonly proofs: number }[];
+  readonly headwords: readonly HeadwordOfGlaze[];
   readonly mayChange: boolean;
 }
 
@@ -31,6 +32,23 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
     glaze.movement,
     glaze.opaque === null ? null : glaze.opaque ? 'opaque' : 'see-through',
   ];
+  const dictionary = (
+    <section className="no-print">
+      <h2>In the dictionary</h2>
+      <ul className={css.headwords}>
+        {headwords.length === 0 && <li className="quiet">No tile of it has been read yet.</li>}
+        {headwords.map((headword) => (
+          <li key={headword.id}>
+            <Swatch hash={headword.swatchHash} colour={headword.colour} width={44} height={44} />
+            <span>
+              <Link href={`/entry/${headword.id}`}>{headword.text}</Link>{' '}
+              <span className="figures quiet">{headword.proofs}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
   return (
     <>
       <GuideWords first={glaze.name} />
@@ -54,20 +72,11 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
           </LinkButton>
         </nav>
       </header>
+      {/* Who glazes with it asks how it looks; who mixes it, what is in it. */}
+      {!mayChange && dictionary}
       <RecipeDesk glaze={glaze} mayChange={mayChange} {...desk} />
       <div className={`${css.columns} no-print`}>
-        <section>
-          <h2>In the dictionary</h2>
-          <ul className={css.headwords}>
-            {headwords.length === 0 && <li className="quiet">No tile of it has been read yet.</li>}
-            {headwords.map((headword) => (
-              <li key={headword.id}>
-                <Link href={`/entry/${headword.id}`}>{headword.text}</Link>{' '}
-                <span className="figures quiet">{headword.proofs}</span>
-              </li>
-            ))}
-          </ul>
-        </section>
+        {mayChange && dictionary}
         {mayChange && (
           <div>
             <Batches glaze={glaze} />

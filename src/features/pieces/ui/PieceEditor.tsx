@@ -17,8 +17,8 @@ import { usePieceEditor, type PieceEditorState } from './usePieceEditor';
 interface Props {
   readonly bodies: readonly BodyChoice[];
   readonly glazes: readonly GlazeChoice[];
-  /** What to start from: another piece's bands, or the piece that is corrected. */
-  readonly start: PieceDraft | null;
+  /** What to start from: the usual form and clay, another piece's bands, or the piece that is corrected. */
+  readonly start: PieceDraft;
   readonly editing?: { readonly id: string; readonly label: string; readonly version: number };
   /** For whom pieces may be written down, beside the member; empty for none. */
   readonly makers?: readonly Maker[];
@@ -27,7 +27,7 @@ interface Props {
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
 export function PieceEditor({ bodies, glazes, start, editing, makers = [], firingNames = {} }: Props) {
-  const state = usePieceEditor({ bodyId: bodies[0]?.id ?? '', glazes, start, editing });
+  const state = usePieceEditor({ glazes, start, editing });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
   useSaveKey(() => void save());

@@ -7,7 +7,7 @@ import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
 import { useMemberId } from '@/ui/MemberContext';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
-import { addCoat, drawnCoats, emptyDraft, type GlazeChoice } from '../model/draft';
+import { addCoat, drawnCoats, type GlazeChoice } from '../model/draft';
 
 /** A draft that the release before kept, which knew no texture, is a draft still. */
 const whole = (kept: PieceDraft): PieceDraft => ({ ...{ texture: {} }, ...kept });
@@ -16,18 +16,15 @@ const whole = (kept: PieceDraft): PieceDraft => ({ ...{ texture: {} }, ...kept }
 const LAST = 'jiten.piece.last';
 
 interface Options {
-  /** The clay a new piece begins with. */
-  readonly bodyId: string;
   readonly glazes: readonly GlazeChoice[];
-  readonly start: PieceDraft | null;
+  readonly start: PieceDraft;
   readonly editing: { readonly id: string; readonly label: string; readonly version: number } | undefined;
 }
 
 /** A piece as it is drawn, kept on this device until it is saved, and its saving. */
-export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
+export function usePieceEditor({ glazes, start, editing }: Options) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
-  const first = start ?? emptyDraft('tile', bodyId);
-  const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, first);
+  const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, start);
   const draft = whole(kept);
   const last = { owner: useMemberId(), key: LAST, version: 1 };
   const [makerId, setMakerId] = useState<string | null>(null);
@@ -88,7 +85,7 @@ export function usePieceEditor({ bodyId, glazes, start, editing }: Options) {
   };
   const startAgain = () => {
     drop();
-    setDraft(first);
+    setDraft(start);
     drop();
   };
   return {

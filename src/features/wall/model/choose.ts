@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { labOf } from '@/core/colour';
 import type { wallChoices, WallChoice } from '@/records/dictionary';
+import type { Usual } from '@/records/pieces';
 import { ATMOSPHERES } from '@/core/vocabulary';
 import { idSchema } from '@/features/shared/schema';
 
@@ -39,6 +40,17 @@ export function chooseWall(params: unknown, choices: Choices): WallChoice {
     grounds: [...new Set([left, right])].filter((id) => id !== undefined),
     ...(asked.third && { third: asked.third }),
   };
+}
+
+/** An address of the wall that chooses nothing, with what a member mostly makes in its place. */
+export function ownWall(
+  params: Readonly<Record<string, string>>,
+  usual: Pick<Usual, 'cone' | 'atmosphere' | 'groundId'> | null,
+): Readonly<Record<string, string>> {
+  if (['cone', 'atmosphere', 'left', 'right', 'third'].some((name) => name in params)) return params;
+  const own = { cone: usual?.cone, atmosphere: usual?.atmosphere, left: usual?.groundId };
+  const known = Object.entries(own).filter((pair): pair is [string, string] => Boolean(pair[1]));
+  return { ...Object.fromEntries(known), ...params };
 }
 
 /**

@@ -1,16 +1,22 @@
+import { redirect } from 'next/navigation';
 import { labOf } from '@/core/colour';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { entriesLike, headwordText, wallChoices } from '@/records/dictionary';
 import { db } from '@/records/platform';
+import { usualOf } from '@/records/pieces';
 import { FindView } from '@/features/dictionary/ui/FindView';
-import { readFindQuery } from '@/features/dictionary/model/findQuery';
+import { findAddress, ownFire, readFindQuery } from '@/features/dictionary/model/findQuery';
 
 export const metadata = { title: 'Find by colour' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await requireMember();
-  const asked = readFindQuery(await searchParams);
+  const member = await requireMember();
+  const params = await searchParams;
+  // Who begins to look starts at what they make themselves; the address says so, and each part can be let go.
+  const usual = params.own ? await usualOf(db(), member.id) : null;
+  if (usual) redirect(findAddress({ ...ownFire(usual), clay: usual.bodyId }));
+  const asked = readFindQuery(params);
   const [found, choices, bodies, glazes, but] = await Promise.all([
     entriesLike(
       db(),

@@ -2,6 +2,8 @@ import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
 import { listWalls } from '@/records/dictionary';
+import { usualOf } from '@/records/pieces';
+import { ownWall } from '@/features/wall/model/choose';
 import { WallView } from '@/features/wall/ui/WallView';
 import { wallOf } from '@/features/wall/server/wallOf';
 
@@ -9,7 +11,8 @@ export const metadata = { title: 'Wall' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const member = await requireMember();
-  const params = await searchParams;
+  const [asked, usual] = await Promise.all([searchParams, usualOf(db(), member.id)]);
+  const params = ownWall(asked, usual);
   const [{ entries: _, ...wall }, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);
   const { choice } = wall;
   return (

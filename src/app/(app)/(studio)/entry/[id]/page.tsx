@@ -4,6 +4,8 @@ import { entriesLike, headwordPage, correctionsOf } from '@/records/dictionary';
 import { db } from '@/records/platform';
 import { listGlazes } from '@/records/materials';
 import { hasRole } from '@/records/people';
+import { usualOf } from '@/records/pieces';
+import { isMine, mineFirst } from '@/features/dictionary/model/mineFirst';
 import { EntryView } from '@/features/dictionary/ui/EntryView';
 import { orNotFound } from '@/features/shared/notFound';
 
@@ -14,11 +16,13 @@ const NEAR = 5;
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const member = await requireMember();
-  const [headword, glazes] = await Promise.all([
+  const [headword, glazes, usual] = await Promise.all([
     orNotFound(headwordPage(db(), (await params).id)),
     listGlazes(db(), { tests: true }),
+    usualOf(db(), member.id),
   ]);
-  const first = headword.senses.find((sense) => sense.colour);
+  const senses = mineFirst(headword.senses, usual);
+  const first = senses.find((sense) => sense.colour);
   const [near, corrections] = await Promise.all([
     first
       ? entriesLike(db(), { cone: first.cone, butHeadword: headword.id }, labOf(first.colour!), {
@@ -32,7 +36,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   ]);
   return (
     <EntryView
-      headword={headword}
+      headword={{ ...headword, senses }}
+      ownIds={senses.filter((sense) => isMine(sense, usual)).map(({ id }) => id)}
       glazes={glazes}
       near={near}
       corrections={corrections}

@@ -15,6 +15,7 @@ import {
 import { db } from '@/records/platform';
 import { headwordsOf } from '@/records/dictionary';
 import { hasRole } from '@/records/people';
+import { usualOf } from '@/records/pieces';
 import { GlazeView } from '@/features/glazes/ui/GlazeView';
 
 export const metadata = { title: 'Glaze' };
@@ -22,6 +23,7 @@ export const metadata = { title: 'Glaze' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const member = await requireMember('student');
   const { id } = await params;
+  const usual = await usualOf(db(), member.id);
   const base = db();
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
@@ -35,7 +37,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       fitTiles(base),
       recipesInUse(base),
       batchesOf(base, id),
-      headwordsOf(base, id),
+      headwordsOf(base, id, usual),
     ]);
   const learned = calibrations(tiles);
   return (

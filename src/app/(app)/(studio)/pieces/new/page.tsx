@@ -1,8 +1,9 @@
-import { requireMember } from '@/auth';
+import { requireMember, studioNow } from '@/auth';
 import { makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
-import { piecesById } from '@/records/pieces';
+import { piecesById, usualOf } from '@/records/pieces';
+import { emptyDraft } from '@/features/pieces/model/draft';
 import { draftLike } from '@/features/pieces/model/fromPiece';
 import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
 import { FirstThings } from '@/features/pieces/ui/FirstThings';
@@ -12,14 +13,19 @@ export const metadata = { title: 'New piece' };
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
   const member = await requireMember();
   const { like } = await searchParams;
-  const [bodies, glazes, makers, [model]] = await Promise.all([
+  const [bodies, glazes, makers, [model], usual, studio] = await Promise.all([
     listBodies(db()),
     listGlazes(db()),
     makersFor(db(), member),
     piecesById(db(), like ? [like] : []),
+    usualOf(db(), member.id),
+    studioNow(),
   ]);
   if (bodies.length === 0 || glazes.length === 0)
     return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
+  // A clay that is used up, or was chosen by nobody where there are several, is no start.
+  const known = [usual?.bodyId, studio.bodyId].find((id) => bodies.some((body) => body.id === id));
+  const bodyId = known ?? (bodies.length === 1 ? bodies[0]!.id : '');
   const choices = bodies.map(({ id, name, colourOxidation }) => ({ id, name, colour: colourOxidation }));
   return (
     <PieceEditor
@@ -27,7 +33,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ l
       bodies={choices}
       glazes={glazes}
       makers={makers}
-      start={model ? draftLike(model) : null}
+      start={model ? draftLike(model) : emptyDraft(usual?.form ?? studio.form ?? 'tile', bodyId)}
     />
   );
 }

@@ -1,0 +1,48 @@
+import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
+import type { Db } from '@/records/platform/db';
+import { firstOf, type Maybe } from '@/records/platform/joins';
+
+/** What a member mostly makes, as the newest of their pieces has it. */
+export interface Usual {
+  readonly form: Form;
+  readonly bodyId: string;
+  /** The bare clay as the dictionary keeps it; null until a piece of it was read. */
+  readonly groundId: string | null;
+  /** The glaze firing that the newest fired piece came from; null until there is one. */
+  readonly cone: Cone | null;
+  readonly atmosphere: Atmosphere | null;
+}
+
+/** A member's usual clay, form and fire; null for who has made nothing yet. */
+export async function usualOf(base: Db, memberId: string): Promise<Usual | null> {
+  const [piece, fire] = await Promise.all([
+    firstOf<{ p: 'piece'; g: Maybe<'ground'> }>()(
+      base('piece as p')
+        .leftJoin('ground as g', (join) =>
+          join.on('g.body_id', 'p.body_id').andOn('g.slips', base.raw("'[]'")),
+        )
+        .where({ 'p.member_id': memberId, 'p.described': 1 })
+        .orderBy('p.made_at', 'desc'),
+      'p.form',
+      'p.body_id',
+      'g.id as ground_id',
+    ),
+    firstOf<{ f: 'firing' }>()(
+      base('piece as p')
+        .join('firing_piece as fp', 'fp.piece_id', 'p.id')
+        .join('firing as f', 'f.id', 'fp.firing_id')
+        .where({ 'p.member_id': memberId, 'f.kind': 'glaze' })
+        .orderBy('fp.at', 'desc'),
+      'f.cone',
+      'f.atmosphere',
+    ),
+  ]);
+  if (!piece) return null;
+  return {
+    form: piece.form,
+    bodyId: piece.body_id,
+    groundId: piece.ground_id,
+    cone: fire?.cone ?? null,
+    atmosphere: fire?.atmosphere ?? null,
+  };
+}
