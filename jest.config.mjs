@@ -4,12 +4,21 @@ const config = {
   roots: ['<rootDir>/src', '<rootDir>/tests', '<rootDir>/demo'],
   testMatch: ['**/*.test.ts'],
   transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' } }],
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+      },
+    ],
   },
   transformIgnorePatterns: ['/node_modules/(?!culori|ulid)'],
   moduleNameMapper: {
-    '^@/(.*)$': '<rootDir>/src/$1',
     '\\.css$|^server-only$': '<rootDir>/tests/emptyModule.ts',
+    '^@/(.*)$': '<rootDir>/src/$1',
   },
   testPathIgnorePatterns: ['/tests/browser/'],
   setupFilesAfterEnv: ['<rootDir>/tests/records/everyWriteIsNoted.ts'],

@@ -12,7 +12,7 @@ const args = [
 export default defineConfig({
   testDir: 'tests/browser',
   workers: 1,
-  timeout: 90_000,
+  timeout: 240_000,
   expect: { timeout: 15_000 },
   reporter: [['json', { outputFile: process.env.JITEN_REPORT ?? 'test-results/report.json' }]],
   use: {

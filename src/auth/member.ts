@@ -2,7 +2,6 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
 import { db } from '@/records/platform';
-import type { Role } from '@/core/vocabulary';
 import {
   beyondReach,
   hasRole,
@@ -14,7 +13,16 @@ import {
   type Touched,
 } from '@/records/people';
 import { failure, failureOf, type Failure, type Outcome } from './outcome';
-import { READS, RIGHTS, type ReachingName, type Right, type RightName } from './rights';
+import {
+  PAGES,
+  READS,
+  RIGHTS,
+  type PageName,
+  type PageRight,
+  type ReachingName,
+  type Right,
+  type RightName,
+} from './rights';
 import { sealedDevice, sealedSession } from './session';
 
 /** What a write says to a person whose session has ended. */
@@ -46,26 +54,15 @@ async function lacksFactor(member: SignedIn): Promise<boolean> {
 }
 
 /**
- * The member for a page; sends anybody else to the sign-in. To who has not the role there is no such page.
+ * The member for a page; sends anybody else to the sign-in. To who may not see it there is no such page.
  *
- * @param least the lowest role that sees it
+ * @param page its path, as it stands in {@link PAGES}
  */
-export async function requireMember(least: Role = 'visitor'): Promise<SignedIn> {
+export async function requireMember(page: PageName): Promise<SignedIn> {
+  const right: PageRight = PAGES[page];
   const member = (await currentMember()) ?? redirect('/sign-in');
-  if (await lacksFactor(member)) redirect(ACCOUNT);
-  return hasRole(member.role, least) ? member : notFound();
-}
-
-/** The member for a page that manages something, which is not there for a PIN. */
-export async function requireManager(least: Role): Promise<SignedIn> {
-  const member = await requireMember(least);
-  return member.isByPin ? notFound() : member;
-}
-
-/** The member for the page of the own account, which is open before a second factor is set up. */
-export async function requireOwner(): Promise<SignedIn> {
-  const member = (await currentMember()) ?? redirect('/sign-in');
-  return member.isByPin ? notFound() : member;
+  if (!right.isWithoutFactor && (await lacksFactor(member))) redirect(ACCOUNT);
+  return hasRole(member.role, right.least) && !(right.isManaging && member.isByPin) ? member : notFound();
 }
 
 /** What to answer who may not read a route; null when they may. */

@@ -160,3 +160,59 @@ export const READS = {
   'samples/[label]': 'student',
   'wall/poster': 'student',
 } as const satisfies Readonly<Record<string, Role>>;
+
+/** Who sees a page. */
+export interface PageRight {
+  readonly least: Role;
+  /** Whether it manages something, and is not there for who signed in by a PIN. */
+  readonly isManaging?: true;
+  /** Whether it opens for a technician who has to set up a second factor first. */
+  readonly isWithoutFactor?: true;
+}
+
+/** Which page is seen by whom; to anybody else it is not there. A page asks by its path, and a test walks them all. */
+export const PAGES = {
+  '/': { least: 'visitor' },
+  '/account': { least: 'visitor', isManaging: true, isWithoutFactor: true },
+  '/clays': { least: 'visitor' },
+  '/clays/[id]': { least: 'visitor' },
+  '/compare': { least: 'visitor' },
+  '/entry/[id]': { least: 'visitor' },
+  '/evidence': { least: 'visitor' },
+  '/find': { least: 'visitor' },
+  '/firings/[id]': { least: 'visitor' },
+  '/kilns': { least: 'visitor' },
+  '/kilns/[id]': { least: 'visitor' },
+  '/pieces': { least: 'visitor' },
+  '/pieces/[label]': { least: 'visitor' },
+  '/wall': { least: 'visitor' },
+  '/clinic': { least: 'student' },
+  '/clinic/[defect]': { least: 'student' },
+  '/clinic/cases/[id]': { least: 'student' },
+  '/clinic/watch': { least: 'student' },
+  '/firings/[id]/opening': { least: 'student' },
+  '/firings/[id]/summary': { least: 'student' },
+  '/glazes': { least: 'student' },
+  '/glazes/[id]': { least: 'student' },
+  '/glazes/[id]/card': { least: 'student' },
+  '/glazes/blend': { least: 'student' },
+  '/glazes/cards': { least: 'student' },
+  '/glazes/materials': { least: 'student' },
+  '/kilns/programmes': { least: 'student' },
+  '/kilns/queue': { least: 'student' },
+  '/make': { least: 'student' },
+  '/pieces/[label]/edit': { least: 'student' },
+  '/pieces/new': { least: 'student' },
+  '/rounds': { least: 'student' },
+  '/rounds/[id]': { least: 'student' },
+  '/rounds/[id]/bench': { least: 'student' },
+  '/rounds/[id]/labels': { least: 'student' },
+  '/rounds/new': { least: 'student' },
+  '/rounds/suggest': { least: 'student' },
+  '/wall/print': { least: 'student' },
+  '/people': { least: 'teacher', isManaging: true },
+  '/wall/links': { least: 'teacher' },
+  '/studio': { least: 'technician', isManaging: true },
+} as const satisfies Readonly<Record<string, PageRight>>;
+
+export type PageName = keyof typeof PAGES;

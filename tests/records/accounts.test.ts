@@ -1,9 +1,10 @@
 import { TOTP } from 'otpauth';
 import { FORMER_MEMBER, type Role } from '@/core/vocabulary';
-import { newId, NotFound, Refusal, type Db } from '@/records/platform';
+import { newId, NotFound, Refusal, saveSeriesOf, seriesOf, type Db } from '@/records/platform';
 import {
   acceptInvitation,
   accountOf,
+  addDevice,
   addInvitation,
   addMaker,
   addMember,
@@ -11,10 +12,16 @@ import {
   changePassword,
   changeSignIn,
   checkPassword,
+  checkPin,
   confirmSecondFactor,
+  deviceBy,
+  deviceNames,
   dropSecondFactor,
+  endDevice,
+  forgetPinTries,
   invitationBy,
   leaveStudio,
+  listDevices,
   listGroups,
   listPeople,
   memberOfSession,
@@ -27,6 +34,7 @@ import {
   saveGroup,
   saveOwnUnits,
   savePerson,
+  savePin,
   saveStudioSettings,
   studioSettings,
   startSession,
@@ -234,4 +242,59 @@ test('who leaves keeps the name on the work or takes it along, and the last tech
   await expect(
     leaveStudio(base, studio.member, { id: technicians[0]!.id, isNameKept: true }),
   ).rejects.toThrow('The studio needs a technician.');
+});
+
+test('a PIN opens the tablet of the studio five tries long, then the password does', async () => {
+  const id = await somebody('Ona Reed', 'ona');
+  const pinOf = (pin: string | null, password = 'a wet clay bag') => savePin(base, id, { password, pin });
+  await expect(pinOf('4719', 'something else')).rejects.toMatchObject({ field: 'password' });
+  for (const common of ['1111', '1234', '98765'])
+    await expect(pinOf(common)).rejects.toMatchObject({ field: 'pin' });
+  expect(await deviceNames(base)).not.toContainEqual(expect.objectContaining({ id }));
+  await pinOf('4719');
+  expect(await deviceNames(base)).toContainEqual({ id, name: 'Ona Reed', isLocked: false });
+  await expect(checkPin(base, id, '4718')).rejects.toThrow('4 tries are left');
+  expect(await checkPin(base, id, '4719')).toEqual({ id, name: 'Ona Reed', role: 'student' });
+  // Many wrong ones at once are five, and the right one among the last comes too late.
+  const tries = await Promise.allSettled(
+    ['1', '2', '3', '4', '5', '6', '7'].map((end) => checkPin(base, id, `500${end}`)),
+  );
+  expect(tries.filter(({ status }) => status === 'fulfilled')).toEqual([]);
+  await expect(checkPin(base, id, '4719')).rejects.toThrow('Sign in with your password');
+  await forgetPinTries(base, id);
+  expect((await checkPin(base, id, '4719')).id).toBe(id);
+  await pinOf(null);
+  await expect(checkPin(base, id, '4719')).rejects.toThrow('Sign in with your password');
+});
+
+test('a session by PIN ends with its device, and after an hour without use', async () => {
+  const device = newId();
+  await addDevice(base, studio.member, { id: device, name: 'Tablet by the sink' });
+  await addDevice(base, studio.member, { id: device, name: 'Tablet by the sink' });
+  expect(await listDevices(base)).toHaveLength(1);
+  const [first, second] = await Promise.all(
+    [1, 2].map(() => startSession(base, studio.member, 'tablet', device)),
+  );
+  expect(await memberOfSession(base, first!)).toMatchObject({ isByPin: true });
+  await base('session')
+    .where({ id: second })
+    .update({ seen_at: new Date(Date.now() - 61 * 60_000) });
+  expect(await memberOfSession(base, second!)).toBeNull();
+  await endDevice(base, studio.member, device);
+  expect(await memberOfSession(base, first!)).toBeNull();
+  expect(await deviceBy(base, device)).toBeNull();
+});
+
+test('piece numbers go on from where they are, under other letters', async () => {
+  const before = await seriesOf(base);
+  const [piece] = await savePieces(base, studio.member, tile(studio, []), [newId()]);
+  await expect(saveSeriesOf(base, studio.member, { prefix: 'KW', next: before.next })).rejects.toMatchObject({
+    field: 'next',
+  });
+  await saveSeriesOf(base, studio.member, { prefix: 'KW', next: 500 });
+  const [later] = await savePieces(base, studio.member, tile(studio, []), [newId()]);
+  expect([piece, later].map((one) => one!.label)).toEqual([
+    `${before.prefix}-${String(before.next).padStart(4, '0')}`,
+    'KW-0500',
+  ]);
 });

@@ -1,8 +1,15 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { READS, RIGHTS, SIGNED_OUT, type Outcome } from '@/auth';
+import { PAGES, READS, RIGHTS, SIGNED_OUT, type Outcome } from '@/auth';
 import { newId } from '@/records/platform';
-import { addMember, endSessions, startSession } from '@/records/people';
+import {
+  addDevice,
+  addMember,
+  endSessions,
+  saveStudioSettings,
+  startSession,
+  studioSettings,
+} from '@/records/people';
 import type { Role } from '@/core/vocabulary';
 import { fired, freshStudio, tile, type Studio } from './studio';
 
@@ -10,14 +17,24 @@ const mockSealed: { sessionId?: string; save: () => void; destroy: () => void } 
   save: () => undefined,
   destroy: () => delete mockSealed.sessionId,
 };
-jest.mock('@/auth/session', () => ({ sealedSession: async () => mockSealed }));
+jest.mock('@/auth/session', () => ({
+  sealedSession: async () => mockSealed,
+  sealedDevice: async () => ({ deviceId: undefined, save: () => undefined }),
+}));
 jest.mock('next/cache', () => ({ refresh: () => undefined, revalidatePath: () => undefined }));
 jest.mock('next/headers', () => ({ headers: async () => new Headers(), cookies: async () => undefined }));
 jest.mock('next/navigation', () => ({
   redirect: (to: string) => {
     throw new Error(`to ${to}`);
   },
+  notFound: () => {
+    throw new Error('not there');
+  },
 }));
+
+// Nothing is drawn here.
+jest.mock('react-hotkeys-hook', () => ({}));
+jest.mock('react-markdown', () => ({}));
 
 type Action = (input: unknown, form?: FormData) => Promise<Outcome<unknown>>;
 
@@ -30,17 +47,26 @@ const STUDENTS = [
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [
   ...['saveKilnForm', 'savePart', 'setPartEnded', 'makePasswordLink', 'saveStudio', 'dropFactor'],
+  ...['saveSeries', 'makeDevice', 'removeDevice'],
   ...['savePersonCard', 'letLeave', 'letReturn', 'mergeMakers'],
 ];
 /** What anybody who is signed in does with the own account. */
 const ANYBODY = [
   ...['endOwnSession', 'endAllOwnSessions', 'saveOwnName', 'saveOwnPassword'],
-  ...['offerFactor', 'confirmFactor', 'removeFactor', 'chooseUnits'],
+  ...['offerFactor', 'confirmFactor', 'removeFactor', 'chooseUnits', 'saveOwnPin'],
 ];
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];
 /** Signing in, which is tried below, and by the links of the people's page. */
-const OPEN = ['signIn', 'signInWithCode', 'makeFirst', 'joinStudio', 'setForgotten', 'signOut'];
+const OPEN = [
+  'signIn',
+  'signInByPin',
+  'signInWithCode',
+  'makeFirst',
+  'joinStudio',
+  'setForgotten',
+  'signOut',
+];
 /** Rights of routes: no action has their names. */
 const OF_ROUTES = ['addPhoto', 'writeOpening', 'reserveNumbers', 'saveShelfPhoto'];
 
@@ -127,6 +153,84 @@ test.each([
   for (const name of guarded()) {
     const words = wordsOf(await said(name, role));
     expect([name, words.startsWith(`A ${role} may not do this`)]).toEqual([name, !may().includes(name)]);
+  }
+});
+
+test('who signed in by a PIN makes and reads, and manages nothing, whatever the role', async () => {
+  const { base, member } = studio;
+  const device = newId();
+  await addDevice(base, member, { id: device, name: 'Tablet' });
+  sessions.technician = await startSession(base, member, 'tablet', device);
+  const refused = await Promise.all(
+    guarded().map(async (name) => [
+      name,
+      wordsOf(await said(name, 'technician')).startsWith('Not with a PIN'),
+    ]),
+  );
+  const may = refused.filter(([, isRefused]) => !isRefused).map(([name]) => name);
+  expect(may.sort()).toEqual([
+    ...[
+      'chooseUnits',
+      'correct',
+      'loadFiring',
+      'markRepaired',
+      'noteGlazed',
+      'placeOnShelves',
+      'requestTest',
+    ],
+    ...['saveCorrection', 'saveEvent', 'saveFullness', 'saveLateLook', 'saveMeasure', 'saveNewPieces'],
+    ...['savePhoto', 'savePhotoTime', 'saveWitness', 'setPosts', 'showPhotoFirst', 'unloadFiring', 'want'],
+    'withdrawTestRequest',
+  ]);
+  for (const page of ['/people', '/studio', '/account'])
+    expect([page, await door(page, 'technician')]).toEqual([page, 'not there']);
+  expect(await door('/pieces/new', 'technician')).toBe('open');
+  sessions.technician = await startSession(base, member, 'test');
+});
+
+test('where technicians need a second factor, one without it can set it up and nothing else', async () => {
+  const { base, member } = studio;
+  const { value, version } = await studioSettings(base);
+  await saveStudioSettings(base, member, { ...value, isFactorRequired: true }, version);
+  const may = ['endAllOwnSessions', 'offerFactor', 'confirmFactor'];
+  for (const name of guarded()) {
+    const words = wordsOf(await said(name, 'technician'));
+    expect([name, words.startsWith('Set up your second factor')]).toEqual([name, !may.includes(name)]);
+  }
+  expect([await door('/account', 'technician'), await door('/wall', 'technician')]).toEqual([
+    'open',
+    'to /account',
+  ]);
+  expect(await door('/wall', 'teacher')).toBe('open');
+  await saveStudioSettings(base, member, value, version + 1);
+});
+
+const STUDIO = join(process.cwd(), 'src/app/(app)/(studio)');
+const pages = readdirSync(STUDIO, { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('page.tsx'))
+  .map((file) => `/${file.replace(/\/?page\.tsx$/, '')}`);
+
+/** What somebody of a role, or nobody, finds at the door of a page: open, not there, or another page. */
+async function door(page: string, role: Role | null): Promise<string> {
+  mockSealed.sessionId = role ? sessions[role] : undefined;
+  const { default: Page } = await import(join(STUDIO, page, 'page.tsx'));
+  // Who is let in is asked what the address says; nothing is drawn.
+  const inside = { then: (_: unknown, fail: (error: Error) => void) => fail(new Error('open')) };
+  return Page({ params: inside, searchParams: inside }).then(
+    () => 'open',
+    (error: Error) => error.message,
+  );
+}
+
+test('every page stands in the table, and is seen by those it names', async () => {
+  expect(pages.sort()).toEqual(Object.keys(PAGES).sort());
+  const ladder = ['visitor', 'student', 'teacher', 'technician'] as const;
+  for (const page of pages) {
+    const { least } = PAGES[page as keyof typeof PAGES];
+    const seen: string[] = [];
+    for (const role of [null, ...ladder]) seen.push(await door(page, role));
+    const open = ladder.map((role) => (ladder.indexOf(role) < ladder.indexOf(least) ? 'not there' : 'open'));
+    expect([page, ...seen]).toEqual([page, 'to /sign-in', ...open]);
   }
 });
 

@@ -2,7 +2,8 @@ import { firstSlot, slotAt, USUAL_HOURS } from '../firing';
 import { ageWords, dayOf, dayWords, isZone, setStudioClock, shortDay, studioTime, wordsOf } from '.';
 import { DATE_STYLES } from './studioClock';
 
-const on = (zone: string, dates = DATE_STYLES[0] as (typeof DATE_STYLES)[number]) => setStudioClock({ zone, dates });
+const on = (zone: string, dates = DATE_STYLES[0] as (typeof DATE_STYLES)[number]) =>
+  setStudioClock({ zone, dates });
 afterEach(() => on('UTC'));
 
 test('a day is that day in every zone; a moment is not', () => {
@@ -26,7 +27,12 @@ test.each([
   const begin = studioTime(start);
   expect(begin.plus({ days: 1 }).toFormat('HH:mm')).toBe('18:00');
   expect(begin.plus({ hours: 24 }).toFormat("yyyy-MM-dd'T'HH:mm")).toBe(dayOfHours);
-  const { end, opens } = slotAt(USUAL_HOURS, begin.toJSDate(), { firingHours: 10, coolingHours: 24, flame: false, attended: false });
+  const { end, opens } = slotAt(USUAL_HOURS, begin.toJSDate(), {
+    firingHours: 10,
+    coolingHours: 24,
+    flame: false,
+    attended: false,
+  });
   expect(end.getTime() - begin.toMillis()).toBe(10 * 3_600_000);
   // Monday at nine, on the wall of the studio: on Sunday nobody is in.
   expect(wordsOf(opens, 'weekday', 'time')).toBe('Monday 09:00');

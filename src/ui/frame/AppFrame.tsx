@@ -5,6 +5,7 @@ import { GuideWordsProvider } from './GuideWords';
 import { RegisterServiceWorker } from './RegisterServiceWorker';
 import { Keys } from './Keys';
 import { MemberProvider } from '../MemberContext';
+import type { Role } from '@/core/vocabulary';
 import type { Units } from '@/core/units';
 import type { StudioSettings } from '@/records/people';
 import { StudioProvider } from '../StudioContext';
@@ -19,7 +20,7 @@ interface FrameProps {
   readonly member: {
     readonly id: string;
     readonly name: string;
-    readonly role: string;
+    readonly role: Role;
     readonly isByPin: boolean;
   };
   readonly kilns: ReactNode;
@@ -45,7 +46,7 @@ export function AppFrame({
 }: FrameProps) {
   return (
     <StudioProvider studio={studio}>
-      <MemberProvider memberId={member.id}>
+      <MemberProvider member={member}>
         <UnitsProvider units={units} save={saveUnits}>
           <BenchProvider>
             <GuideWordsProvider>

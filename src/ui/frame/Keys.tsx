@@ -6,16 +6,20 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { usePageKey } from '../usePageKey';
 import { compareAddress, useBench } from './BenchContext';
-import { TABS } from './tabs';
+import { useRole } from '../MemberContext';
+import { tabsFor } from './tabs';
 
-const SHEET: readonly (readonly [string, string])[] = [
+type Key = readonly [key: string, does: string];
+
+const EVERYWHERE: readonly Key[] = [
   ['/', 'search'],
   ['?', 'this list'],
   ['n', 'new piece'],
   ['p', 'pick up the piece or cell in view, or put it back'],
   ['b', 'open or close the bench'],
   ['c', 'compare what is on the bench'],
-  ...TABS.map(({ name, key }) => [`g ${key}`, `go to ${name}`] as const),
+];
+const ON_PAGES: readonly Key[] = [
   ['g f', 'find by colour'],
   ['arrows', 'walk the wall, move an edge of a band, turn a witness cone'],
   ['1 2 3', 'severity of a defect'],
@@ -37,6 +41,12 @@ export function Keys() {
   const router = useRouter();
   const bench = useBench();
   const [sheet, setSheet] = useState(false);
+  const tabs = tabsFor(useRole());
+  const keys = [
+    ...EVERYWHERE,
+    ...tabs.map(({ name, key }): Key => [`g ${key}`, `go to ${name}`]),
+    ...ON_PAGES,
+  ];
 
   usePageKey(
     '/',
@@ -52,9 +62,9 @@ export function Keys() {
   usePageKey('b', () => bench.setOpen(!bench.open));
   usePageKey('c', () => router.push(compareAddress(bench.held)), { enabled: bench.held.length > 1 });
   usePageKey(
-    TABS.map(({ key }) => `g>${key}`),
-    (_, { keys }) => {
-      const tab = TABS.find(({ key }) => key === keys?.at(-1));
+    tabs.map(({ key }) => `g>${key}`),
+    (_, { keys: pressed }) => {
+      const tab = tabs.find(({ key }) => key === pressed?.at(-1));
       if (tab) router.push(tab.href);
     },
   );
@@ -63,7 +73,7 @@ export function Keys() {
       <DialogTitle sx={{ fontFamily: 'var(--serif)', fontWeight: 600 }}>Keys</DialogTitle>
       <DialogContent>
         <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 20px', margin: 0 }}>
-          {SHEET.map(([key, what]) => (
+          {keys.map(([key, what]) => (
             <div key={key} style={{ display: 'contents' }}>
               <dt>
                 <kbd>{key}</kbd>

@@ -4,18 +4,20 @@ import { usePathname } from 'next/navigation';
 import { useState } from 'react';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { isOpen, TABS } from './tabs';
+import { useRole } from '../MemberContext';
+import { isOpen, tabsFor } from './tabs';
 import css from './frame.module.css';
 
 /** Stepped tabs at the page edge; a row of five and "more" on a phone. */
 export function ThumbIndex() {
   const path = usePathname();
+  const tabs = tabsFor(useRole());
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const current = (href: string) => (isOpen(href, path) ? ('page' as const) : undefined);
   return (
     <>
       <nav className={css.index} aria-label="Thumb index">
-        {TABS.map(({ href, name, key }, i) => (
+        {tabs.map(({ href, name, key }, i) => (
           <Link
             key={href}
             href={href}
@@ -29,7 +31,7 @@ export function ThumbIndex() {
         ))}
       </nav>
       <nav className={css.bottom} aria-label="Thumb index">
-        {TABS.slice(0, 5).map(({ href, name }) => (
+        {tabs.slice(0, 5).map(({ href, name }) => (
           <Link key={href} href={href} aria-current={current(href)}>
             {name}
           </Link>
@@ -38,7 +40,7 @@ export function ThumbIndex() {
           More
         </button>
         <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-          {TABS.slice(5).map(({ href, name }) => (
+          {tabs.slice(5).map(({ href, name }) => (
             <MenuItem
               key={href}
               component={Link}

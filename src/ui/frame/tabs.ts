@@ -1,5 +1,8 @@
+import { PAGES } from '@/auth/rights';
+import { ROLES, type Role } from '@/core/vocabulary';
+
 /** The tabs of the thumb index, with the key that goes there after `g`. */
-export const TABS = [
+const TABS = [
   { href: '/', name: 'Today', key: 't' },
   { href: '/wall', name: 'Wall', key: 'w' },
   { href: '/pieces', name: 'Pieces', key: 'p' },
@@ -9,6 +12,11 @@ export const TABS = [
   { href: '/glazes', name: 'Glazes', key: 'l' },
   { href: '/clays', name: 'Clays', key: 'y' },
 ] as const;
+
+/** The tabs that a role sees. */
+export function tabsFor(role: Role): readonly (typeof TABS)[number][] {
+  return TABS.filter(({ href }) => ROLES.indexOf(role) <= ROLES.indexOf(PAGES[href].least));
+}
 
 /** Whether a tab is open at a path. Entries belong to the wall, firings to the kilns. */
 export function isOpen(href: string, path: string): boolean {

@@ -15,7 +15,7 @@ async function Rises() {
 export const metadata = { title: 'Today' };
 
 export default async function Page() {
-  const member = await requireMember();
+  const member = await requireMember('/');
   const now = new Date();
   const [data, requests] = await Promise.all([
     todayIn(db(), now),

@@ -1,4 +1,4 @@
-import { requireOwner, sealedSession, studioNow } from '@/auth';
+import { requireMember, sealedSession, studioNow } from '@/auth';
 import { db } from '@/records/platform';
 import { accountOf, listDevices, sessionsOf } from '@/records/people';
 import { AccountView } from '@/features/people/ui/AccountView';
@@ -6,7 +6,7 @@ import { AccountView } from '@/features/people/ui/AccountView';
 export const metadata = { title: 'Account' };
 
 export default async function Page() {
-  const member = await requireOwner();
+  const member = await requireMember('/account');
   const { sessionId } = await sealedSession();
   const [account, sessions, devices, studio] = await Promise.all([
     accountOf(db(), member.id),

@@ -7,7 +7,7 @@ import { ClaysView } from '@/features/clays/ui/ClaysView';
 export const metadata = { title: 'Clays' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/clays');
   return (
     <ClaysView
       bodies={await listBodies(db())}

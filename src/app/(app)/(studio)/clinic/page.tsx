@@ -11,7 +11,7 @@ interface Props {
 }
 
 export default async function Page({ searchParams }: Props) {
-  await requireMember();
+  await requireMember('/clinic');
   const { piece, about } = await searchParams;
   const [counts, cases] = await Promise.all([defectCounts(db()), listCases(db())]);
   return <LooksView counts={counts} cases={cases} subject={{ label: piece, about }} />;

@@ -13,7 +13,7 @@ export default async function Page({
 }: {
   searchParams: Promise<{ pieces?: string; zones?: string; shelf?: string }>;
 }) {
-  await requireMember();
+  await requireMember('/compare');
   const { pieces = '', zones = '', shelf } = await searchParams;
   const ids = pieces.split(',').filter(Boolean).slice(0, MOST);
   const zoneIds = zones.split(',');

@@ -12,7 +12,7 @@ const FOR_ENGINEERS = '## Where each rule stands';
 
 /** The rules by which the dictionary counts, as docs/evidence.md has them. */
 export default async function Page() {
-  await requireMember();
+  await requireMember('/evidence');
   const text = await readFile(resolve('docs/evidence.md'), 'utf8');
   return (
     <>

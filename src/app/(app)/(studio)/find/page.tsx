@@ -11,7 +11,7 @@ import { findAddress, ownFire, readFindQuery } from '@/features/dictionary/model
 export const metadata = { title: 'Find by colour' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  const member = await requireMember();
+  const member = await requireMember('/find');
   const params = await searchParams;
   // Who begins to look starts at what they make themselves; the address says so, and each part can be let go.
   const usual = params.own ? await usualOf(db(), member.id) : null;

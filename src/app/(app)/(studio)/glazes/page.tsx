@@ -7,7 +7,7 @@ import { GlazesView } from '@/features/glazes/ui/GlazesView';
 export const metadata = { title: 'Glazes' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ add?: string }> }) {
-  const member = await requireMember('student');
+  const member = await requireMember('/glazes');
   const [glazes, swatches] = await Promise.all([listGlazes(db()), glazeSwatches(db())]);
   return (
     <GlazesView

@@ -7,7 +7,7 @@ import { KilnsView } from '@/features/kilns/ui/KilnsView';
 export const metadata = { title: 'Kilns' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ at?: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/kilns');
   const [kilns, firings, programmes] = await Promise.all([
     listKilns(db()),
     listFirings(db(), { limit: 200 }),

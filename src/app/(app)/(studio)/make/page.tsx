@@ -13,7 +13,7 @@ export const metadata = { title: 'Make it again' };
 const MOVES = ['stable', 'moves', 'runs'];
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ piece?: string }> }) {
-  await requireMember('student');
+  await requireMember('/make');
   const { piece: label } = await searchParams;
   if (!label) redirect('/pieces');
   const model = await orNotFound(piecePage(db(), label));

@@ -1,4 +1,4 @@
-import { requireManager } from '@/auth';
+import { requireMember } from '@/auth';
 import { peopleModel } from '@/features/people/server/peopleModel';
 import { PeopleView } from '@/features/people/ui/PeopleView';
 
@@ -9,7 +9,7 @@ interface Asked {
 }
 
 export default async function Page({ searchParams }: Asked) {
-  const member = await requireManager('teacher');
+  const member = await requireMember('/people');
   const { card } = await searchParams;
   return <PeopleView {...await peopleModel(member)} card={card ?? null} now={new Date()} />;
 }

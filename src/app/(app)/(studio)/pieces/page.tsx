@@ -8,7 +8,7 @@ import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
 export const metadata = { title: 'Pieces' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await requireMember();
+  await requireMember('/pieces');
   const { filter, page } = readQuery(await searchParams);
   const [{ rows, total }, bodies, glazes] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),

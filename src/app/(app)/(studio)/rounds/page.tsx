@@ -8,7 +8,7 @@ import { RoundsView } from '@/features/rounds/ui/RoundsView';
 export const metadata = { title: 'Rounds' };
 
 export default async function Page() {
-  const member = await requireMember('student');
+  const member = await requireMember('/rounds');
   return (
     <RoundsView
       rounds={await listRounds(db())}

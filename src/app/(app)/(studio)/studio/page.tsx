@@ -1,4 +1,4 @@
-import { currentDevice, requireManager } from '@/auth';
+import { currentDevice, requireMember } from '@/auth';
 import { listBodies } from '@/records/materials';
 import { listDevices, studioSettings } from '@/records/people';
 import { db, seriesOf } from '@/records/platform';
@@ -7,7 +7,7 @@ import { StudioView } from '@/features/people/ui/StudioView';
 export const metadata = { title: 'Studio' };
 
 export default async function Page() {
-  await requireManager('technician');
+  await requireMember('/studio');
   const [{ value, version }, bodies, series, devices, device] = await Promise.all([
     studioSettings(db()),
     listBodies(db()),

@@ -10,7 +10,7 @@ import { wallOf } from '@/features/wall/server/wallOf';
 export const metadata = { title: 'Wall' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  const member = await requireMember();
+  const member = await requireMember('/wall');
   const [asked, usual] = await Promise.all([searchParams, usualOf(db(), member.id)]);
   const params = ownWall(asked, usual);
   const [{ entries: _, ...wall }, walls] = await Promise.all([wallOf(db(), params), listWalls(db())]);

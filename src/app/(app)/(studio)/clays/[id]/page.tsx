@@ -21,7 +21,7 @@ interface Asked {
 }
 
 export default async function Page({ params, searchParams }: Asked) {
-  const member = await requireMember();
+  const member = await requireMember('/clays/[id]');
   const { id } = await params;
   const base = db();
   const body = (await listBodies(base)).find((one) => one.id === id);

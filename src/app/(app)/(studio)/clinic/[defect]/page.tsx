@@ -18,7 +18,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  await requireMember();
+  await requireMember('/clinic/[defect]');
   const defect = defectOf((await params).defect) ?? notFound();
   const { piece = null, about = null, told: text } = await searchParams;
   const told = readAnswers(text);

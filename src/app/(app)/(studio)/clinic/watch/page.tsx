@@ -6,6 +6,6 @@ import { WatchView } from '@/features/clinic/ui/WatchView';
 export const metadata = { title: 'Defects going up' };
 
 export default async function Page() {
-  await requireMember();
+  await requireMember('/clinic/watch');
   return <WatchView series={await watchNow(db())} />;
 }

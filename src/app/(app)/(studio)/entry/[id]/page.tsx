@@ -15,7 +15,7 @@ export const metadata = { title: 'Entry' };
 const NEAR = 5;
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/entry/[id]');
   const [headword, glazes, usual] = await Promise.all([
     orNotFound(headwordPage(db(), (await params).id)),
     listGlazes(db(), { tests: true }),

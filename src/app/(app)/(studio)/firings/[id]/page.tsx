@@ -20,7 +20,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Firing' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/firings/[id]');
   const firing = await orNotFound(firingById(db(), (await params).id));
   const kilns = await listKilns(db());
   const kiln = kilns.find(({ id }) => id === firing.kilnId)!;

@@ -21,7 +21,7 @@ import { GlazeView } from '@/features/glazes/ui/GlazeView';
 export const metadata = { title: 'Glaze' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember('student');
+  const member = await requireMember('/glazes/[id]');
   const { id } = await params;
   const usual = await usualOf(db(), member.id);
   const base = db();

@@ -6,7 +6,7 @@ import { BlendView } from '@/features/glazes/ui/BlendView';
 export const metadata = { title: 'Triaxial blend' };
 
 export default async function Page() {
-  await requireMember('student');
+  await requireMember('/glazes/blend');
   const [recipes, materials] = await Promise.all([recipesInUse(db()), listMaterials(db())]);
   return <BlendView recipes={recipes} materials={materials} />;
 }

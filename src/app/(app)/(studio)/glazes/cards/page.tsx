@@ -6,6 +6,6 @@ import { BucketCards } from '@/features/glazes/ui/BucketCard';
 export const metadata = { title: 'Bucket cards' };
 
 export default async function Page() {
-  await requireMember('student');
+  await requireMember('/glazes/cards');
   return <BucketCards cards={await bucketCards(db())} />;
 }

@@ -11,7 +11,7 @@ interface Asked {
 }
 
 export default async function Page({ searchParams }: Asked) {
-  const member = await requireMember('student');
+  const member = await requireMember('/glazes/materials');
   const { change, name } = await searchParams;
   const [own, aliases] = await Promise.all([listMaterials(db()), listAliases(db())]);
   return (

@@ -8,7 +8,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Kiln' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/kilns/[id]');
   const [page, programmes] = await Promise.all([
     orNotFound(kilnPage(db(), (await params).id)),
     listProgrammes(db()),

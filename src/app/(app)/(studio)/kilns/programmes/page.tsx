@@ -7,7 +7,7 @@ import { ProgrammesView } from '@/features/kilns/ui/ProgrammesView';
 export const metadata = { title: 'Programmes' };
 
 export default async function Page() {
-  const member = await requireMember();
+  const member = await requireMember('/kilns/programmes');
   const [programmes, kilns] = await Promise.all([listProgrammes(db()), listKilns(db())]);
   const habits = await kilnHabits(db(), kilns);
   const reached = Object.fromEntries(

@@ -13,7 +13,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 export default async function Page({ params }: Props) {
-  const member = await requireMember();
+  const member = await requireMember('/pieces/[label]');
   const piece = await orNotFound(piecePage(db(), decodeURIComponent((await params).label)));
   const [beyond, makers, model] = await Promise.all([
     beyondReach(db(), member, 'pieces', { pieceIds: [piece.id] }),

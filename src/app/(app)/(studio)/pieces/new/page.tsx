@@ -11,7 +11,7 @@ import { FirstThings } from '@/features/pieces/ui/FirstThings';
 export const metadata = { title: 'New piece' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/pieces/new');
   const { like } = await searchParams;
   const [bodies, glazes, makers, [model], usual, studio] = await Promise.all([
     listBodies(db()),

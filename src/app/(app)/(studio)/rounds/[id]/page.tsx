@@ -9,7 +9,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Round' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember('student');
+  const member = await requireMember('/rounds/[id]');
   const page = await orNotFound(roundPage(db(), (await params).id));
   return <RoundView {...page} mayGlaze={hasRole(member.role, 'student')} today={dayOf(new Date())} />;
 }

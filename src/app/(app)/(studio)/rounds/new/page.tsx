@@ -34,7 +34,7 @@ export default async function Page({
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
-  await requireMember('student');
+  await requireMember('/rounds/new');
   const start = startSchema.safeParse(await searchParams);
   const base = db();
   const [glazes, recipes, bodies, kilns, known] = await Promise.all([

@@ -11,7 +11,7 @@ import { SuggestView } from '@/features/rounds/ui/SuggestView';
 export const metadata = { title: 'Suggest a round' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await requireMember('student');
+  await requireMember('/rounds/suggest');
   const base = db();
   const [glazes, bodies, known, coming, wanted, cases] = await Promise.all([
     listGlazes(base),

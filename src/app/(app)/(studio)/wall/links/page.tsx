@@ -10,7 +10,7 @@ import { wallOf, wallWords } from '@/features/wall/server/wallOf';
 export const metadata = { title: 'Share the wall' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  const member = await requireMember();
+  const member = await requireMember('/wall/links');
   if (!hasRole(member.role, 'teacher')) redirect('/wall');
   const params = await searchParams;
   const [wall, links] = await Promise.all([wallOf(db(), params), listShares(db())]);

@@ -15,7 +15,7 @@ const linkSchema = z
   .catch(null);
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await requireMember();
+  await requireMember('/wall/print');
   const params = await searchParams;
   const [wall, headwords] = await Promise.all([wallOf(db(), params), provedHeadwords(db())]);
   return (

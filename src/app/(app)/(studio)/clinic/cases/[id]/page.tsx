@@ -17,7 +17,7 @@ interface Props {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  await requireMember();
+  await requireMember('/clinic/cases/[id]');
   const found = await orNotFound(caseById(db(), (await params).id));
   const told = readAnswers((await searchParams).told ?? found.answers);
   const [diagnosis, rounds] = await Promise.all([

@@ -18,7 +18,7 @@ export default async function Page({
   params: Promise<{ id: string }>;
   searchParams: Promise<{ piece?: string }>;
 }) {
-  const member = await requireMember();
+  const member = await requireMember('/firings/[id]/opening');
   const whole = await orNotFound(openingOf(db(), (await params).id));
   const opening = await reachedPart(whole, member);
   const { firing } = opening;

@@ -9,7 +9,7 @@ import { SummaryView } from '@/features/firings/ui/SummaryView';
 export const metadata = { title: 'What came out' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const member = await requireMember();
+  const member = await requireMember('/firings/[id]/summary');
   const summary = await orNotFound(summaryOf(db(), (await params).id));
   const { cone, atmosphere } = summary.firing;
   const next = (await listFirings(db())).filter(

@@ -7,7 +7,7 @@ import { BucketCard } from '@/features/glazes/ui/BucketCard';
 export const metadata = { title: 'Bucket card' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await requireMember('student');
+  await requireMember('/glazes/[id]/card');
   const card = await bucketCard(db(), (await params).id);
   if (!card) notFound();
   return <BucketCard card={card} />;

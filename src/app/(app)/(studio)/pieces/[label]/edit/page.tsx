@@ -9,7 +9,7 @@ import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
 export const metadata = { title: 'Correct a piece' };
 
 export default async function Page({ params }: { params: Promise<{ label: string }> }) {
-  await requireMember();
+  await requireMember('/pieces/[label]/edit');
   const [piece, bodies, glazes] = await Promise.all([
     orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
     listBodies(db()),

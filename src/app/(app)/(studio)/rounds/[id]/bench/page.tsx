@@ -8,7 +8,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Bench sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await requireMember('student');
+  await requireMember('/rounds/[id]/bench');
   const base = db();
   const page = await orNotFound(roundPage(base, (await params).id));
   const [materials, recipes] = await Promise.all([listMaterials(base), recipesInUse(base)]);

@@ -7,7 +7,7 @@ import { orNotFound } from '@/features/shared/notFound';
 export const metadata = { title: 'Labels' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await requireMember('student');
+  await requireMember('/rounds/[id]/labels');
   const page = await orNotFound(roundPage(db(), (await params).id));
   return <LabelsView {...page} />;
 }
