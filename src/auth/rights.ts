@@ -44,6 +44,7 @@ export const RIGHTS = {
   saveMaker: teachers,
   saveGroupCard: teachers,
   endGroup: teachers,
+  giveGroup: teachers,
   savePersonCard: technicians,
   letLeave: technicians,
   letReturn: technicians,
@@ -211,6 +212,7 @@ export const PAGES = {
   '/rounds/suggest': { least: 'student' },
   '/wall/print': { least: 'student' },
   '/people': { least: 'teacher', isManaging: true },
+  '/people/groups/[id]': { least: 'student' },
   '/wall/links': { least: 'teacher' },
   '/studio': { least: 'technician', isManaging: true },
 } as const satisfies Readonly<Record<string, PageRight>>;

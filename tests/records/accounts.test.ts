@@ -81,7 +81,7 @@ test('an invitation takes as many as it says, until its day, and puts them into 
   await saveGroup(
     base,
     studio.member,
-    { id: groupId, name: 'Tuesday class', teacherId: studio.member, memberIds: [] },
+    { id: groupId, name: 'Tuesday class', teacherId: studio.member, memberIds: [], dueOn: null },
     null,
   );
   const draft = { id: newId(), role: 'student', groupId, makerId: null, most: 2 } as const;

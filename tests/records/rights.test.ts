@@ -1,42 +1,11 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { PAGES, READS, RIGHTS, SIGNED_OUT, type Outcome } from '@/auth';
+import { actions, guarded, said, sealed, sessions, studioOfRoles, wordsOf } from './roles';
+import { READS, RIGHTS, SIGNED_OUT } from '@/auth';
 import { newId } from '@/records/platform';
-import {
-  addDevice,
-  addMember,
-  endSessions,
-  saveStudioSettings,
-  startSession,
-  studioSettings,
-} from '@/records/people';
+import { endSessions, startSession } from '@/records/people';
 import type { Role } from '@/core/vocabulary';
-import { fired, freshStudio, tile, type Studio } from './studio';
-
-const mockSealed: { sessionId?: string; save: () => void; destroy: () => void } = {
-  save: () => undefined,
-  destroy: () => delete mockSealed.sessionId,
-};
-jest.mock('@/auth/session', () => ({
-  sealedSession: async () => mockSealed,
-  sealedDevice: async () => ({ deviceId: undefined, save: () => undefined }),
-}));
-jest.mock('next/cache', () => ({ refresh: () => undefined, revalidatePath: () => undefined }));
-jest.mock('next/headers', () => ({ headers: async () => new Headers(), cookies: async () => undefined }));
-jest.mock('next/navigation', () => ({
-  redirect: (to: string) => {
-    throw new Error(`to ${to}`);
-  },
-  notFound: () => {
-    throw new Error('not there');
-  },
-}));
-
-// Nothing is drawn here.
-jest.mock('react-hotkeys-hook', () => ({}));
-jest.mock('react-markdown', () => ({}));
-
-type Action = (input: unknown, form?: FormData) => Promise<Outcome<unknown>>;
+import { fired, tile, type Studio } from './studio';
 
 /** What a student may write besides own pieces' readings at the opening: the README's "own pieces and readings", and asking. */
 const STUDENTS = [
@@ -57,23 +26,8 @@ const ANYBODY = [
 ];
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];
-/** Signing in, which is tried below, and by the links of the people's page. */
-const OPEN = [
-  'signIn',
-  'signInByPin',
-  'signInWithCode',
-  'makeFirst',
-  'joinStudio',
-  'setForgotten',
-  'signOut',
-];
 /** Rights of routes: no action has their names. */
 const OF_ROUTES = ['addPhoto', 'writeOpening', 'reserveNumbers', 'saveShelfPhoto'];
-
-const FEATURES = join(process.cwd(), 'src/features');
-const files = readdirSync(FEATURES, { recursive: true, encoding: 'utf8' }).filter((file) =>
-  /actions\.ts$/i.test(file),
-);
 
 const API = join(process.cwd(), 'src/app/api/v1');
 const routes = readdirSync(API, { recursive: true, encoding: 'utf8' }).filter((file) =>
@@ -98,36 +52,10 @@ const LONG_ROUTES = ['live/route.ts', 'wall/poster/route.ts'];
 const METHODS = ['GET', 'POST', 'PUT', 'DELETE'];
 
 let studio: Studio;
-const sessions = {} as Record<Role, string>;
-const actions = new Map<string, Action>();
 beforeAll(async () => {
-  studio = await freshStudio('doors');
-  // What `db()` of the actions gives.
-  Object.assign(globalThis, { jitenDb: studio.base });
-  for (const role of ['technician', 'teacher', 'student', 'visitor'] as const) {
-    const id = await addMember(studio.base, {
-      name: `A ${role}`,
-      signIn: role,
-      password: 'a long password',
-      role,
-    });
-    sessions[role] = await startSession(studio.base, id, 'test');
-  }
-  for (const file of files)
-    for (const [name, action] of Object.entries(await import(join(FEATURES, file))))
-      actions.set(name, action as Action);
+  studio = await studioOfRoles('rights');
 });
 afterAll(() => studio.base.destroy());
-
-/** What an action says to somebody of a role, or to nobody. */
-async function said(name: string, role: Role | null, input: unknown = {}): Promise<Outcome<unknown>> {
-  mockSealed.sessionId = role ? sessions[role] : undefined;
-  return actions.get(name)!(input);
-}
-
-const guarded = () => [...actions.keys()].filter((name) => !OPEN.includes(name));
-const wordsOf = (outcome: Outcome<unknown>) =>
-  outcome.ok ? 'done' : outcome.errors.map(({ message }) => message).join(' ');
 
 test('no action writes for who is signed out, or for a session that was ended', async () => {
   expect(guarded().length).toBeGreaterThan(40);
@@ -135,7 +63,7 @@ test('no action writes for who is signed out, or for a session that was ended', 
   await endSessions(studio.base, { sessionId: ended });
   for (const name of guarded()) {
     expect([name, wordsOf(await said(name, null))]).toEqual([name, SIGNED_OUT]);
-    mockSealed.sessionId = ended;
+    sealed.sessionId = ended;
     expect([name, wordsOf(await actions.get(name)!({}))]).toEqual([name, SIGNED_OUT]);
   }
 });
@@ -153,84 +81,6 @@ test.each([
   for (const name of guarded()) {
     const words = wordsOf(await said(name, role));
     expect([name, words.startsWith(`A ${role} may not do this`)]).toEqual([name, !may().includes(name)]);
-  }
-});
-
-test('who signed in by a PIN makes and reads, and manages nothing, whatever the role', async () => {
-  const { base, member } = studio;
-  const device = newId();
-  await addDevice(base, member, { id: device, name: 'Tablet' });
-  sessions.technician = await startSession(base, member, 'tablet', device);
-  const refused = await Promise.all(
-    guarded().map(async (name) => [
-      name,
-      wordsOf(await said(name, 'technician')).startsWith('Not with a PIN'),
-    ]),
-  );
-  const may = refused.filter(([, isRefused]) => !isRefused).map(([name]) => name);
-  expect(may.sort()).toEqual([
-    ...[
-      'chooseUnits',
-      'correct',
-      'loadFiring',
-      'markRepaired',
-      'noteGlazed',
-      'placeOnShelves',
-      'requestTest',
-    ],
-    ...['saveCorrection', 'saveEvent', 'saveFullness', 'saveLateLook', 'saveMeasure', 'saveNewPieces'],
-    ...['savePhoto', 'savePhotoTime', 'saveWitness', 'setPosts', 'showPhotoFirst', 'unloadFiring', 'want'],
-    'withdrawTestRequest',
-  ]);
-  for (const page of ['/people', '/studio', '/account'])
-    expect([page, await door(page, 'technician')]).toEqual([page, 'not there']);
-  expect(await door('/pieces/new', 'technician')).toBe('open');
-  sessions.technician = await startSession(base, member, 'test');
-});
-
-test('where technicians need a second factor, one without it can set it up and nothing else', async () => {
-  const { base, member } = studio;
-  const { value, version } = await studioSettings(base);
-  await saveStudioSettings(base, member, { ...value, isFactorRequired: true }, version);
-  const may = ['endAllOwnSessions', 'offerFactor', 'confirmFactor'];
-  for (const name of guarded()) {
-    const words = wordsOf(await said(name, 'technician'));
-    expect([name, words.startsWith('Set up your second factor')]).toEqual([name, !may.includes(name)]);
-  }
-  expect([await door('/account', 'technician'), await door('/wall', 'technician')]).toEqual([
-    'open',
-    'to /account',
-  ]);
-  expect(await door('/wall', 'teacher')).toBe('open');
-  await saveStudioSettings(base, member, value, version + 1);
-});
-
-const STUDIO = join(process.cwd(), 'src/app/(app)/(studio)');
-const pages = readdirSync(STUDIO, { recursive: true, encoding: 'utf8' })
-  .filter((file) => file.endsWith('page.tsx'))
-  .map((file) => `/${file.replace(/\/?page\.tsx$/, '')}`);
-
-/** What somebody of a role, or nobody, finds at the door of a page: open, not there, or another page. */
-async function door(page: string, role: Role | null): Promise<string> {
-  mockSealed.sessionId = role ? sessions[role] : undefined;
-  const { default: Page } = await import(join(STUDIO, page, 'page.tsx'));
-  // Who is let in is asked what the address says; nothing is drawn.
-  const inside = { then: (_: unknown, fail: (error: Error) => void) => fail(new Error('open')) };
-  return Page({ params: inside, searchParams: inside }).then(
-    () => 'open',
-    (error: Error) => error.message,
-  );
-}
-
-test('every page stands in the table, and is seen by those it names', async () => {
-  expect(pages.sort()).toEqual(Object.keys(PAGES).sort());
-  const ladder = ['visitor', 'student', 'teacher', 'technician'] as const;
-  for (const page of pages) {
-    const { least } = PAGES[page as keyof typeof PAGES];
-    const seen: string[] = [];
-    for (const role of [null, ...ladder]) seen.push(await door(page, role));
-    const open = ladder.map((role) => (ladder.indexOf(role) < ladder.indexOf(least) ? 'not there' : 'open'));
-    expect([page, ...seen]).toEqual([page, 'to /sign-in', ...open]);
   }
 });
 
@@ -252,7 +102,7 @@ test('what makes no sense is refused with the names of the fields, and nothing i
 });
 
 test('no route answers who is signed out', async () => {
-  delete mockSealed.sessionId;
+  delete sealed.sessionId;
   let asked = 0;
   for (const file of routes.filter((one) => !OPEN_ROUTES.some((open) => one.startsWith(open))))
     for (const method of METHODS) {
@@ -275,13 +125,13 @@ test('every route that is read stands in the table, and a visitor reads no recip
     const name = file.replace('/route.ts', '');
     read.push(name);
     if (LONG_ROUTES.includes(file) && VISITED.includes(name)) continue;
-    mockSealed.sessionId = sessions.visitor;
+    sealed.sessionId = sessions.visitor;
     const answer = await answered(file, 'GET', newId());
     expect([name, answer!.status === 403]).toEqual([name, !VISITED.includes(name)]);
     await answer?.body?.cancel();
   }
   expect(read.sort()).toEqual(Object.keys(READS).sort());
-  mockSealed.sessionId = sessions.student;
+  sealed.sessionId = sessions.student;
   for (const name of read.filter((one) => !LONG_ROUTES.includes(`${one}/route.ts`)))
     expect([name, (await answered(`${name}/route.ts`, 'GET', newId()))!.status]).not.toEqual([name, 403]);
 });
@@ -294,7 +144,7 @@ test.each([
   ['figures of no size', newId(), 'width=1e99&from=-1&to=NaN&cone=999999&atmosphere=air&paper=A99&set=x'],
   ['a long text', 'x'.repeat(3000), `q=${'x'.repeat(5000)}&of=${'y,'.repeat(2000)}`],
 ])('a route never falls over %s', async (_, part, query) => {
-  mockSealed.sessionId = sessions.technician;
+  sealed.sessionId = sessions.technician;
   for (const file of routes.filter((one) => !LONG_ROUTES.includes(one)))
     for (const method of METHODS) {
       const answer = await answered(file, method, part, query);
@@ -313,7 +163,7 @@ test('a write that another member made is not done under this one’s session', 
         headers: writer === null ? {} : { 'x-jiten-writer': writer },
       }),
     ) as Promise<Response>;
-  mockSealed.sessionId = sessions.student;
+  sealed.sessionId = sessions.student;
   const refused = await send(studio.member);
   expect([refused.status, await refused.json()]).toMatchObject([409, { ok: false, code: 'other member' }]);
   const { id } = (await studio.base('member').where({ sign_in: 'student' }).first('id'))!;
@@ -335,7 +185,7 @@ async function firedPiece(role: Role): Promise<{ pieceId: string; firingId: stri
 
 /** What the route of the opening says to a role that records a piece, or takes readings back. */
 async function atOpening(role: Role, write: unknown, firingId: string): Promise<string> {
-  mockSealed.sessionId = sessions[role];
+  sealed.sessionId = sessions[role];
   const { POST } = await import(join(API, 'opening/route.ts'));
   const body = JSON.stringify({ id: newId(), firingId, write });
   const answer = await POST(new Request('http://127.0.0.1/api/v1/opening', { method: 'POST', body }));
@@ -407,7 +257,7 @@ test('a teacher changes all pieces while there are no groups, then those of own 
       async (name) => (await studio.base('member').where({ sign_in: name }).first('id'))!.id,
     ),
   );
-  const group = { id: newId(), name: 'Tuesday class', teacherId: teacher, memberIds: [student] };
+  const group = { id: newId(), name: 'Tuesday class', teacherId: teacher, memberIds: [student], dueOn: null };
   const ofOthers = { ...group, teacherId: studio.member };
   expect(wordsOf(await said('saveGroupCard', 'teacher', { group: ofOthers, version: null }))).toMatch(
     'own groups only',
@@ -497,18 +347,18 @@ test('a member signs in and out; a wrong password says no more than that the two
     return data;
   };
   const enter = (fields: Record<string, string>) => actions.get('signIn')!(null, form(fields));
-  delete mockSealed.sessionId;
+  delete sealed.sessionId;
   const [unknown, wrong] = [
     await enter({ signIn: 'nobody', password: 'a long password' }),
     await enter({ signIn: 'teacher', password: 'another password' }),
   ];
   expect(unknown).toEqual(wrong);
-  expect(mockSealed.sessionId).toBeUndefined();
+  expect(sealed.sessionId).toBeUndefined();
   await expect(enter({ signIn: 'teacher', password: 'a long password' })).rejects.toThrow('to /');
-  const session = mockSealed.sessionId;
+  const session = sealed.sessionId;
   expect(wordsOf(await actions.get('saveKilnForm')!({}))).toMatch('A teacher may not');
   await expect(actions.get('signOut')!(null)).rejects.toThrow('to /sign-in');
-  mockSealed.sessionId = session;
+  sealed.sessionId = session;
   expect(wordsOf(await actions.get('nameWall')!({}))).toBe(SIGNED_OUT);
   const first = { prefix: 'SW', name: 'Late', signIn: 'late', password: 'a long password' };
   expect(wordsOf(await actions.get('makeFirst')!(null, form(first)))).toMatch('has members already');

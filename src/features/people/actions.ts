@@ -14,6 +14,7 @@ import {
   dropSecondFactor,
   endDevice,
   endInvitation,
+  giveToGroup,
   endSessions,
   hasRole,
   leaveStudio,
@@ -38,6 +39,7 @@ import {
   confirmSchema,
   deviceSchema,
   endGroupSchema,
+  giveSchema,
   inviteSchema,
   leaveSchema,
   makerSchema,
@@ -256,6 +258,14 @@ export const removeDevice = action('removeDevice', z.object({ id: idSchema }), a
 /** Sets, changes or removes the member's own PIN for the studio's devices. */
 export const saveOwnPin = action('saveOwnPin', ownPinSchema, async (member, typed) => {
   await savePin(db(), member.id, typed);
+  refresh();
+  return null;
+});
+
+/** Makes a round or a named wall a group's own, or nobody's again; a teacher for own groups. */
+export const giveGroup = action('giveGroup', giveSchema, async (member, { what, id, groupId, isGiven }) => {
+  await refuseForeignGroup(member, groupId);
+  await giveToGroup(db(), member.id, what, id, isGiven ? groupId : null);
   refresh();
   return null;
 });

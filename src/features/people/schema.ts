@@ -70,6 +70,18 @@ export const groupSchema = z.object({
   name: nameSchema,
   teacherId: idSchema,
   memberIds: z.array(idSchema).max(400, 'At most 400.'),
+  dueOn: z.iso.date('Choose a day.').nullable(),
+});
+/** As the form has it: blank for no day. */
+export const groupFormSchema = groupSchema.extend({
+  dueOn: z.literal('').or(z.iso.date('Choose a day.')),
+});
+export const giveSchema = z.object({
+  what: z.enum(['round', 'named_wall']),
+  id: idSchema,
+  /** The group that gets it, or gives it back. */
+  groupId: idSchema,
+  isGiven: z.boolean(),
 });
 export const saveGroupSchema = z.object({ group: groupSchema, version: z.int().nullable() });
 export const endGroupSchema = z.object({ id: idSchema, isEnded: z.boolean() });

@@ -59,6 +59,13 @@ async function habitsOf(base: Db) {
   };
 }
 
+/**
+ * The day a piece `p` of a round `r` is wanted: its own, that of its round, or the earliest of the groups that its
+ * maker is in.
+ */
+export const DUE = `coalesce(p.due_on, r.due_on, (select min(g.due_on) from member_group g
+  join group_member gm on gm.group_id = g.id where gm.member_id = p.member_id and g.ended_at is null))`;
+
 /** Pieces with all the load map needs, in the order of their ids. */
 export async function shelfPieces(
   base: Db,
@@ -92,7 +99,7 @@ export async function shelfPieces(
       'r.id as round_id',
       'r.name as round_name',
       'r.number as round_number',
-      base.raw("date_format(coalesce(p.due_on, r.due_on), '%Y-%m-%d') as due"),
+      base.raw(`date_format(${DUE}, '%Y-%m-%d') as due`),
       'p.twin_key',
       'fp.shelf',
       'fp.x_mm',

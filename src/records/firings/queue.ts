@@ -19,7 +19,7 @@ import type { Db } from '@/records/platform/db';
 import { listFirings, type Firing } from './firings';
 import { kilnHabits } from './kilnPage';
 import { listKilns, type Kiln } from './kilns';
-import { shelfPieces, waitingIds, type ShelfPiece } from './loads';
+import { DUE, shelfPieces, waitingIds, type ShelfPiece } from './loads';
 import { setting } from '@/records/platform/settings';
 
 /** Hours a firing takes that has no programme, and a kiln takes to cool that was never logged (judgement). */
@@ -215,8 +215,8 @@ async function dueDates(base: Db): Promise<Map<string, string>> {
     .leftJoin('round_cell as c', 'c.id', 'p.round_cell_id')
     .leftJoin('round as r', 'r.id', 'c.round_id')
     .whereIn('f.state', ['loading', 'firing', 'cooling'])
-    .whereRaw('coalesce(p.due_on, r.due_on) is not null')
+    .whereRaw(`${DUE} is not null`)
     .groupBy('fp.firing_id')
-    .select('fp.firing_id', base.raw("date_format(min(coalesce(p.due_on, r.due_on)), '%Y-%m-%d') as due"));
+    .select('fp.firing_id', base.raw(`date_format(min(${DUE}), '%Y-%m-%d') as due`));
   return new Map(rows.map(({ firing_id, due }) => [firing_id, due]));
 }

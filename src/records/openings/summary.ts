@@ -62,9 +62,19 @@ async function usualOf(base: Db): Promise<Usual> {
   };
 }
 
-/** Sums a firing up from its readings. @throws NotFound */
-export async function summaryOf(base: Db, firingId: string): Promise<FiringSummary> {
-  const { firing, repairs, pieces } = await openingOf(base, firingId);
+/**
+ * Sums a firing up from its readings.
+ *
+ * @param makerIds whose pieces; all when left out
+ * @throws NotFound
+ */
+export async function summaryOf(
+  base: Db,
+  firingId: string,
+  makerIds?: readonly string[],
+): Promise<FiringSummary> {
+  const { firing, repairs, pieces: all } = await openingOf(base, firingId);
+  const pieces = makerIds ? await madeBy(base, all, makerIds) : all;
   const read = pieces.filter((piece) => piece.state === 'read');
   const { surprises, fresh } = await dictionaryNews(base, firingId, read);
   const withDefect = new Map<string, number>();
@@ -90,6 +100,16 @@ export async function summaryOf(base: Db, firingId: string): Promise<FiringSumma
     fresh,
     again: read.filter(({ fate }) => fate === 'refire' || fate === 'reglaze'),
   };
+}
+
+async function madeBy(
+  base: Db,
+  pieces: readonly OpeningPiece[],
+  makerIds: readonly string[],
+): Promise<readonly OpeningPiece[]> {
+  const ids = pieces.map(({ id }) => id);
+  const own = await base('piece').whereIn('id', ids).whereIn('member_id', makerIds).pluck('id');
+  return pieces.filter(({ id }) => own.includes(id));
 }
 
 function byCount(counts: ReadonlyMap<string, number>): [string, number][] {
@@ -173,6 +193,10 @@ async function freshHeadwords(
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .where({ 'z.firing_id': firingId, 'z.ended_at': null })
+    .whereIn(
+      'z.piece_id',
+      own.map((row) => row.piece_id),
+    )
     .where('h.depth', '>', 0)
     .whereNotExists(
       base('zone as z2')

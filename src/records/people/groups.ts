@@ -1,10 +1,11 @@
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { NotFound } from '@/records/platform/errors';
+import { found, NotFound, Refusal } from '@/records/platform/errors';
 import { rowsOf } from '@/records/platform/joins';
-import { type Mapping } from '@/records/platform/mapping';
+import { dayOrNull, dayText, type Mapping } from '@/records/platform/mapping';
 import type { MemberGroupRow } from '@/records/platform/tables';
 import { insertRow, setEnded, updateRow } from '@/records/platform/write';
+import { hasRole, type Member } from './members';
 
 /** A class, or another circle of members with a teacher. */
 export interface GroupDraft {
@@ -12,6 +13,8 @@ export interface GroupDraft {
   readonly name: string;
   readonly teacherId: string;
   readonly memberIds: readonly string[];
+  /** The day by which its pieces are to be fired, "YYYY-MM-DD", or null. */
+  readonly dueOn: string | null;
 }
 
 export interface Group extends GroupDraft {
@@ -24,6 +27,7 @@ const GROUP: Mapping<Omit<GroupDraft, 'memberIds'> & { version: number }, Member
   id: 'id',
   name: 'name',
   teacherId: 'teacher_id',
+  dueOn: dayOrNull('due_on'),
   version: 'version',
 };
 
@@ -41,6 +45,7 @@ export async function listGroups(base: Db): Promise<Group[]> {
   ]);
   return rows.map((row) => ({
     ...{ id: row.id, name: row.name, teacherId: row.teacher_id, teacher: row.teacher },
+    dueOn: row.due_on && dayText(row.due_on),
     memberIds: members.filter((one) => one.group_id === row.id).map((one) => one.member_id),
     endedAt: row.ended_at,
     version: row.version,
@@ -78,4 +83,75 @@ export async function teacherOf(base: Db, groupId: string): Promise<string> {
   const row = await base('member_group').where({ id: groupId }).first('teacher_id');
   if (!row) throw new NotFound('This group');
   return row.teacher_id;
+}
+
+/** The groups that a member teaches or is in; of a technician all. */
+export async function groupsSeenBy(base: Db, member: Member): Promise<Group[]> {
+  const groups = await listGroups(base);
+  return groups.filter(
+    ({ teacherId, memberIds }) =>
+      hasRole(member.role, 'technician') || teacherId === member.id || memberIds.includes(member.id),
+  );
+}
+
+/** What a group has of its own beside its people. */
+export type GroupThing = 'round' | 'named_wall';
+
+/**
+ * Makes a round or a named wall a group's own, or nobody's again.
+ *
+ * @throws NotFound; Refusal when it is another group's
+ */
+export async function giveToGroup(
+  base: Db,
+  memberId: string,
+  what: GroupThing,
+  id: string,
+  groupId: string | null,
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(
+      await trx<{ id: string; group_id: string | null }>(what).where({ id }).forUpdate().first('group_id'),
+      'This',
+    );
+    if (row.group_id !== null && groupId !== null && row.group_id !== groupId)
+      throw new Refusal('id', 'This is another group’s.');
+    await trx<{ id: string; group_id: string | null }>(what).where({ id }).update({ group_id: groupId });
+    await recordChange(trx, memberId, what, id, { group: row.group_id }, { group: groupId });
+  });
+}
+
+/** Rounds and named walls with the group they are of, the newest first. */
+export async function groupThings(base: Db) {
+  const [rounds, walls] = await Promise.all([
+    rowsOf<{ r: 'round' }>()(
+      base('round as r').orderBy('r.number', 'desc'),
+      ...(['r.id', 'r.number', 'r.name', 'r.group_id as groupId'] as const),
+    ),
+    rowsOf<{ w: 'named_wall' }>()(
+      base('named_wall as w').whereNull('w.ended_at').orderBy('w.name'),
+      ...(['w.id', 'w.name', 'w.search', 'w.group_id as groupId'] as const),
+    ),
+  ]);
+  return { rounds, walls };
+}
+
+/** Openings in which pieces of some members were, the newest first. */
+export async function openingsWith(base: Db, memberIds: readonly string[], limit: number) {
+  const rows = await rowsOf<{ f: 'firing'; k: 'kiln' }>()(
+    base('firing as f')
+      .join('kiln as k', 'k.id', 'f.kiln_id')
+      .whereIn('f.state', ['open', 'closed'])
+      .whereIn(
+        'f.id',
+        base('firing_piece as fp')
+          .join('piece as p', 'p.id', 'fp.piece_id')
+          .whereIn('p.member_id', memberIds)
+          .select('fp.firing_id'),
+      )
+      .orderBy('f.opened_at', 'desc')
+      .limit(limit),
+    ...(['f.id', 'f.number', 'k.name as kiln', 'f.kind', 'f.cone', 'f.atmosphere', 'f.opened_at'] as const),
+  );
+  return rows.map(({ opened_at, ...firing }) => ({ ...firing, openedAt: opened_at }));
 }

@@ -19,7 +19,18 @@ export {
   savePin,
   type StudioDevice,
 } from './devices';
-export { type Group, type GroupDraft, listGroups, saveGroup, setGroupEnded, teacherOf } from './groups';
+export {
+  giveToGroup,
+  type Group,
+  type GroupDraft,
+  groupsSeenBy,
+  groupThings,
+  listGroups,
+  openingsWith,
+  saveGroup,
+  setGroupEnded,
+  teacherOf,
+} from './groups';
 export {
   type Account,
   accountOf,

@@ -46,6 +46,8 @@ export interface PieceFilter {
   readonly fate?: Fate;
   readonly bodyId?: string;
   readonly glazeId?: string;
+  /** Made by somebody of a group. */
+  readonly groupId?: string;
   readonly ids?: readonly string[];
   readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
   readonly order?: 'asc' | 'desc';
@@ -74,6 +76,11 @@ function filtered(base: Db, filter: PieceFilter) {
   if (filter.stage) void query.where('p.stage', filter.stage);
   if (filter.fate) void query.where('p.fate', filter.fate);
   if (filter.bodyId) void query.where('p.body_id', filter.bodyId);
+  if (filter.groupId)
+    void query.whereIn(
+      'p.member_id',
+      base('group_member').where({ group_id: filter.groupId }).select('member_id'),
+    );
   if (filter.glazeId)
     void query.whereIn(
       'p.id',

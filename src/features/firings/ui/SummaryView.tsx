@@ -20,13 +20,15 @@ import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
 
 interface Props {
   readonly summary: FiringSummary;
+  /** The group whose pieces are summed up; null for all. */
+  readonly group: string | null;
   /** Firings of the same cone and atmosphere that are being loaded. */
   readonly next: readonly Firing[];
   readonly mayWrite: boolean;
 }
 
 /** What a firing gave: to be read out, looked into, and acted on. */
-export function SummaryView({ summary, next, mayWrite }: Props) {
+export function SummaryView({ summary, group, next, mayWrite }: Props) {
   const { firing, unread } = summary;
   const { run, isBusy, errors } = useMutation();
   const [link, setLink] = useState('');
@@ -43,12 +45,15 @@ export function SummaryView({ summary, next, mayWrite }: Props) {
     <>
       <PageHeader first={`${firing.kilnName} ${firing.number}`} last="what came out">
         <h1>
-          {firing.kilnName} <span className="figures">{firing.number}</span>: what came out
+          {firing.kilnName} <span className="figures">{firing.number}</span>
+          {group ? `: ${group}` : ': what came out'}
         </h1>
         <Acts>
-          <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
-            Download PDF
-          </Button>
+          {group === null && (
+            <Button href={`/api/v1/firings/${firing.id}/summary`} target="_blank">
+              Download PDF
+            </Button>
+          )}
           <Button onClick={() => void copy()}>{link === 'copied' ? 'Link copied' : 'Copy link'}</Button>
           <PrintButton quiet>Print</PrintButton>
         </Acts>

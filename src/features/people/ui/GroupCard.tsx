@@ -2,7 +2,8 @@
 import Button from '@mui/material/Button';
 import { useController } from 'react-hook-form';
 import { ulid } from 'ulid';
-import type { Group, GroupDraft, Person } from '@/records/people';
+import type { z } from 'zod';
+import type { Group, Person } from '@/records/people';
 import {
   Card,
   ConflictNotice,
@@ -14,7 +15,7 @@ import {
 } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { endGroup, saveGroupCard } from '../actions';
-import { groupSchema } from '../schema';
+import { groupFormSchema } from '../schema';
 
 interface Props {
   readonly group: Group | null;
@@ -22,20 +23,31 @@ interface Props {
   readonly me: { readonly id: string; readonly isTechnician: boolean };
 }
 
+type Typed = z.infer<typeof groupFormSchema>;
+
+const blank = (teacherId: string): Typed => ({ id: ulid(), name: '', teacherId, memberIds: [], dueOn: '' });
+
 /** A class: its name, its teacher and who is in it. It ends, and can still be looked at. */
 export function GroupCard({ group, people, me }: Props) {
   const { run, isBusy, errors } = useMutation();
-  const form = useSavedForm<GroupDraft, GroupDraft, null, Group>({
-    schema: groupSchema,
+  const form = useSavedForm<Typed, Typed, null, Group>({
+    schema: groupFormSchema,
     values: group
-      ? { id: group.id, name: group.name, teacherId: group.teacherId, memberIds: [...group.memberIds] }
-      : { id: ulid(), name: '', teacherId: me.id, memberIds: [] },
+      ? {
+          id: group.id,
+          name: group.name,
+          teacherId: group.teacherId,
+          memberIds: [...group.memberIds],
+          dueOn: group.dueOn ?? '',
+        }
+      : blank(me.id),
     draft: { key: `jiten.group.${group ? `${group.id}.${group.version}` : 'new'}` },
     under: 'group',
     version: group?.version ?? null,
-    save: (typed, version) => saveGroupCard({ group: typed, version }),
+    save: ({ dueOn, ...typed }, version) =>
+      saveGroupCard({ group: { ...typed, dueOn: dueOn || null }, version }),
     onSaved: () => {
-      if (!group) form.form.reset({ id: ulid(), name: '', teacherId: me.id, memberIds: [] });
+      if (!group) form.form.reset(blank(me.id));
     },
   });
   const { control, theirs } = form;
@@ -64,6 +76,7 @@ export function GroupCard({ group, people, me }: Props) {
             .filter(({ id }) => me.isTechnician || id === me.id)
             .map(({ id, name }) => [id, name] as const)}
         />
+        <TextInput control={control} name="dueOn" label="Pieces are to be fired by" type="date" />
         <SeveralField
           label="Members"
           options={[...idOf.keys()]}

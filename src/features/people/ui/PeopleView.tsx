@@ -150,14 +150,16 @@ function Groups({ groups }: Pick<Props, 'groups'>) {
       <ul>
         {groups.map((group) => (
           <li key={group.id} className={css.line}>
-            <Link href={`/people?card=${group.id}`} scroll={false}>
-              {group.name}
-            </Link>
+            <Link href={`/people/groups/${group.id}`}>{group.name}</Link>
             <span className="quiet">
               {group.teacher},{' '}
               {group.memberIds.length === 1 ? '1 member' : `${group.memberIds.length} members`}
+              {group.dueOn && `, fired by ${shortDay(group.dueOn)}`}
               {group.endedAt && `, ended ${shortDay(group.endedAt)}`}
             </span>
+            <LinkButton size="small" href={`/people?card=${group.id}`}>
+              Change
+            </LinkButton>
           </li>
         ))}
       </ul>

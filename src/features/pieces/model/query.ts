@@ -11,6 +11,7 @@ const querySchema = z.object({
   fate: z.enum(FATES).optional().catch(undefined),
   body: idSchema.optional().catch(undefined),
   glaze: idSchema.optional().catch(undefined),
+  group: idSchema.optional().catch(undefined),
   sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
   order: z.enum(['asc', 'desc']).default('desc').catch('desc'),
   page: z.coerce.number().int().min(0).max(100_000).default(0).catch(0),
@@ -18,7 +19,7 @@ const querySchema = z.object({
 
 /** Reads the address of the piece list. */
 export function readQuery(params: unknown): { filter: PieceFilter; page: number } {
-  const { body, glaze, page, stage, fate, sort, order } = querySchema.parse(params);
+  const { body, glaze, group, page, stage, fate, sort, order } = querySchema.parse(params);
   const filter: PieceFilter = {
     sort,
     order,
@@ -26,6 +27,7 @@ export function readQuery(params: unknown): { filter: PieceFilter; page: number 
     ...(fate && { fate }),
     ...(body && { bodyId: body }),
     ...(glaze && { glazeId: glaze }),
+    ...(group && { groupId: group }),
   };
   return { filter, page };
 }

@@ -1,19 +1,33 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
-import { hasRole } from '@/records/people';
+import { groupsSeenBy, hasRole } from '@/records/people';
 import { summaryOf } from '@/records/openings';
 import { orNotFound } from '@/features/shared/notFound';
 import { SummaryView } from '@/features/firings/ui/SummaryView';
 
 export const metadata = { title: 'What came out' };
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ group?: string }>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
   const member = await requireMember('/firings/[id]/summary');
-  const summary = await orNotFound(summaryOf(db(), (await params).id));
+  const { group: groupId } = await searchParams;
+  const group = groupId ? (await groupsSeenBy(db(), member)).find(({ id }) => id === groupId) : undefined;
+  const summary = await orNotFound(summaryOf(db(), (await params).id, group?.memberIds));
   const { cone, atmosphere } = summary.firing;
   const next = (await listFirings(db())).filter(
     (firing) => firing.state === 'loading' && firing.cone === cone && firing.atmosphere === atmosphere,
   );
-  return <SummaryView summary={summary} next={next} mayWrite={hasRole(member.role, 'teacher')} />;
+  return (
+    <SummaryView
+      group={group?.name ?? null}
+      summary={summary}
+      next={next}
+      mayWrite={hasRole(member.role, 'teacher')}
+    />
+  );
 }
