@@ -52,6 +52,7 @@ export const RIGHTS = {
   makePasswordLink: technicians,
   dropFactor: technicians,
   saveStudio: technicians,
+  skipStep: technicians,
   saveSeries: technicians,
   makeDevice: technicians,
   removeDevice: technicians,
@@ -105,7 +106,9 @@ export const RIGHTS = {
 
   // Glazes and clays
   saveBodyCard: teachers,
+  addClays: teachers,
   saveGlazeCard: teachers,
+  addGlazes: teachers,
   saveBatch: teachers,
   saveRecipeText: teachers,
   chooseVersion: teachers,

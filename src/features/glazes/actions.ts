@@ -1,7 +1,10 @@
 'use server';
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
-import { db } from '@/records/platform';
+import { z } from 'zod';
+import { db, inTransaction } from '@/records/platform';
+import { namedSchema } from '@/features/shared/names';
+import { blankGlaze } from './model/blankGlaze';
 import {
   addBatch,
   addMeasure,
@@ -70,6 +73,15 @@ export const saveAlias = action('saveAlias', aliasSchema, async (member, alias) 
 /** Notes how a bucket was measured and what was done about it. */
 export const saveMeasure = action('saveMeasure', measureSchema, async (member, measure) => {
   await addMeasure(db(), member.id, measure);
+  refresh();
+  return null;
+});
+
+/** Adds several glazes by their names, all or none. */
+export const addGlazes = action('addGlazes', z.object({ named: namedSchema }), async (member, { named }) => {
+  await inTransaction(db(), async (trx) => {
+    for (const { id, name } of named) await saveGlaze(trx, member.id, blankGlaze(id, name), null);
+  });
   refresh();
   return null;
 });

@@ -1,7 +1,7 @@
 export { cachedUntilWrite } from './cache';
 export { currentRevision } from './revision';
 export { changesOf } from './changes';
-export { connect, db, type Db, fromJson, newId } from './db';
+export { connect, db, type Db, fromJson, inTransaction, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate, unmigrateTo } from './migrate';
 export { type NumberBlock, reserveNumbers, saveSeriesOf, seriesOf } from './numbers';

@@ -11,3 +11,4 @@ export {
 } from './roundPages';
 export { glazeCells, type RoundDraft, saveRound } from './rounds';
 export { noteJob, todayIn } from './today';
+export { FIRST_STEPS, type FirstStep, type FirstSteps, firstStepsOf, skipFirstStep } from './firstSteps';

@@ -2,7 +2,7 @@ import { requireMember } from '@/auth';
 import { listRequests } from '@/records/dictionary';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
-import { todayIn } from '@/records/rounds';
+import { firstStepsOf, todayIn } from '@/records/rounds';
 import { watchNow } from '@/records/clinic';
 import { DefectsGoingUp } from '@/features/today/ui/DefectsGoingUp';
 import { Today } from '@/features/today/ui/Today';
@@ -17,9 +17,10 @@ export const metadata = { title: 'Today' };
 export default async function Page() {
   const member = await requireMember('/');
   const now = new Date();
-  const [data, requests] = await Promise.all([
+  const [data, requests, steps] = await Promise.all([
     todayIn(db(), now),
     listRequests(db(), hasRole(member.role, 'teacher') ? null : member.id),
+    hasRole(member.role, 'technician') && !member.isByPin ? firstStepsOf(db()) : null,
   ]);
-  return <Today data={data} rises={<Rises />} requests={requests} now={now} member={member} />;
+  return <Today data={data} steps={steps} rises={<Rises />} requests={requests} now={now} member={member} />;
 }

@@ -2,35 +2,19 @@
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { CONES } from '@/core/vocabulary';
-import type { Body, BodyDraft } from '@/records/materials';
+import type { Body } from '@/records/materials';
 import css from '@/ui/cards.module.css';
 import { Card, ChoiceInput, ColourInput, NumberInput, SwitchInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveBodyCard } from '../actions';
+import { blankBody } from '../model/blankBody';
 import { bodySchema } from '../schema';
-
-function blank(): BodyDraft {
-  return {
-    id: ulid(),
-    name: '',
-    colourOxidation: '#e0d6c4',
-    colourReduction: '#cfc0a6',
-    iron: null,
-    coarse: false,
-    coneFrom: null,
-    coneTo: null,
-    shrinkage: null,
-    absorption: null,
-    expansion: null,
-    note: '',
-  };
-}
 
 /** What is known of one clay; a new one when none is given. */
 export function BodyCard({ body }: { body: Body | null }) {
   const router = useRouter();
   const form = useSavedForm({
     schema: bodySchema,
-    values: body ?? blank(),
+    values: body ?? blankBody(ulid()),
     draft: { key: `jiten.clay.${body ? `${body.id}.${body.version}` : 'new'}` },
     under: 'body',
     version: body?.version ?? null,

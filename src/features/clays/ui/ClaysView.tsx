@@ -1,7 +1,10 @@
+'use client';
 import Link from 'next/link';
 import type { Body } from '@/records/materials';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
+import { NamesForm } from '@/features/shared/NamesForm';
 import { LinkButton } from '@/ui/LinkButton';
+import { addClays } from '../actions';
 import { bodyWords } from '../model/bodyWords';
 import css from '@/ui/cards.module.css';
 import { BodyCard } from './BodyCard';
@@ -13,7 +16,7 @@ export function ClaysView({
   mayChange,
 }: {
   bodies: readonly Body[];
-  adding: boolean;
+  adding: string | null;
   mayChange: boolean;
 }) {
   return (
@@ -28,7 +31,25 @@ export function ClaysView({
           </Acts>
         )}
       </PageHeader>
-      <TwoColumns at="right" aside={mayChange && adding && <BodyCard body={null} />}>
+      <TwoColumns
+        at="right"
+        aside={
+          mayChange &&
+          adding && (
+            <>
+              <BodyCard body={null} />
+              <details open={adding === 'several'}>
+                <summary>Several at once</summary>
+                <NamesForm
+                  what="clay"
+                  known={bodies.map(({ name }) => name)}
+                  save={(named) => addClays({ named })}
+                />
+              </details>
+            </>
+          )
+        }
+      >
         <ul className={css.list}>
           {bodies.length === 0 && <li className={css.empty}>No clay yet. Add the first one.</li>}
           {bodies.map((body) => (

@@ -2,34 +2,19 @@
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
 import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
-import type { Glaze, GlazeDraft } from '@/records/materials';
+import type { Glaze } from '@/records/materials';
 import css from '@/ui/cards.module.css';
 import { Card, ChoiceInput, ColourInput, SwitchInput, TextInput, useSavedForm, YesNoInput } from '@/ui/kit';
 import { saveGlazeCard } from '../actions';
+import { blankGlaze } from '../model/blankGlaze';
 import { glazeSchema } from '../schema';
-
-/** A fresh card. */
-function blank(): GlazeDraft {
-  return {
-    id: ulid(),
-    name: '',
-    kind: 'glaze',
-    colour: '#c8c0b0',
-    surface: null,
-    movement: null,
-    opaque: null,
-    decorative: false,
-    advice: '',
-    caution: '',
-  };
-}
 
 /** What is said about one glaze; a new one when none is given. */
 export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
   const router = useRouter();
   const form = useSavedForm({
     schema: glazeSchema,
-    values: glaze ?? blank(),
+    values: glaze ?? blankGlaze(ulid()),
     draft: { key: `jiten.glaze.${glaze ? `${glaze.id}.${glaze.version}` : 'new'}` },
     under: 'glaze',
     version: glaze?.version ?? null,

@@ -4,7 +4,9 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Glaze } from '@/records/materials';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
+import { NamesForm } from '@/features/shared/NamesForm';
 import { LinkButton } from '@/ui/LinkButton';
+import { addGlazes } from '../actions';
 import { Swatch } from '@/ui/Swatch';
 import css from '@/ui/cards.module.css';
 import { GlazeCard } from './GlazeCard';
@@ -12,8 +14,8 @@ import { GlazeCard } from './GlazeCard';
 interface Props {
   readonly glazes: readonly Glaze[];
   readonly swatches: ReadonlyMap<string, string>;
-  /** A new glaze is being added. */
-  readonly adding: boolean;
+  /** Whether a new glaze is being added, or "several" by their names. */
+  readonly adding: string | null;
   readonly mayChange: boolean;
 }
 
@@ -41,7 +43,25 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
           )}
         </Acts>
       </PageHeader>
-      <TwoColumns at="right" aside={mayChange && adding && <GlazeCard glaze={null} />}>
+      <TwoColumns
+        at="right"
+        aside={
+          mayChange &&
+          adding && (
+            <>
+              <GlazeCard glaze={null} />
+              <details open={adding === 'several'}>
+                <summary>Several at once</summary>
+                <NamesForm
+                  what="glaze"
+                  known={glazes.map(({ name }) => name)}
+                  save={(named) => addGlazes({ named })}
+                />
+              </details>
+            </>
+          )
+        }
+      >
         <ul className={css.list}>
           {glazes.length === 0 && <li className={css.empty}>No glaze yet. Add the first one.</li>}
           {glazes.length > 0 && shown.length === 0 && <li className={css.empty}>No glaze matches.</li>}

@@ -110,13 +110,13 @@ export function StudioView({ studio, version, bodies, series, devices, deviceId 
         <SelectInput
           control={control}
           name="form"
-          label="A first piece starts as"
+          label="A member’s first piece starts as"
           options={[['', 'nothing chosen'], ...FORMS.map((one) => [one, one] as const)]}
         />
         <SelectInput
           control={control}
           name="bodyId"
-          label="of"
+          label="of this clay"
           options={[['', 'nothing chosen'], ...named]}
         />
         <p className={`small quiet ${page.wide}`}>After that a new piece starts as its maker’s last one.</p>

@@ -11,9 +11,11 @@ import { Acts, PageHeader } from '@/ui/kit';
 import { PieceThumb } from '@/ui/PieceThumb';
 import { ProofMarks } from '@/ui/ProofMarks';
 import { Swatch } from '@/ui/Swatch';
+import type { FirstSteps as Steps } from '@/records/rounds';
 import { ageWords, dayOf, dayWords } from '@/core/time';
 import { clockWords } from '@/features/shared/clock';
 import { isLate, Progress } from '@/features/rounds';
+import { FirstSteps } from './FirstSteps';
 import { Requests } from './Requests';
 import css from './today.module.css';
 
@@ -30,12 +32,15 @@ const STEP: Readonly<Record<string, { word: string; act: string; href: (id: stri
 /** What is in the kilns, what waits, and what the dictionary is least sure of; one click to each. */
 export function Today({
   data,
+  steps,
   rises,
   requests,
   now,
   member: { id: memberId, name },
 }: {
   data: TodayData;
+  /** What a new studio does first; null when it is past that. */
+  steps: Steps | null;
   /** What is on the rise; may come later than the rest. */
   rises: ReactNode;
   /** What was asked for: of everybody for staff, the own for students. */
@@ -61,6 +66,7 @@ export function Today({
           <span className="figures">{job.total}</span>. The rest appear as they are done.
         </p>
       )}
+      {steps && <FirstSteps {...steps} />}
       <section className={css.kilns} aria-label="Kilns">
         {kilns.map((kiln) => (
           <KilnCard

@@ -11,7 +11,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ a
   return (
     <ClaysView
       bodies={await listBodies(db())}
-      adding={(await searchParams).add !== undefined}
+      adding={(await searchParams).add ?? null}
       mayChange={hasRole(member.role, 'teacher')}
     />
   );

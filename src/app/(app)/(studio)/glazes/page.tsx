@@ -13,7 +13,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ a
     <GlazesView
       glazes={glazes}
       swatches={swatches}
-      adding={(await searchParams).add !== undefined}
+      adding={(await searchParams).add ?? null}
       mayChange={hasRole(member.role, 'teacher')}
     />
   );

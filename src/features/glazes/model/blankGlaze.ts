@@ -1,0 +1,17 @@
+import type { GlazeDraft } from '@/records/materials';
+
+/** A glaze of which nobody has said anything yet but perhaps its name. */
+export function blankGlaze(id: string, name = ''): GlazeDraft {
+  return {
+    id,
+    name,
+    kind: 'glaze',
+    colour: '#c8c0b0',
+    surface: null,
+    movement: null,
+    opaque: null,
+    decorative: false,
+    advice: '',
+    caution: '',
+  };
+}
