@@ -53,6 +53,8 @@ export const RIGHTS = {
   dropFactor: technicians,
   saveStudio: technicians,
   skipStep: technicians,
+  // A teacher what they changed themselves.
+  takeBack: teachers,
   saveSeries: technicians,
   makeDevice: technicians,
   removeDevice: technicians,
@@ -214,6 +216,7 @@ export const PAGES = {
   '/rounds/new': { least: 'student' },
   '/rounds/suggest': { least: 'student' },
   '/wall/print': { least: 'student' },
+  '/changes': { least: 'teacher', isManaging: true },
   '/people': { least: 'teacher', isManaging: true },
   '/people/groups/[id]': { least: 'student' },
   '/wall/links': { least: 'teacher' },

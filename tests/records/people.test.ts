@@ -1,4 +1,4 @@
-import { newId, Conflict, Refusal, changesOf } from '@/records/platform';
+import { newId, Conflict, Refusal, latestChanges } from '@/records/platform';
 import { addBatch, listGlazes, saveGlaze } from '@/records/materials';
 import {
   addFirstMember,
@@ -97,7 +97,7 @@ test('a glaze has one name, a first version, and is changed under its lock with 
   await expect(saveGlaze(base, member, { ...draft, id: newId() }, null)).rejects.toThrow(Refusal);
   await saveGlaze(base, member, draft, 1);
   await expect(saveGlaze(base, member, { ...draft, advice: 'One dip.' }, 1)).rejects.toThrow(Conflict);
-  const [change] = await changesOf(base, 'glaze', glazes.Sleeper);
+  const [change] = await latestChanges(base, { what: 'glaze', rowId: glazes.Sleeper }, 100);
   expect(change).toMatchObject({
     by: 'Ines Varga',
     before: { advice: '' },

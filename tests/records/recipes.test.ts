@@ -18,7 +18,7 @@ import {
   type RecipeDraft,
   type RecipeVersion,
 } from '@/records/materials';
-import { changesOf, newId, Conflict, NotFound, Refusal } from '@/records/platform';
+import { latestChanges, newId, Conflict, NotFound, Refusal } from '@/records/platform';
 import { headwordPage, wallEntries } from '@/records/dictionary';
 import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
@@ -107,7 +107,7 @@ test('choosing a version sets the proofs of others apart in every entry at once,
   expect((await headwordPage(base, headword_id)).senses[0]!.versions).toEqual([]);
   await choose(worse.id);
   await expect(choose(newId())).rejects.toThrow(NotFound);
-  expect(await changesOf(base, 'glaze', glazes.Sleeper)).toHaveLength(4);
+  expect(await latestChanges(base, { what: 'glaze', rowId: glazes.Sleeper }, 100)).toHaveLength(4);
   const [ground] = await base('ground').where({ body_id: bodyId });
   const wall = await wallEntries(base, { grounds: [ground!.id], cone: '6', atmosphere: 'oxidation' });
   expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });

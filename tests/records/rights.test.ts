@@ -16,7 +16,7 @@ const STUDENTS = [
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [
   ...['saveKilnForm', 'savePart', 'setPartEnded', 'makePasswordLink', 'saveStudio', 'dropFactor'],
-  ...['saveSeries', 'makeDevice', 'removeDevice'],
+  ...['saveSeries', 'makeDevice', 'removeDevice', 'skipStep'],
   ...['savePersonCard', 'letLeave', 'letReturn', 'mergeMakers'],
 ];
 /** What anybody who is signed in does with the own account. */

@@ -2,7 +2,7 @@
 import { refresh } from 'next/cache';
 import { z } from 'zod';
 import { action, sealedDevice, sealedSession } from '@/auth';
-import { db, NotFound, Refusal, saveSeriesOf } from '@/records/platform';
+import { changedBy, db, NotFound, Refusal, saveSeriesOf, undoChange } from '@/records/platform';
 import {
   addDevice,
   addInvitation,
@@ -266,6 +266,15 @@ export const saveOwnPin = action('saveOwnPin', ownPinSchema, async (member, type
 export const giveGroup = action('giveGroup', giveSchema, async (member, { what, id, groupId, isGiven }) => {
   await refuseForeignGroup(member, groupId);
   await giveToGroup(db(), member.id, what, id, isGiven ? groupId : null);
+  refresh();
+  return null;
+});
+
+/** Puts back what a record was before a change: a technician any, others what they changed themselves. */
+export const takeBack = action('takeBack', z.object({ id: idSchema }), async (member, { id }) => {
+  if (!isTechnician(member) && (await changedBy(db(), id)) !== member.id)
+    throw new Refusal('', 'You can take back what you changed yourself; ask a technician.');
+  await undoChange(db(), member.id, id);
   refresh();
   return null;
 });

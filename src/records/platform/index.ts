@@ -1,6 +1,13 @@
 export { cachedUntilWrite } from './cache';
 export { currentRevision } from './revision';
-export { changesOf } from './changes';
+export {
+  changedBy,
+  changedKinds,
+  type ChangeFilter,
+  latestChanges,
+  type StudioChange,
+  undoChange,
+} from './history';
 export { connect, db, type Db, fromJson, inTransaction, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate, unmigrateTo } from './migrate';

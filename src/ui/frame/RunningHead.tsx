@@ -59,6 +59,11 @@ export function RunningHead({
             People
           </MenuItem>
         )}
+        {!member.isByPin && (member.role === 'technician' || member.role === 'teacher') && (
+          <MenuItem component={Link} href="/changes" onClick={() => setAnchor(null)}>
+            Changes
+          </MenuItem>
+        )}
         {!member.isByPin && member.role === 'technician' && (
           <MenuItem component={Link} href="/studio" onClick={() => setAnchor(null)}>
             Studio

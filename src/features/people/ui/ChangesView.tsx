@@ -1,0 +1,113 @@
+'use client';
+import Button from '@mui/material/Button';
+import { dayOf, dayWords, wordsOf } from '@/core/time';
+import type { ChangeFilter, StudioChange } from '@/records/platform';
+import { FormErrors, PageHeader, SelectField } from '@/ui/kit';
+import { LinkButton } from '@/ui/LinkButton';
+import { useAddress } from '@/ui/useAddress';
+import { useMutation } from '@/ui/useMutation';
+import { takeBack } from '../actions';
+import { changedFields, deedWords, kindWords } from '../model/changeWords';
+import css from './people.module.css';
+
+interface Props {
+  readonly changes: readonly StudioChange[];
+  readonly filter: ChangeFilter;
+  /** Kinds of records that were changed, and those who changed them. */
+  readonly kinds: readonly string[];
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  /** The last change shown, when there are older ones. */
+  readonly older: string | null;
+  readonly me: { readonly id: string; readonly isTechnician: boolean };
+}
+
+/** Who changed what, day by day, from what to what; with a way back where nothing was written over it since. */
+export function ChangesView({ changes, filter, kinds, people, older, me }: Props) {
+  const { run, isBusy, errors } = useMutation();
+  const { change: setAddress } = useAddress();
+  const choose = (name: string) => (value: string) =>
+    setAddress((next) => {
+      next.delete('before');
+      if (value) next.set(name, value);
+      else next.delete(name);
+    });
+  const days = new Map<string, StudioChange[]>();
+  for (const one of changes) days.set(dayOf(one.at), [...(days.get(dayOf(one.at)) ?? []), one]);
+  const olderAddress = new URLSearchParams(
+    Object.entries({
+      what: filter.what,
+      id: filter.rowId,
+      by: filter.memberId,
+      before: older ?? undefined,
+    }).filter((pair): pair is [string, string] => Boolean(pair[1])),
+  );
+  return (
+    <>
+      <PageHeader first="Changes">
+        <h1>
+          {filter.rowId && changes[0]
+            ? `Changes: ${changes[0].name ?? kindWords(changes[0].what)}`
+            : 'Changes'}
+        </h1>
+        <SelectField
+          label="Of"
+          className={css.choice}
+          value={filter.what ?? ''}
+          onChange={choose('what')}
+          options={[['', 'everything'], ...kinds.map((kind) => [kind, kindWords(kind)] as const)]}
+        />
+        <SelectField
+          label="By"
+          className={css.choice}
+          value={filter.memberId ?? ''}
+          onChange={choose('by')}
+          options={[['', 'everybody'], ...people.map(({ id, name }) => [id, name] as const)]}
+        />
+      </PageHeader>
+      <FormErrors errors={errors} />
+      {changes.length === 0 && <p>No change here yet.</p>}
+      {[...days].map(([day, all]) => (
+        <section key={day} aria-label={dayWords(day)} className={css.section}>
+          <h2>{dayWords(day)}</h2>
+          <ul>
+            {all.map((one) => (
+              <li key={one.id} className={css.change}>
+                <span className="figures quiet">{wordsOf(one.at, 'time')}</span>
+                <span>
+                  <b>{one.by ?? 'Jiten'}</b> {deedWords(one)} {kindWords(one.what)} <b>{one.name}</b>
+                  <span className={css.fields}>
+                    {changedFields(one).map(({ field, from, to }) => (
+                      <span key={field}>
+                        {field}:{' '}
+                        {from !== null && (
+                          <>
+                            <del>{from}</del> to{' '}
+                          </>
+                        )}
+                        <ins>{to}</ins>
+                      </span>
+                    ))}
+                  </span>
+                </span>
+                {one.isUndoable && (me.isTechnician || one.memberId === me.id) && (
+                  <Button
+                    size="small"
+                    disabled={isBusy}
+                    onClick={() => void run(() => takeBack({ id: one.id }))}
+                  >
+                    Put back
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {older && (
+        <p className={css.section}>
+          <LinkButton href={`/changes?${olderAddress}`}>Older changes</LinkButton>
+        </p>
+      )}
+    </>
+  );
+}
