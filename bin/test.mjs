@@ -11,6 +11,7 @@ import { throwAwayFolder } from './lib/throwAway.mjs';
 const folder = throwAwayFolder('test');
 const databases = [];
 let endServer = () => {};
+let endEmpty = () => {};
 let endSimulator = () => {};
 let passed = 0;
 let failed = 0;
@@ -65,6 +66,12 @@ async function browser() {
   endSimulator = startSimulator(env, kilnPort, 600);
   endServer = startServer(env, '127.0.0.1', port);
   await untilReady(port);
+  // A studio that nobody has moved into yet.
+  const empty = serverEnv(join(folder, 'empty'), await freshDatabase('empty'));
+  await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env: empty });
+  const emptyPort = await freePort();
+  endEmpty = startServer(empty, '127.0.0.1', emptyPort);
+  await untilReady(emptyPort);
   say('Browser tests');
   const report = join(folder, 'browser.json');
   const { output } = await run('npx', ['playwright', 'test'], {
@@ -72,6 +79,7 @@ async function browser() {
     env: {
       ...process.env,
       JITEN_URL: `http://127.0.0.1:${port}`,
+      JITEN_EMPTY: `http://127.0.0.1:${emptyPort}`,
       JITEN_KILNS: `http://127.0.0.1:${kilnPort}`,
       JITEN_REPORT: report,
     },
@@ -111,6 +119,7 @@ try {
   console.error(error instanceof CannotGoOn ? error.message : error);
 } finally {
   endServer();
+  endEmpty();
   endSimulator();
   for (const database of databases) await database.stop();
   rmSync(folder, { recursive: true, force: true });

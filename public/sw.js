@@ -3,7 +3,7 @@ const SHELL = 'jiten-shell-2';
 /** Pages and photos are members' own: the sign-in page drops them. */
 const PAGES = 'jiten-pages-1';
 const PHOTOS = 'jiten-photos-1';
-/** A server that has not begun to answer for so long is taken for gone, ms. */
+/** So long a server may take before the page that was kept is shown instead, ms; where none was, it is waited for. */
 const PATIENCE = 4000;
 
 self.addEventListener('install', () => self.skipWaiting());
@@ -55,13 +55,14 @@ async function part(request) {
 async function page(request) {
   const cache = await caches.open(PAGES);
   const isOpening = new URL(request.url).pathname.endsWith('/opening');
-  try {
-    const answer = await fetch(request, { signal: AbortSignal.timeout(PATIENCE) });
+  const network = fetch(request).then((answer) => {
     if (isOpening && answer.ok && !answer.redirected) void cache.put(request, answer.clone());
     return answer;
-  } catch {
-    return (await cache.match(request, { ignoreSearch: true })) ?? noNetwork(cache);
-  }
+  });
+  const kept = await cache.match(request, { ignoreSearch: true });
+  if (!kept) return network.catch(() => noNetwork(cache));
+  const late = new Promise((done) => setTimeout(() => done(kept), PATIENCE));
+  return Promise.race([network.catch(() => kept), late]);
 }
 
 async function noNetwork(cache) {

@@ -23,8 +23,11 @@ export async function lookThroughClosed(page: Page): Promise<void> {
 
 /** Chooses a word in one of the interface's drop-downs. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name: label, exact: true }).click();
-  await page.getByRole('option', { name: option, exact: true }).click();
+  // A press that comes before the page listens opens nothing.
+  await expect(async () => {
+    await page.getByRole('combobox', { name: label, exact: true }).click({ timeout: 5000 });
+    await page.getByRole('option', { name: option, exact: true }).click({ timeout: 5000 });
+  }).toPass();
 }
 
 /** Adds a coat of a glaze on top, by typing the start of its name. */

@@ -84,6 +84,9 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
               <summary>Edit details</summary>
               <GlazeCard key={glaze.version} glaze={glaze} />
             </details>
+            <LinkButton size="small" href={`/changes?id=${glaze.id}`}>
+              Who changed what
+            </LinkButton>
           </div>
         )}
       </div>

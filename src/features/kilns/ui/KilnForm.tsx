@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { ulid } from 'ulid';
 import { KILN_HEATS } from '@/core/vocabulary';
 import type { Dimension } from '@/core/units';
@@ -9,6 +10,7 @@ import {
   Form,
   NumberInput,
   QuantityInput,
+  SelectField,
   SwitchInput,
   TextInput,
   useSavedForm,
@@ -16,6 +18,7 @@ import {
 } from '@/ui/kit';
 import type { OverTheWire } from '@/ui/useMutation';
 import { saveKilnForm } from '../actions';
+import { USUAL_SIZES } from '../model/usualSizes';
 import { kilnSchema } from '../schema';
 import page from '@/ui/page.module.css';
 
@@ -76,6 +79,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
     onSaved,
   });
   const { control, theirs } = form;
+  const [size, setSize] = useState('');
   return (
     <Form
       of={form}
@@ -93,6 +97,18 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
     >
       <TextInput control={control} name="name" label="Name" autoFocus />
       <ChoiceInput control={control} name="heat" label="Heat" options={KILN_HEATS} />
+      {!kiln && (
+        <SelectField
+          label="Size"
+          value={size}
+          onChange={(name) => {
+            setSize(name);
+            for (const [field, value] of Object.entries(USUAL_SIZES[name] ?? {}))
+              form.form.setValue(field as keyof Values, value);
+          }}
+          options={[['', 'measured'], ...Object.keys(USUAL_SIZES).map((name) => [name, name] as const)]}
+        />
+      )}
       {NUMBERS.map(({ name, label, dimension }) =>
         dimension ? (
           <QuantityInput key={name} {...{ control, name, label, dimension }} isWhole />

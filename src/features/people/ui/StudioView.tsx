@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { DATE_STYLES } from '@/core/time';
 import { ATMOSPHERES, CONES, FORMS } from '@/core/vocabulary';
 import type { StudioDevice, StudioSettings } from '@/records/people';
@@ -40,13 +41,21 @@ type Settings = Omit<StudioSettings, 'cones' | 'atmospheres'> & {
 
 /** What is said of the studio as a whole. */
 export function StudioView({ studio, version, bodies, series, devices, deviceId }: Props) {
+  const [said, setSaid] = useState('');
   const form = useSavedForm<Settings, Settings, null, { value: StudioSettings; version: number }>({
     schema: studioSchema,
     values: { ...studio, cones: [...studio.cones], atmospheres: [...studio.atmospheres] },
     draft: { key: `jiten.studio.${version}` },
     under: 'studio',
     version,
-    save: (typed, over) => saveStudio({ studio: typed, version: over! }),
+    save: (typed, over) => {
+      setSaid('');
+      return saveStudio({ studio: typed, version: over! });
+    },
+    onSaved: (typed) => {
+      form.form.reset(typed);
+      setSaid('Saved.');
+    },
   });
   const { control, theirs } = form;
   const named = bodies.map(({ id, name }) => [id, name] as const);
@@ -60,6 +69,7 @@ export function StudioView({ studio, version, bodies, series, devices, deviceId 
         label="Studio"
         className={`${page.form} ${css.studio}`}
         button="Save"
+        beside={<span role="status">{said}</span>}
         notice={
           theirs && (
             <ConflictNotice

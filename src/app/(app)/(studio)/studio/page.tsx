@@ -17,7 +17,6 @@ export default async function Page() {
   ]);
   return (
     <StudioView
-      key={version}
       {...{ studio: value, version, series, devices }}
       bodies={bodies.map(({ id, name }) => ({ id, name }))}
       deviceId={device?.id ?? null}
