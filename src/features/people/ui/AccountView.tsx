@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import QRCode from 'qrcode';
 import { useEffect, useState } from 'react';
+import type { Control, FieldPathByValue, FieldValues } from 'react-hook-form';
 import type { Account, FactorOffer, Session } from '@/records/people';
 import { Form, FormErrors, PageHeader, TextInput, useSavedForm } from '@/ui/kit';
 import { ageWords } from '@/core/time';
@@ -62,6 +63,23 @@ function useSaid(): [string, (words: string) => void] {
   return useState('');
 }
 
+/** The password again, before something that matters. */
+function OwnPassword<V extends FieldValues & { password: string }>({
+  control,
+}: {
+  control: Control<V, unknown, never>;
+}) {
+  return (
+    <TextInput
+      control={control}
+      name={'password' as FieldPathByValue<V, string>}
+      label="Your password"
+      type="password"
+      autoComplete="current-password"
+    />
+  );
+}
+
 function Names({ account }: Pick<Props, 'account'>) {
   const [said, say] = useSaid();
   const values = { name: account.name, signIn: account.signIn ?? '', password: '' };
@@ -81,13 +99,7 @@ function Names({ account }: Pick<Props, 'account'>) {
       <Form of={form} label="Name" button="Save" beside={<span role="status">{said}</span>}>
         <TextInput control={control} name="name" label="Your name" autoComplete="name" />
         <TextInput control={control} name="signIn" label="Sign-in name" autoComplete="username" />
-        <TextInput
-          control={control}
-          name="password"
-          label="Your password"
-          type="password"
-          autoComplete="current-password"
-        />
+        <OwnPassword control={control} />
       </Form>
     </section>
   );
@@ -198,13 +210,7 @@ function Confirm<T>({
   });
   return (
     <Form of={form} label={label} button={button}>
-      <TextInput
-        control={form.control}
-        name="password"
-        label="Your password"
-        type="password"
-        autoComplete="current-password"
-      />
+      <OwnPassword control={form.control} />
     </Form>
   );
 }
@@ -278,13 +284,7 @@ function Pin({ hasPin }: { hasPin: boolean }) {
           autoComplete="off"
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
         />
-        <TextInput
-          control={control}
-          name="password"
-          label="Your password"
-          type="password"
-          autoComplete="current-password"
-        />
+        <OwnPassword control={control} />
       </Form>
     </section>
   );
