@@ -1,4 +1,6 @@
 'use client';
+import { celsius, text, type Message } from '@/core/units';
+import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -13,13 +15,12 @@ import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
 import { OpeningHelpers } from './OpeningHelpers';
 
-const CAUTIONS: Readonly<Partial<Record<FiringState, string>>> = {
+const CAUTIONS: Readonly<Partial<Record<FiringState, Message>>> = {
   loading:
     'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
   firing:
     'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off, at the end.',
-  cooling:
-    'No cracking above 200 °C, and slow through 573 and 225 °C. Supply off before the lid goes up; gloves above 50 °C.',
+  cooling: text`No cracking above ${celsius(200)}, and slow through ${celsius(573)} and ${celsius(225)}. Supply off before the lid goes up; gloves above ${celsius(50)}.`,
 };
 
 interface Props {
@@ -47,7 +48,9 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, stu
       {caution && (
         <>
           <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>
-          <p className="small">{caution}</p>
+          <p className="small">
+            <Said of={caution} />
+          </p>
           {mayPlan && firing.state === 'firing' && (
             <Button
               variant="contained"

@@ -15,7 +15,7 @@ import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { CONES } from '@/core/vocabulary';
 import { coneIndex, sayCone } from '@/core/firing';
-import { shownValue, type Units } from '@/core/units';
+import { celsius, sayQuantity, shownValue, type Units } from '@/core/units';
 import { useUnits } from '@/ui/units';
 import type { FiringLog } from '@/records/firings';
 import { CHART_FONT as font, useInks } from '@/ui/inks';
@@ -50,7 +50,7 @@ export function LogChart({ log, name }: { log: ChartLog; name: string }) {
   const { data, options } = useMemo(() => drawn(log, units, inks), [log, units, inks]);
   return (
     <figure className={css.chart}>
-      <Line data={data} options={options} role="img" aria-label={`${name}: ${inWords(log)}`} />
+      <Line data={data} options={options} role="img" aria-label={`${name}: ${inWords(log, units)}`} />
       <figcaption className="small quiet">
         {log.last && <Key colour={inks.heat}>measured</Key>}
         {log.planned && (
@@ -83,9 +83,9 @@ function Key({ colour, dashed = false, children }: { colour: string; dashed?: bo
   );
 }
 
-function inWords({ last, cone, minutes }: ChartLog): string {
+function inWords({ last, cone, minutes }: ChartLog, units: Units): string {
   if (!last) return cone ? `planned to cone ${cone}` : 'nothing measured yet';
-  return `${Math.round(last.celsius)} °C after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
+  return `${sayQuantity(celsius(last.celsius), units)} after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
 }
 
 function drawn(log: ChartLog, units: Units, inks: Palette) {

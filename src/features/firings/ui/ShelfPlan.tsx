@@ -1,4 +1,6 @@
 'use client';
+import { millimetres } from '@/core/units';
+import { QuantityText } from '@/ui/units';
 import { standingMm } from '@/core/vocabulary';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import type { CSSProperties, KeyboardEvent } from 'react';
@@ -6,7 +8,7 @@ import { labOf } from '@/core/colour';
 import { footprintOf } from '@/core/firing';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, ShelfPiece } from '@/records/firings';
-import { NumberField } from '@/ui/kit';
+import { QuantityField } from '@/ui/kit';
 import css from './load.module.css';
 
 interface PlanProps {
@@ -38,7 +40,11 @@ export function ShelfPlan(props: PlanProps) {
         </h3>
         <span className="small quiet">
           {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
-          {tallest > 0 && `, tallest ${tallest} mm`}
+          {tallest > 0 && (
+            <>
+              , tallest <QuantityText of={millimetres(tallest)} />
+            </>
+          )}
         </span>
       </div>
       <div
@@ -67,10 +73,21 @@ export function ShelfPlan(props: PlanProps) {
       <div className={css.shelfFoot}>
         {open ? (
           <div className={css.posts}>
-            <NumberField label="Posts, mm" value={postMm} onChange={onPosts} size="small" />
+            <QuantityField
+              dimension="thickness"
+              label="Posts"
+              value={postMm}
+              onChange={onPosts}
+              isWhole
+              size="small"
+            />
           </div>
         ) : (
-          postMm !== null && <span className="small">posts {postMm} mm</span>
+          postMm !== null && (
+            <span className="small">
+              posts <QuantityText of={millimetres(postMm)} />
+            </span>
+          )
         )}
         {photo}
       </div>

@@ -1,5 +1,6 @@
 'use client';
-import { Said } from '@/ui/units';
+import { celsius } from '@/core/units';
+import { QuantityText, Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -69,8 +70,12 @@ export function ProgrammesView({ programmes, kilns, habits, reached, mayWrite }:
                   <Said of={saySegments(programme.segments)} />
                 </span>
                 <span className="quiet">
-                  {coneIndex === null ? `${peakCelsius} °C` : `cone ${sayCone(coneIndex)}`}, {hours(minutes)}{' '}
-                  h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}
+                  {coneIndex === null ? (
+                    <QuantityText of={celsius(peakCelsius)} />
+                  ) : (
+                    `cone ${sayCone(coneIndex)}`
+                  )}
+                  , {hours(minutes)} h, {programme.firings} {programme.firings === 1 ? 'firing' : 'firings'}
                 </span>
                 <span className={css.reached}>{programmeConeWords(reached[programme.id] ?? [])}</span>
               </button>

@@ -1,4 +1,6 @@
 'use client';
+import { celsius } from '@/core/units';
+import { QuantityText } from '@/ui/units';
 import Button from '@mui/material/Button';
 import type { Firing, FiringLog } from '@/records/firings';
 import { FormErrors } from '@/ui/kit';
@@ -19,13 +21,18 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
         <>
           {log.last && !log.inside && (
             <p>
-              Last read <b className="heat">{Math.round(log.last.celsius)} °C</b> inside.
+              Last read{' '}
+              <b className="heat">
+                <QuantityText of={celsius(log.last.celsius)} />
+              </b>{' '}
+              inside.
             </p>
           )}
           <CoolingWords log={log} />
           <p>
-            <b>Supply off?</b> Near room temperature, under about 50 °C? Gloves if not. Never crack the lid
-            above 200 °C. Rock a shelf gently before lifting it; mind the thermocouple.
+            <b>Supply off?</b> Near room temperature, under about <QuantityText of={celsius(50)} />? Gloves if
+            not. Never crack the lid above <QuantityText of={celsius(200)} />. Rock a shelf gently before
+            lifting it; mind the thermocouple.
           </p>
           <FormErrors errors={errors} />
           <Button

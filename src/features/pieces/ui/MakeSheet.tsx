@@ -1,3 +1,5 @@
+import { grams, millimetres, sayQuantity } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import type { WorkSheet, MakeLine } from '@/core/rounds';
 import { layerWords } from '@/core/coats';
 import { DataTable } from '@/ui/kit';
@@ -16,33 +18,34 @@ interface Props {
 
 /** The work sheet of a piece that is made again: its coats at the new size, what to expect and what to mind. */
 export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Props) {
+  const units = useUnits();
   return (
     <div>
       <DataTable
         label="Coats to apply"
         columns={[
           { name: 'Coat', isHead: true },
-          { name: isFlat ? 'From the centre, mm' : 'Above the foot, mm', align: 'right' },
+          { name: isFlat ? 'From the centre' : 'Above the foot', align: 'right' },
           { name: 'Area, cm²', align: 'right' },
-          { name: 'Dry, g', align: 'right' },
+          { name: 'Dry', align: 'right' },
         ]}
         rows={[
           ...sheet.lines.map((line, i) => ({
             key: String(i),
             cells: [
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
-              `${line.fromMm.toFixed(0)} to ${line.toMm.toFixed(0)}`,
+              `${sayQuantity(millimetres(line.fromMm), units)} to ${sayQuantity(millimetres(line.toMm), units)}`,
               line.areaCm2.toFixed(0),
-              line.dryGrams?.toFixed(1) ?? NOT_KNOWN,
+              line.dryGrams === null ? NOT_KNOWN : sayQuantity(grams(line.dryGrams, 1), units),
             ],
           })),
-          ...Object.entries(sheet.grams).map(([glaze, grams]) => ({
+          ...Object.entries(sheet.grams).map(([glaze, dry]) => ({
             key: glaze,
             cells: [
               `${names.get(glaze)}, on ${count} ${count === 1 ? 'piece' : 'pieces'}`,
               '',
               '',
-              grams === null ? NOT_KNOWN : <b key="grams">{grams.toFixed(1)}</b>,
+              dry === null ? NOT_KNOWN : <b key="dry">{sayQuantity(grams(dry, 1), units)}</b>,
             ],
           })),
         ]}

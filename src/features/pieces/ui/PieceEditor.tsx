@@ -1,4 +1,6 @@
 'use client';
+import { lengthOf, sayQuantity, type Units } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
@@ -30,6 +32,7 @@ export function PieceEditor({ bodies, glazes, start, editing, makers = [], firin
   const state = usePieceEditor({ glazes, start, editing });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
+  const units = useUnits();
   useSaveKey(() => void save());
   const bodyColour = bodies.find((body) => body.id === draft.bodyId)?.colour ?? '#c8b8a0';
   const remove = (i: number) => {
@@ -72,7 +75,7 @@ export function PieceEditor({ bodies, glazes, start, editing, makers = [], firin
       <SaveResult {...state} />
       {theirs && (
         <ConflictNotice
-          rows={differing(draft, theirs, bodies)}
+          rows={differing(draft, theirs, bodies, units)}
           onKeepMine={() => void save(theirs.version)}
         />
       )}
@@ -134,13 +137,14 @@ function SaveResult({
 }
 
 /** What two versions of a piece say differently, in words. */
-function differing(mine: PieceDraft, theirs: CorrectedPiece, bodies: readonly BodyChoice[]) {
+function differing(mine: PieceDraft, theirs: CorrectedPiece, bodies: readonly BodyChoice[], units: Units) {
   const body = (id: string) => bodies.find((one) => one.id === id)?.name ?? '?';
+  const size = (mm: number) => sayQuantity(lengthOf(mm), units);
   const rows = [
     { name: 'Form', mine: mine.form, theirs: theirs.form },
     { name: 'Clay', mine: body(mine.bodyId), theirs: body(theirs.bodyId) },
-    { name: 'Height, cm', mine: String(mine.heightMm / 10), theirs: String(theirs.heightMm / 10) },
-    { name: 'Width, cm', mine: String(mine.widthMm / 10), theirs: String(theirs.widthMm / 10) },
+    { name: 'Height', mine: size(mine.heightMm), theirs: size(theirs.heightMm) },
+    { name: 'Width', mine: size(mine.widthMm), theirs: size(theirs.widthMm) },
     { name: 'Note', mine: mine.note || 'none', theirs: theirs.note || 'none' },
     { name: 'Coats', mine: String(mine.coats.length), theirs: String(theirs.coats.length) },
   ];

@@ -1,3 +1,5 @@
+import { celsius } from '@/core/units';
+import { QuantityText } from '@/ui/units';
 import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
 import { LinkButton } from '@/ui/LinkButton';
@@ -225,7 +227,9 @@ function KilnCard({
               {log?.last && (
                 <>
                   <br />
-                  <b className="heat">{Math.round((log.inside ?? log.last).celsius)} °C</b>
+                  <b className="heat">
+                    <QuantityText of={celsius((log.inside ?? log.last).celsius)} />
+                  </b>
                   {log.cone && ` cone ${log.cone}`}
                   {log.open &&
                     (cool
