@@ -175,7 +175,6 @@ export interface MemberRow {
   id: string; name: string; sign_in: string | null; password_hash: string | null; role: Role;
   created_at: Date; ended_at: Date | null; version: number; totp_secret: string | null; totp_at: Date | null;
   totp_step: number | null; units: string | null; pin_hash: string | null; pin_tries: number;
-  hints: string | null;
 }
 
 export interface MemberGroupRow {

@@ -1,19 +1,15 @@
 'use client';
-import Dialog from '@mui/material/Dialog';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { Help, type Key } from '../help/Help';
 import { usePageKey } from '../usePageKey';
 import { compareAddress, useBench } from './BenchContext';
 import { useRole } from '../MemberContext';
 import { tabsFor } from './tabs';
 
-type Key = readonly [key: string, does: string];
-
 const EVERYWHERE: readonly Key[] = [
   ['/', 'search'],
-  ['?', 'this list'],
+  ['?', 'help, and this list'],
   ['n', 'new piece'],
   ['p', 'pick up the piece or cell in view, or put it back'],
   ['b', 'open or close the bench'],
@@ -36,11 +32,14 @@ const ON_PAGES: readonly Key[] = [
   ['Ctrl Enter', 'save'],
 ];
 
-/** The keys that work everywhere, and the sheet that lists all of them. */
+/** Told to the window when help is asked for by a finger. */
+export const HELP = 'jiten:help';
+
+/** The keys that work everywhere, and the help that lists all of them. */
 export function Keys() {
   const router = useRouter();
   const bench = useBench();
-  const [sheet, setSheet] = useState(false);
+  const [isOpen, setOpen] = useState(false);
   const tabs = tabsFor(useRole());
   const keys = [
     ...EVERYWHERE,
@@ -56,7 +55,12 @@ export function Keys() {
     },
     { useKey: true },
   );
-  usePageKey('?', () => setSheet(true), { useKey: true });
+  usePageKey('?', () => setOpen(true), { useKey: true });
+  useEffect(() => {
+    const open = () => setOpen(true);
+    window.addEventListener(HELP, open);
+    return () => window.removeEventListener(HELP, open);
+  }, []);
   usePageKey('n', () => router.push('/pieces/new'));
   usePageKey('g>f', () => router.push('/find?own=1'));
   usePageKey('b', () => bench.setOpen(!bench.open));
@@ -68,21 +72,5 @@ export function Keys() {
       if (tab) router.push(tab.href);
     },
   );
-  return (
-    <Dialog open={sheet} onClose={() => setSheet(false)} maxWidth="sm" fullWidth>
-      <DialogTitle sx={{ fontFamily: 'var(--serif)', fontWeight: 600 }}>Keys</DialogTitle>
-      <DialogContent>
-        <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 20px', margin: 0 }}>
-          {keys.map(([key, what]) => (
-            <div key={key} style={{ display: 'contents' }}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd style={{ margin: 0 }}>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </DialogContent>
-    </Dialog>
-  );
+  return <Help isOpen={isOpen} onClose={() => setOpen(false)} keys={keys} />;
 }

@@ -8,6 +8,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
 import { useGuideWords } from './GuideWords';
+import { HELP } from './Keys';
 import { LookUp } from './LookUp';
 import css from './frame.module.css';
 
@@ -74,6 +75,14 @@ export function RunningHead({
             Account
           </MenuItem>
         )}
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            window.dispatchEvent(new Event(HELP));
+          }}
+        >
+          Help
+        </MenuItem>
         <MenuItem onClick={() => void signOut()}>
           {member.isByPin ? 'Back to the names' : 'Sign out'}
         </MenuItem>

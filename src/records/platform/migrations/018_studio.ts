@@ -3,7 +3,7 @@ import { id, ref } from './columns';
 
 /**
  * The studio's own tablet: a device on which members tap their name and type a PIN. Groups get a day by which their
- * pieces are to be fired, and own rounds and walls. A member's hints that were seen.
+ * pieces are to be fired, and own rounds and walls.
  */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('studio_device', (t) => {
@@ -21,7 +21,6 @@ export async function up(knex: Knex): Promise<void> {
     t.string('pin_hash', 200).nullable();
     // Wrong PINs since the last right one.
     t.integer('pin_tries').notNullable().defaultTo(0);
-    t.json('hints').nullable();
   });
   await knex.schema.alterTable('member_group', (t) => {
     t.date('due_on').nullable();
@@ -42,7 +41,7 @@ export async function down(knex: Knex): Promise<void> {
     t.dropColumn('due_on');
   });
   await knex.schema.alterTable('member', (t) => {
-    t.dropColumns('pin_hash', 'pin_tries', 'hints');
+    t.dropColumns('pin_hash', 'pin_tries');
   });
   // Who signed in by a PIN signs in again.
   await knex('session').whereNotNull('device_id').delete();
