@@ -1,3 +1,4 @@
+import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { basisWords, bodyFigure, VERDICTS, type Calibration, type Verdict } from '@/core/fit';
@@ -99,6 +100,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
           <BodyCard key={body.version} body={body} />
         </details>
       )}
+      <WhoChanged id={body.id} />
     </>
   );
 }

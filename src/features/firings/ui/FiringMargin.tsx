@@ -1,4 +1,5 @@
 'use client';
+import { WhoChanged } from '@/ui/WhoChanged';
 import { celsius, text, type Message } from '@/core/units';
 import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
@@ -109,6 +110,7 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, stu
         </>
       )}
       <FormErrors errors={errors} />
+      <WhoChanged id={firing.id} />
     </>
   );
 }

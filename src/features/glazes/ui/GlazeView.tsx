@@ -1,3 +1,4 @@
+import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
 import type { Line } from '@/core/chemistry';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
@@ -84,9 +85,7 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
               <summary>Edit details</summary>
               <GlazeCard key={glaze.version} glaze={glaze} />
             </details>
-            <LinkButton size="small" href={`/changes?id=${glaze.id}`}>
-              Who changed what
-            </LinkButton>
+            <WhoChanged id={glaze.id} />
           </div>
         )}
       </div>

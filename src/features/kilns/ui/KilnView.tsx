@@ -1,4 +1,5 @@
 'use client';
+import { WhoChanged } from '@/ui/WhoChanged';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -116,7 +117,8 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
             <FiringTable firings={firings} />
             <LinkButton href={`/api/v1/firings.csv?kiln=${kiln.id}`} sx={{ mt: 1 }}>
               Download as spreadsheet
-            </LinkButton>
+            </LinkButton>{' '}
+            <WhoChanged id={kiln.id} />
           </section>
         </div>
       </TwoColumns>

@@ -1,3 +1,4 @@
+import { WhoChanged } from '@/ui/WhoChanged';
 import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
@@ -155,6 +156,7 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
             {piece.isDescribed ? 'Correct' : 'Describe it'}
           </LinkButton>
         )}
+        <WhoChanged id={piece.id} />
       </div>
     </div>
   );
