@@ -54,7 +54,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await expect(page.getByText('All 1 are recorded.')).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
 
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   await page.getByText('Grounds, order, names').click();
   await choose(page, 'Left half on', 'Buffer White');
   const cell = page.getByRole('gridcell', { name: /^Limewash over Sleeper/ });

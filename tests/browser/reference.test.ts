@@ -32,7 +32,7 @@ test('a visitor’s link shows its wall and nothing else, and ends for open page
   browser,
 }) => {
   await signIn(page, 'teacher', 'signal-box-two');
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   await page.getByRole('link', { name: 'Share' }).click();
   await page.getByLabel('Title for visitors').fill('Open day');
   await page.getByRole('button', { name: 'Make link' }).click();
@@ -89,7 +89,7 @@ test('a technician prints the poster on sheets, with its code, and the dictionar
 }) => {
   test.slow();
   await signIn(page);
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   await page.getByRole('link', { name: 'Print' }).click();
   await choose(page, 'Size of the poster', 'A3');
   const href = await page.getByRole('link', { name: 'Make the poster' }).getAttribute('href');
@@ -122,7 +122,7 @@ test('the wall is turned, switched and walked; what has no tile goes to a round,
   page,
 }) => {
   await signIn(page);
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   const grid = page.getByRole('grid', { name: 'Glazes over glazes' });
   await grid.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).click();
   await page.keyboard.press('ArrowRight');
@@ -184,7 +184,7 @@ test('the wall is turned, switched and walked; what has no tile goes to a round,
 
 test('two senses are picked up and set side by side at one scale, with what differs', async ({ page }) => {
   await signIn(page, 'student', 'signal-box-three');
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   await page.waitForLoadState('networkidle');
   await page.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).click();
   // At once: the address of the chosen cell is not written over the way there.
@@ -233,7 +233,7 @@ test('two senses are picked up and set side by side at one scale, with what diff
 
 test('an entry is made again as bowls, and the new pieces know their model', async ({ page }) => {
   await signIn(page, 'teacher', 'signal-box-two');
-  await page.goto('/wall');
+  await page.goto('/wall?cone=6&atmosphere=oxidation');
   await page.getByRole('gridcell', { name: /^Limewash over Sleeper/ }).dblclick();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Limewash over Sleeper');
   await page
