@@ -2,16 +2,33 @@ import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import { firstOf, type Maybe } from '@/records/platform/joins';
 
-/** What a member mostly makes, as the newest of their pieces has it. */
+/** What a member makes: form and clay of the newest piece, and the fire that most of the last pieces came from. */
 export interface Usual {
   readonly form: Form;
   readonly bodyId: string;
   /** The bare clay as the dictionary keeps it; null until a piece of it was read. */
   readonly groundId: string | null;
-  /** The glaze firing that the newest fired piece came from; null until there is one. */
+  /** Null until a piece of theirs was in a glaze firing. */
   readonly cone: Cone | null;
   readonly atmosphere: Atmosphere | null;
 }
+
+interface Fire {
+  readonly cone: Cone;
+  readonly atmosphere: Atmosphere;
+}
+
+/** Pieces of a member that say which fire is the usual one. */
+const RECENT = 24;
+
+const recentFires = (base: Db, memberId: string) =>
+  base('piece as p')
+    .join('firing_piece as fp', 'fp.piece_id', 'p.id')
+    .join('firing as f', 'f.id', 'fp.firing_id')
+    .where({ 'p.member_id': memberId, 'f.kind': 'glaze' })
+    .orderBy('fp.at', 'desc')
+    .limit(RECENT)
+    .select('f.cone', 'f.atmosphere', 'fp.at');
 
 /** A member's usual clay, form and fire; null for who has made nothing yet. */
 export async function usualOf(base: Db, memberId: string): Promise<Usual | null> {
@@ -27,15 +44,10 @@ export async function usualOf(base: Db, memberId: string): Promise<Usual | null>
       'p.body_id',
       'g.id as ground_id',
     ),
-    firstOf<{ f: 'firing' }>()(
-      base('piece as p')
-        .join('firing_piece as fp', 'fp.piece_id', 'p.id')
-        .join('firing as f', 'f.id', 'fp.firing_id')
-        .where({ 'p.member_id': memberId, 'f.kind': 'glaze' })
-        .orderBy('fp.at', 'desc'),
-      'f.cone',
-      'f.atmosphere',
-    ),
+    base(recentFires(base, memberId).as('f'))
+      .groupBy('f.cone', 'f.atmosphere')
+      .orderByRaw('count(*) desc, max(f.at) desc')
+      .first<Fire | undefined>('f.cone', 'f.atmosphere'),
   ]);
   if (!piece) return null;
   return {
