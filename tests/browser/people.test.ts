@@ -192,6 +192,9 @@ test('units are chosen with the member and the studio, and a field takes any oth
   await expect(student.getByRole('heading', { name: 'Sign in: Signal Works' })).toBeVisible();
   await signIn(student, 'student', 'signal-box-three');
   await student.goto('/pieces/new');
+  // It starts as the student's last piece, whatever that was.
+  await student.waitForLoadState('networkidle');
+  await student.getByRole('radio', { name: 'tile', exact: true }).click();
   const height = student.getByRole('textbox', { name: 'Height, in' });
   await height.fill('');
   await height.pressSequentially('11,43 cm');
