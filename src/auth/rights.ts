@@ -219,7 +219,7 @@ export const PAGES = {
   '/changes': { least: 'teacher', isManaging: true },
   '/people': { least: 'teacher', isManaging: true },
   '/people/groups/[id]': { least: 'student' },
-  '/wall/links': { least: 'teacher' },
+  '/wall/links': { least: 'teacher', isManaging: true },
   '/studio': { least: 'technician', isManaging: true },
 } as const satisfies Readonly<Record<string, PageRight>>;
 

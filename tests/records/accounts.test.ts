@@ -57,6 +57,7 @@ afterAll(() => studio.base.destroy());
 const somebody = (name: string, signIn: string, role: Role = 'student') =>
   addMember(base, { name, signIn, password: 'a wet clay bag', role });
 
+const unitsOf = async (id: string) => unitsFor(base, id, (await studioSettings(base)).value.units);
 const TOKEN = (letter: string) => letter.repeat(43);
 const HOUR = 3_600_000;
 
@@ -201,7 +202,7 @@ test('a second factor is in use once a code of it was typed; no code is taken tw
 
 test('a member reads in own units, else in those of the studio', async () => {
   const id = await somebody('Lin Osei', 'lin');
-  expect(await unitsFor(base, id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g' });
+  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g' });
   const { value, version } = await studioSettings(base);
   const us = {
     ...value,
@@ -209,12 +210,12 @@ test('a member reads in own units, else in those of the studio', async () => {
     units: { temperature: '°F', length: 'in', mass: 'lb' },
   } as const;
   await saveStudioSettings(base, studio.member, us, version);
-  expect(await unitsFor(base, id)).toEqual(us.units);
+  expect(await unitsOf(id)).toEqual(us.units);
   await saveOwnUnits(base, id, { temperature: '°C' });
   await saveOwnUnits(base, id, { mass: 'g' });
-  expect(await unitsFor(base, id)).toEqual({ temperature: '°C', length: 'in', mass: 'g' });
+  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'in', mass: 'g' });
   await saveOwnUnits(base, id, null);
-  expect(await unitsFor(base, id)).toEqual(us.units);
+  expect(await unitsOf(id)).toEqual(us.units);
   await expect(saveStudioSettings(base, studio.member, value, version)).rejects.toMatchObject({
     theirs: { value: us, version: version + 1 },
   });

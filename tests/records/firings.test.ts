@@ -304,9 +304,9 @@ test('the queue sets what waits against what is planned, within the studio’s h
   expect(await setting(base, 'hours', USUAL_HOURS)).toEqual({ value: hours, version: 1 });
   const queue = await queueOf(base, new Date('2026-11-25T10:00:00'));
   expect(queue.booked.some(({ firing }) => firing.plannedOn === '2026-11-30')).toBe(true);
-  expect(queue.bare + queue.proposals.reduce((sum, { pieces }) => sum + pieces.length, 0)).toBe(
-    (await waitingIds(base)).length,
-  );
+  expect(
+    queue.bare + queue.unsaid.length + queue.proposals.reduce((sum, { pieces }) => sum + pieces.length, 0),
+  ).toBe((await waitingIds(base)).length);
   const token = await renewFeed(base, member);
   expect(await isFeedToken(base, token)).toBe(true);
   const next = await renewFeed(base, member);

@@ -78,9 +78,12 @@ test('a wall is one group’s until it is given back', async () => {
     { id: other, name: 'Friday', teacherId: member, memberIds: [], dueOn: null },
     null,
   );
-  await giveToGroup(base, member, 'named_wall', wall, group.id);
-  await expect(giveToGroup(base, member, 'named_wall', wall, other)).rejects.toThrow('another group');
-  await giveToGroup(base, member, 'named_wall', wall, null);
-  await giveToGroup(base, member, 'named_wall', wall, other);
+  const give = (groupId: string, isGiven: boolean) =>
+    giveToGroup(base, member, 'named_wall', wall, { groupId, isGiven });
+  await give(group.id, true);
+  // Neither taken over nor given back by another group.
+  for (const isGiven of [true, false]) await expect(give(other, isGiven)).rejects.toThrow('another group');
+  await give(group.id, false);
+  await give(other, true);
   expect((await groupThings(base)).walls).toMatchObject([{ id: wall, groupId: other }]);
 });

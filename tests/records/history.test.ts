@@ -78,3 +78,23 @@ test('changes are found by person and kind, and read on from the last one seen',
   const older = await latestChanges(base, { memberId: other, what: 'glaze', before: seen.at(-1)!.id }, 2);
   expect(older.map(({ name }) => name)).toEqual(['One']);
 });
+
+test('who is no technician sees the changes of people that they made themselves, and all others', async () => {
+  const { base, member } = studio;
+  const [teacher, group] = [newId(), newId()];
+  await addMember(base, {
+    id: teacher,
+    name: 'Lin',
+    signIn: 'lin',
+    password: 'a wet clay bag',
+    role: 'teacher',
+  });
+  const draft = { name: 'Friday', teacherId: teacher, memberIds: [], dueOn: null };
+  await saveGroup(base, teacher, { id: group, ...draft }, null);
+  await saveGroup(base, member, { id: newId(), ...draft, name: 'Sunday' }, null);
+  const seen = await latestChanges(base, { peopleBy: teacher }, 100);
+  expect(new Set(seen.filter(({ what }) => what === 'member_group').map(({ rowId }) => rowId))).toEqual(
+    new Set([group]),
+  );
+  expect(seen.some(({ what, memberId }) => what === 'glaze' && memberId === member)).toBe(true);
+});

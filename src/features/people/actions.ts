@@ -263,9 +263,9 @@ export const saveOwnPin = action('saveOwnPin', ownPinSchema, async (member, type
 });
 
 /** Makes a round or a named wall a group's own, or nobody's again; a teacher for own groups. */
-export const giveGroup = action('giveGroup', giveSchema, async (member, { what, id, groupId, isGiven }) => {
-  await refuseForeignGroup(member, groupId);
-  await giveToGroup(db(), member.id, what, id, isGiven ? groupId : null);
+export const giveGroup = action('giveGroup', giveSchema, async (member, { what, id, ...given }) => {
+  await refuseForeignGroup(member, given.groupId);
+  await giveToGroup(db(), member.id, what, id, given);
   refresh();
   return null;
 });

@@ -51,6 +51,8 @@ export interface Queue {
   readonly proposals: readonly Proposal[];
   /** Pieces that are not glazed yet; they wait for no glaze kiln. */
   readonly bare: number;
+  /** Glazed pieces of which nothing says which fire they want. */
+  readonly unsaid: readonly string[];
   /** What a firing of each kiln usually needs. */
   readonly needs: Readonly<Record<string, FiringNeed>>;
 }
@@ -97,6 +99,7 @@ export async function queueOf(base: Db, now: Date): Promise<Queue> {
     hoursVersion: version,
     booked,
     bare: waiting.bare,
+    unsaid: waiting.unsaid,
     needs: Object.fromEntries(kilns.map((kiln) => [kiln.id, needOf(kiln)])),
     proposals: propose(loads, booked, hours, now, (kilnId) => {
       const kiln = kilns.find(({ id }) => id === kilnId)!;
@@ -146,21 +149,20 @@ function propose(
   });
 }
 
-/** Glazed pieces and refires with the fire each wants, and how many wait bare. */
-async function queuedPieces(base: Db): Promise<{ queued: Queued[]; bare: number }> {
+/** Glazed pieces and refires with the fire each wants, those of which nobody said it, and how many wait bare. */
+async function queuedPieces(base: Db): Promise<{ queued: Queued[]; unsaid: string[]; bare: number }> {
   const pieces = await shelfPieces(base, await waitingIds(base), null);
   const fires = await firesOf(base, pieces);
   const ready = pieces.filter(({ stage }) => stage !== 'made');
   return {
     bare: pieces.length - ready.length,
-    queued: ready.map((piece) => {
+    unsaid: ready.filter(({ id }) => !fires.has(id)).map(({ id }) => id),
+    queued: ready.flatMap((piece): Queued[] => {
+      const fire = fires.get(piece.id);
+      if (!fire) return [];
       const foot = footprintOf(piece.form, piece.widthMm, piece.runsFrom !== null);
-      return {
-        id: piece.id,
-        ...(fires.get(piece.id) ?? { cone: '6', atmosphere: 'oxidation' }),
-        area: (foot.widthMm + FINGER) * (foot.depthMm + FINGER),
-        dueOn: piece.dueOn,
-      };
+      const area = (foot.widthMm + FINGER) * (foot.depthMm + FINGER);
+      return [{ id: piece.id, ...fire, area, dueOn: piece.dueOn }];
     }),
   };
 }

@@ -98,7 +98,7 @@ export async function groupsSeenBy(base: Db, member: Member): Promise<Group[]> {
 export type GroupThing = 'round' | 'named_wall';
 
 /**
- * Makes a round or a named wall a group's own, or nobody's again.
+ * Makes a round or a named wall a group's own, or takes it from the group that has it.
  *
  * @throws NotFound; Refusal when it is another group's
  */
@@ -107,17 +107,18 @@ export async function giveToGroup(
   memberId: string,
   what: GroupThing,
   id: string,
-  groupId: string | null,
+  { groupId, isGiven }: { readonly groupId: string; readonly isGiven: boolean },
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const row = found(
       await trx<{ id: string; group_id: string | null }>(what).where({ id }).forUpdate().first('group_id'),
       'This',
     );
-    if (row.group_id !== null && groupId !== null && row.group_id !== groupId)
+    if (row.group_id !== null && row.group_id !== groupId)
       throw new Refusal('id', 'This is another group’s.');
-    await trx<{ id: string; group_id: string | null }>(what).where({ id }).update({ group_id: groupId });
-    await recordChange(trx, memberId, what, id, { group: row.group_id }, { group: groupId });
+    const after = isGiven ? groupId : null;
+    await trx<{ id: string; group_id: string | null }>(what).where({ id }).update({ group_id: after });
+    await recordChange(trx, memberId, what, id, { group: row.group_id }, { group: after });
   });
 }
 

@@ -60,13 +60,10 @@ export async function settingsForAnswer(base: Db): Promise<StudioSettings> {
   return { ...value, zone };
 }
 
-/** The units a member reads in: the own choice, else the studio's. */
-export async function unitsFor(base: Db, memberId: string): Promise<Units> {
-  const [{ value }, row] = await Promise.all([
-    studioSettings(base),
-    base('member').where({ id: memberId }).first('units'),
-  ]);
-  return { ...value.units, ...(row?.units ? fromJson<Partial<Units>>(row.units) : {}) };
+/** The units a member reads in: the own choice, else those of the studio. */
+export async function unitsFor(base: Db, memberId: string, ofStudio: Units): Promise<Units> {
+  const row = await base('member').where({ id: memberId }).first('units');
+  return { ...ofStudio, ...(row?.units ? fromJson<Partial<Units>>(row.units) : {}) };
 }
 
 /** Keeps the units a member chose; null for those of the studio again. */

@@ -24,9 +24,16 @@ export interface ChangeFilter {
   readonly memberId?: string | undefined;
   /** Only changes before this one. */
   readonly before?: string | undefined;
+  /** Whose changes of people are among them, beside those of everything else; those of all when left out. */
+  readonly peopleBy?: string | undefined;
 }
 
 type Columns = Readonly<Record<string, unknown>>;
+
+/** Records of people and of how they get in: for technicians, and for who changed them. */
+const OF_PEOPLE = [
+  ...['member', 'member_group', 'group_member', 'invitation', 'password_link', 'studio_device', 'setting'],
+];
 
 /** Records whose columns alone say all, so that an earlier state can be put back. */
 const PUT_BACK = ['body', 'glaze', 'kiln', 'programme', 'member_group'] as const;
@@ -94,7 +101,7 @@ async function namesOf(base: Db, changes: readonly { what: string; row_id: strin
 
 /** The latest changes in the studio, newest first. */
 export async function latestChanges(base: Db, filter: ChangeFilter, limit: number): Promise<StudioChange[]> {
-  const { what, rowId, memberId, before } = filter;
+  const { what, rowId, memberId, before, peopleBy } = filter;
   const query = base('change as c')
     .leftJoin('member as m', 'm.id', 'c.member_id')
     .whereNot('c.what', 'zone rules')
@@ -104,6 +111,8 @@ export async function latestChanges(base: Db, filter: ChangeFilter, limit: numbe
   if (rowId) void query.where('c.row_id', rowId);
   if (memberId) void query.where('c.member_id', memberId);
   if (before) void query.where('c.id', '<', before);
+  if (peopleBy)
+    void query.where((one) => void one.whereNotIn('c.what', OF_PEOPLE).orWhere('c.member_id', peopleBy));
   const rows = await rowsOf<{ c: 'change'; m: Maybe<'member'> }>()(
     query,
     ...([

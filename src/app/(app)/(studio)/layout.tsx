@@ -12,11 +12,11 @@ import { AppFrame } from '@/ui/frame';
 export default async function StudioLayout({ children }: { children: ReactNode }) {
   // Which pages somebody sees, each page decides.
   const member = (await currentMember()) ?? redirect('/sign-in');
-  const [studio, device, live, units] = await Promise.all([
-    studioNow(),
+  const studio = await studioNow();
+  const [device, live, units] = await Promise.all([
     currentDevice(),
     listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 }),
-    unitsFor(db(), member.id),
+    unitsFor(db(), member.id, studio.units),
   ]);
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>

@@ -36,29 +36,30 @@ export async function groupModel(member: Member, id: string, now: Date) {
   ]);
   const makers = new Set(group.memberIds);
   const isLate = (opens: Date | null) => group.dueOn !== null && (!opens || dayOf(opens) > group.dueOn);
-  const ofGroup = async (ids: readonly string[]) =>
-    ids.length ? (await listPieces(db(), { groupId: id, ids, limit: ids.length })).total : 0;
-  const loads = await Promise.all(
-    queue.proposals.map(async (load): Promise<GroupLoad> => {
-      const opens = load.slot?.opens ?? null;
-      return {
-        ...{ cone: load.cone, atmosphere: load.atmosphere, firingId: load.firingId, opens },
-        count: await ofGroup(load.pieces.map((piece) => piece.id)),
-        kiln: queue.kilns.find((kiln) => kiln.id === load.kilnId)?.name ?? null,
-        isLate: isLate(opens),
-      };
-    }),
+  const loaded = await Promise.all(queue.booked.map(({ firing }) => loadedIds(db(), firing.id)));
+  const inQueue = queue.proposals.map((load) => load.pieces.map((piece) => piece.id));
+  const ids = [...loaded, ...inQueue, queue.unsaid].flat();
+  const own = new Set(
+    (await listPieces(db(), { groupId: id, ids, limit: ids.length })).rows.map((piece) => piece.id),
   );
-  const inKiln = await Promise.all(
-    queue.booked.map(async ({ firing, opens }): Promise<GroupLoad> => ({
-      ...{ cone: firing.cone, atmosphere: firing.atmosphere, firingId: firing.id, opens },
-      count: await ofGroup(await loadedIds(db(), firing.id)),
-      kiln: `${firing.kilnName} ${firing.number}`,
+  const countOf = (all: readonly string[]) => all.filter((one) => own.has(one)).length;
+  const loads = queue.proposals.map((load, i): GroupLoad => {
+    const opens = load.slot?.opens ?? null;
+    return {
+      ...{ cone: load.cone, atmosphere: load.atmosphere, firingId: load.firingId, opens },
+      count: countOf(inQueue[i]!),
+      kiln: queue.kilns.find((kiln) => kiln.id === load.kilnId)?.name ?? null,
       isLate: isLate(opens),
-    })),
-  );
+    };
+  });
+  const inKiln = queue.booked.map(({ firing, opens }, i): GroupLoad => ({
+    ...{ cone: firing.cone, atmosphere: firing.atmosphere, firingId: firing.id, opens },
+    count: countOf(loaded[i]!),
+    kiln: `${firing.kilnName} ${firing.number}`,
+    isLate: isLate(opens),
+  }));
   const some = (all: readonly GroupLoad[]) => all.filter(({ count }) => count > 0);
-  const own = <T extends { groupId: string | null }>(all: readonly T[]) =>
+  const ofGroup = <T extends { groupId: string | null }>(all: readonly T[]) =>
     all.filter((one) => one.groupId === id);
   const free = <T extends { groupId: string | null }>(all: readonly T[]) =>
     mayChange ? all.filter((one) => one.groupId === null) : [];
@@ -68,13 +69,15 @@ export async function groupModel(member: Member, id: string, now: Date) {
     members: people
       .filter((one) => makers.has(one.id))
       .map(({ id: memberId, name, pieces: made }) => ({ id: memberId, name, pieces: made })),
+    unsaid: countOf(queue.unsaid),
+    isDayPast: group.dueOn !== null && group.dueOn < dayOf(now),
     inKiln: some(inKiln),
     loads: some(loads),
     pieces: pieces.rows.map(({ id: pieceId, label, stage, maker }) => ({ id: pieceId, label, stage, maker })),
     pieceCount: pieces.total,
-    rounds: own(things.rounds),
+    rounds: ofGroup(things.rounds),
     freeRounds: free(things.rounds),
-    walls: own(things.walls),
+    walls: ofGroup(things.walls),
     freeWalls: free(things.walls),
     openings,
     now,

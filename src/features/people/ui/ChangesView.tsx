@@ -6,6 +6,7 @@ import { FormErrors, PageHeader, SelectField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useAddress } from '@/ui/useAddress';
 import { useMutation } from '@/ui/useMutation';
+import { useUnits } from '@/ui/units';
 import { takeBack } from '../actions';
 import { changedFields, deedWords, kindWords } from '../model/changeWords';
 import css from './people.module.css';
@@ -23,6 +24,7 @@ interface Props {
 
 /** Who changed what, day by day, from what to what; with a way back where nothing was written over it since. */
 export function ChangesView({ changes, filter, kinds, people, older, me }: Props) {
+  const units = useUnits();
   const { run, isBusy, errors } = useMutation();
   const { change: setAddress } = useAddress();
   const choose = (name: string) => (value: string) =>
@@ -74,9 +76,10 @@ export function ChangesView({ changes, filter, kinds, people, older, me }: Props
               <li key={one.id} className={css.change}>
                 <span className="figures quiet">{wordsOf(one.at, 'time')}</span>
                 <span>
-                  <b>{one.by ?? 'Jiten'}</b> {deedWords(one)} {kindWords(one.what)} <b>{one.name}</b>
+                  <b>{one.by ?? 'Jiten'}</b> {deedWords(one)}{' '}
+                  {one.memberId !== one.rowId && <b>{one.name}</b>}
                   <span className={css.fields}>
-                    {changedFields(one).map(({ field, from, to }) => (
+                    {changedFields(one, units).map(({ field, from, to }) => (
                       <span key={field}>
                         {field}:{' '}
                         {from !== null && (

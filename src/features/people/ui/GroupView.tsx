@@ -1,4 +1,5 @@
 'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { shortDay, wordsOf } from '@/core/time';
@@ -7,14 +8,13 @@ import { Flame } from '@/ui/Flame';
 import { LinkButton } from '@/ui/LinkButton';
 import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { useMutation } from '@/ui/useMutation';
-import Button from '@mui/material/Button';
 import { giveGroup } from '../actions';
 import type { GroupLoad, GroupModel } from '../server/groupModel';
 import css from './people.module.css';
 
 /** A class: what of it waits for the kiln and until when, its pieces, rounds, walls, openings and people. */
 export function GroupView(model: GroupModel) {
-  const { group, mayChange, members, inKiln, loads, pieces, pieceCount, openings } = model;
+  const { group, mayChange, members, inKiln, loads, unsaid, isDayPast, pieces, pieceCount, openings } = model;
   return (
     <>
       <RefreshOnChange from="/api/v1/live" />
@@ -32,7 +32,8 @@ export function GroupView(model: GroupModel) {
         )}
       </PageHeader>
       <TwoColumns
-        at="right"
+        at="left"
+        isMarginLast
         aside={
           <section aria-label="Members">
             <h2>Members</h2>
@@ -48,7 +49,7 @@ export function GroupView(model: GroupModel) {
           </section>
         }
       >
-        <section aria-label="For the kiln">
+        <section aria-label="For the kiln" className={css.part}>
           <h2>For the kiln{group.dueOn && `, fired by ${shortDay(group.dueOn)}`}</h2>
           <ul>
             {inKiln.map((load) => (
@@ -57,10 +58,19 @@ export function GroupView(model: GroupModel) {
             {loads.map((load) => (
               <Load key={`${load.cone} ${load.atmosphere}`} load={load} dueOn={group.dueOn} isWaiting />
             ))}
+            {unsaid > 0 && (
+              <li className={css.line}>
+                <b>{unsaid === 1 ? '1 piece' : `${unsaid} pieces`}</b>
+                <span className={isDayPast ? 'heat' : 'quiet'}>
+                  nobody has said at which cone
+                  {isDayPast && group.dueOn && `: too late for ${shortDay(group.dueOn)}`}
+                </span>
+              </li>
+            )}
           </ul>
-          {inKiln.length + loads.length === 0 && <p>Nothing of this group waits for a kiln.</p>}
+          {inKiln.length + loads.length + unsaid === 0 && <p>Nothing of this group waits for a kiln.</p>}
         </section>
-        <section aria-label="Pieces" className={css.section}>
+        <section aria-label="Pieces" className={`${css.section} ${css.part}`}>
           <h2>Pieces</h2>
           {pieceCount === 0 && <p>None yet.</p>}
           <ul className={css.labels}>
@@ -79,7 +89,7 @@ export function GroupView(model: GroupModel) {
             <Link href={`/pieces?group=${group.id}`}>All {pieceCount} pieces</Link>
           )}
         </section>
-        <section aria-label="Openings" className={css.section}>
+        <section aria-label="Openings" className={`${css.section} ${css.part}`}>
           <h2>What came out</h2>
           {openings.length === 0 && <p>No firing with a piece of this group is open yet.</p>}
           <ul>
@@ -100,6 +110,7 @@ export function GroupView(model: GroupModel) {
           {...{ group, mayChange }}
           title="Rounds"
           what="round"
+          hint="None yet. A round that you lay out can be taken in here."
           own={model.rounds.map(({ id, number, name }) => ({
             id,
             name: `${number} ${name}`,
@@ -111,6 +122,7 @@ export function GroupView(model: GroupModel) {
           {...{ group, mayChange }}
           title="Walls"
           what="named_wall"
+          hint="None yet. Name a wall on the wall page, and it can be taken in here."
           own={model.walls.map(({ id, name, search }) => ({ id, name, href: `/wall?${search}` }))}
           free={model.freeWalls}
         />
@@ -148,11 +160,14 @@ function Things({
   mayChange,
   title,
   what,
+  hint,
   own,
   free,
 }: Pick<GroupModel, 'group' | 'mayChange'> & {
   title: string;
   what: 'round' | 'named_wall';
+  /** What to do first, when there is none to take in. */
+  hint: string;
   own: readonly (Named & { readonly href: string })[];
   free: readonly Named[];
 }) {
@@ -161,9 +176,9 @@ function Things({
   const give = (id: string, isGiven: boolean) =>
     run(() => giveGroup({ what, id, groupId: group.id, isGiven })).then(() => setChosen(''));
   return (
-    <section aria-label={title} className={css.section}>
+    <section aria-label={title} className={`${css.section} ${css.part}`}>
       <h2>{title}</h2>
-      {own.length === 0 && <p>None yet.</p>}
+      {own.length === 0 && <p>{mayChange && free.length === 0 ? hint : 'None yet.'}</p>}
       <ul>
         {own.map((one) => (
           <li key={one.id} className={css.line}>

@@ -22,8 +22,10 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const member = await requireMember('/changes');
   const { what, id: rowId, by: memberId, before } = querySchema.parse(await searchParams);
   const filter = { what, rowId, memberId, before };
+  const isTechnician = hasRole(member.role, 'technician');
+  const seen = isTechnician ? filter : { ...filter, peopleBy: member.id };
   const [changes, kinds, people] = await Promise.all([
-    latestChanges(db(), filter, SHOWN + 1),
+    latestChanges(db(), seen, SHOWN + 1),
     changedKinds(db()),
     listPeople(db()),
   ]);
@@ -33,7 +35,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       {...{ changes: shown, filter, kinds }}
       people={people.filter(({ signIn }) => signIn !== null).map((one) => ({ id: one.id, name: one.name }))}
       older={changes.length > SHOWN ? shown.at(-1)!.id : null}
-      me={{ id: member.id, isTechnician: hasRole(member.role, 'technician') }}
+      me={{ id: member.id, isTechnician }}
     />
   );
 }
