@@ -1,14 +1,13 @@
-'use client';
 import { LinkButton } from './LinkButton';
-import { useRole } from './MemberContext';
+import { ForRole } from './ForRole';
 
 /** The way from a record to who changed it, for those who see the changes. */
 export function WhoChanged({ id }: { id: string }) {
-  const role = useRole();
-  if (role !== 'technician' && role !== 'teacher') return null;
   return (
-    <LinkButton size="small" className="no-print" href={`/changes?id=${id}`}>
-      Who changed what
-    </LinkButton>
+    <ForRole least="teacher">
+      <LinkButton size="small" className="no-print" href={`/changes?id=${id}`}>
+        Who changed what
+      </LinkButton>
+    </ForRole>
   );
 }

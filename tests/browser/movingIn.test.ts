@@ -144,11 +144,15 @@ test('a studio moves in', async ({ page, browser }) => {
     // Nobody chose a clay yet: none is taken for granted.
     await student.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(student.getByText('Choose a clay.')).toBeVisible();
+    // Said where it can be seen, though Save stands at the foot of a long page.
+    await expect(student.getByText('Not saved: one thing is missing or wrong.')).toBeInViewport();
     await choose(student, 'Clay', 'Cutting Red');
     await expect(student.getByRole('textbox', { name: 'Height, in' })).toHaveValue('3.94');
     await addCoat(student, 'Sleeper');
     await student.getByRole('button', { name: 'Save', exact: true }).click();
-    await student.getByRole('alert').getByRole('link').first().click();
+    const number = student.getByRole('alert').getByRole('link').first();
+    await expect(number).toBeInViewport();
+    await number.click();
     await expect(student.getByRole('link', { name: 'Correct' })).toBeVisible();
     wrens = new URL(student.url()).pathname;
     expect(wrens).toBe('/pieces/KW-0001');

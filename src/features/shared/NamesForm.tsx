@@ -7,6 +7,7 @@ import type { Outcome } from '@/auth';
 import { FormErrors } from '@/ui/kit';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
+import css from '@/ui/cards.module.css';
 import { readNames } from './names';
 
 interface Props {
@@ -29,7 +30,7 @@ export function NamesForm({ what, known, save }: Props) {
     if (!ids.current.has(name)) ids.current.set(name, ulid());
     return ids.current.get(name)!;
   };
-  const plural = `${what}${fresh.length === 1 ? '' : what.endsWith('s') ? 'es' : 's'}`;
+  const plural = `${what}${fresh.length === 1 ? '' : 's'}`;
   const add = async () => {
     if ((await run(() => save(fresh.map((name) => ({ id: idOf(name), name }))))) === undefined) return;
     setSaid(`${fresh.length} ${plural} added.`);
@@ -37,7 +38,8 @@ export function NamesForm({ what, known, save }: Props) {
     drop();
   };
   return (
-    <div style={{ display: 'grid', gap: 10 }}>
+    <section className={css.card} aria-label={`Several ${what}s`}>
+      <h2>Several {what}s</h2>
       <TextField
         label={`One ${what} a line`}
         multiline
@@ -59,6 +61,6 @@ export function NamesForm({ what, known, save }: Props) {
       </Button>
       <p role="status">{said}</p>
       <FormErrors errors={errors} />
-    </div>
+    </section>
   );
 }

@@ -35,19 +35,19 @@ export function ClaysView({
         at="right"
         aside={
           mayChange &&
-          adding && (
+          adding &&
+          (adding === 'several' ? (
+            <NamesForm
+              what="clay"
+              known={bodies.map(({ name }) => name)}
+              save={(named) => addClays({ named })}
+            />
+          ) : (
             <>
               <BodyCard body={null} />
-              <details open={adding === 'several'}>
-                <summary>Several at once</summary>
-                <NamesForm
-                  what="clay"
-                  known={bodies.map(({ name }) => name)}
-                  save={(named) => addClays({ named })}
-                />
-              </details>
+              <LinkButton href="/clays?add=several">Several at once</LinkButton>
             </>
-          )
+          ))
         }
       >
         <ul className={css.list}>

@@ -47,19 +47,19 @@ export function GlazesView({ glazes, swatches, adding, mayChange }: Props) {
         at="right"
         aside={
           mayChange &&
-          adding && (
+          adding &&
+          (adding === 'several' ? (
+            <NamesForm
+              what="glaze"
+              known={glazes.map(({ name }) => name)}
+              save={(named) => addGlazes({ named })}
+            />
+          ) : (
             <>
               <GlazeCard glaze={null} />
-              <details open={adding === 'several'}>
-                <summary>Several at once</summary>
-                <NamesForm
-                  what="glaze"
-                  known={glazes.map(({ name }) => name)}
-                  save={(named) => addGlazes({ named })}
-                />
-              </details>
+              <LinkButton href="/glazes?add=several">Several at once</LinkButton>
             </>
-          )
+          ))
         }
       >
         <ul className={css.list}>

@@ -29,7 +29,17 @@ interface Props extends Queue {
 }
 
 /** Ready to load for which fire, what is planned, and what to fire next. */
-export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare, now, mayPlan }: Props) {
+export function QueueView({
+  kilns,
+  hours,
+  hoursVersion,
+  booked,
+  proposals,
+  bare,
+  unsaid,
+  now,
+  mayPlan,
+}: Props) {
   const router = useRouter();
   const { run, isBusy, errors } = useMutation();
   const [idOf] = useIdempotentId();
@@ -86,6 +96,14 @@ export function QueueView({ kilns, hours, hoursVersion, booked, proposals, bare,
             />
           ))}
         </ul>
+        {unsaid.length > 0 && (
+          <p className="quiet">
+            <span className="figures">{unsaid.length}</span>{' '}
+            {unsaid.length === 1 ? 'glazed piece has' : 'glazed pieces have'} no cone yet: no round, no
+            earlier firing, and a glaze that was never fired here. Load {unsaid.length === 1 ? 'it' : 'them'}{' '}
+            into the firing you choose.
+          </p>
+        )}
         {bare > 0 && (
           <p className="quiet">
             <span className="figures">{bare}</span> more are made and not glazed yet.

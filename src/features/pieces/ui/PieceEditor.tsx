@@ -13,6 +13,7 @@ import { withEdge, withoutCoat, type BodyChoice, type GlazeChoice } from '../mod
 import { BandDrawing } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
 import { PieceFacts } from './PieceFacts';
+import { useEffect, useRef } from 'react';
 import css from './pieces.module.css';
 import { usePieceEditor, type PieceEditorState } from './usePieceEditor';
 
@@ -112,8 +113,13 @@ function SaveResult({
   errorOf,
   theirs,
 }: Pick<PieceEditorState, 'saved' | 'errors' | 'errorOf' | 'theirs'>) {
+  const box = useRef<HTMLDivElement>(null);
+  // Saved from the foot of a long page, it would be said above the screen.
+  useEffect(() => {
+    if (saved ?? errors.length) box.current?.scrollIntoView({ block: 'nearest' });
+  }, [saved, errors]);
   return (
-    <>
+    <div ref={box} className={css.result}>
       {saved && (
         <Alert severity="success" variant="outlined" sx={{ mb: 2 }}>
           Saved{' '}
@@ -132,7 +138,7 @@ function SaveResult({
             `Not saved: ${errors.length === 1 ? 'one thing is' : `${errors.length} things are`} missing or wrong. Nothing was lost.`}
         </Alert>
       )}
-    </>
+    </div>
   );
 }
 

@@ -2,6 +2,7 @@ import { celsius } from '@/core/units';
 import { QuantityText } from '@/ui/units';
 import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
+import { ForRole } from '@/ui/ForRole';
 import { LinkButton } from '@/ui/LinkButton';
 import { defectName } from '@/core/vocabulary';
 import type { TestRequest } from '@/records/dictionary';
@@ -57,9 +58,11 @@ export function Today({
         <h1>{dayWords(now)}</h1>
         <p className="quiet">Good day, {name.split(' ')[0]}.</p>
         <Acts>
-          <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
-            New piece
-          </LinkButton>
+          <ForRole least="student">
+            <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
+              New piece
+            </LinkButton>
+          </ForRole>
         </Acts>
       </PageHeader>
       {job && (
@@ -83,7 +86,7 @@ export function Today({
         {kilns.length === 0 && (
           <div className={css.kiln}>
             <p>No kiln yet.</p>
-            <LinkButton variant="contained" href="/kilns?at=new">
+            <LinkButton variant={steps ? 'outlined' : 'contained'} href="/kilns?at=new">
               Add the first kiln
             </LinkButton>
           </div>
@@ -255,7 +258,9 @@ function KilnCard({
       {live.length === 0 && (
         <div className={css.live}>
           <p className="quiet">at rest{last && <>, last fired {dayWords(last.plannedOn)}</>}</p>
-          <LinkButton href="/kilns">Plan a firing</LinkButton>
+          <ForRole least="teacher">
+            <LinkButton href="/kilns">Plan a firing</LinkButton>
+          </ForRole>
         </div>
       )}
     </div>
