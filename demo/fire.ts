@@ -1,5 +1,3 @@
-import { sayMessage } from '../src/core/units';
-import { saySegments } from '@/core/firing';
 import type { Fate } from '@/core/vocabulary';
 import { newId, type Db } from '@/records/platform';
 import { advanceFiring, loadPieces, saveFiring } from '@/records/firings';
@@ -37,7 +35,7 @@ export async function fire(
       startsAt: plan.kiln === 'two' ? '07:00' : '08:00',
       programmeId: saved ? studio.programmes.get(saved)! : null,
       segments: saved ? segments : null,
-      programme: saved ? `${saved}: ${sayMessage(saySegments(segments))}` : plan.programme,
+      programme: saved ? saved : plan.programme,
       remarks,
     },
     null,

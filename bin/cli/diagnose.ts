@@ -1,4 +1,4 @@
-import { sayMessage } from '../../src/core/units';
+import { METRIC, sayMessage } from '../../src/core/units';
 import { z } from 'zod';
 import { CONE_KEYS, FLAGS, INGREDIENTS, NUMBERS, rank, WORDS } from '../../src/core/clinic';
 import { DEFECTS, type DefectId, type Cone } from '../../src/core/vocabulary';
@@ -58,8 +58,8 @@ export const diagnose: Command = (input) => {
         score,
         because: because.map(({ words }) => words),
         against: against.map(({ words }) => words),
-        remedies: cause.remedies.map(({ act }) => sayMessage(act)),
-        test: sayMessage(cause.test),
+        remedies: cause.remedies.map(({ act }) => sayMessage(act, METRIC)),
+        test: sayMessage(cause.test, METRIC),
         ...(partner && { with: partner }),
       })),
       other,

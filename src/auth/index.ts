@@ -3,6 +3,7 @@ export {
   currentDevice,
   currentMember,
   otherMemberFailure,
+  readerUnits,
   refuseReader,
   requireMember,
   SIGNED_OUT,

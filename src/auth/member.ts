@@ -1,3 +1,4 @@
+import type { Units } from '@/core/units';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { input as Input, output, ZodType } from 'zod';
@@ -8,6 +9,7 @@ import {
   deviceBy,
   memberOfSession,
   settingsForAnswer,
+  unitsFor,
   type Member,
   type SignedIn,
   type Touched,
@@ -37,6 +39,12 @@ export const currentMember = cache(async (): Promise<SignedIn | null> => {
   const { sessionId } = await sealedSession();
   const [member] = await Promise.all([sessionId ? memberOfSession(db(), sessionId) : null, studioNow()]);
   return member;
+});
+
+/** The units that the reader of this answer reads in. */
+export const readerUnits = cache(async (): Promise<Units> => {
+  const [member, { units }] = await Promise.all([currentMember(), studioNow()]);
+  return member ? unitsFor(db(), member.id, units) : units;
 });
 
 /** The device of the studio that this request comes from, or null. */

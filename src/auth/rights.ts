@@ -52,10 +52,13 @@ export const RIGHTS = {
   makePasswordLink: technicians,
   dropFactor: technicians,
   saveStudio: technicians,
+  saveLogo: technicians,
+  removeLogo: technicians,
   skipStep: technicians,
   // A teacher what they changed themselves.
   takeBack: teachers,
   saveSeries: technicians,
+  removeSeries: technicians,
   makeDevice: technicians,
   removeDevice: technicians,
 

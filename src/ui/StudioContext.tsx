@@ -1,16 +1,18 @@
 'use client';
 import { createContext, use, type ReactNode } from 'react';
 import { setStudioClock } from '@/core/time';
+import { setDecimalMark } from '@/core/units';
 import { ATMOSPHERES, CONES, type Atmosphere, type Cone } from '@/core/vocabulary';
 import type { StudioSettings } from '@/records/people';
 
-type Shown = Pick<StudioSettings, 'zone' | 'dates' | 'cones' | 'atmospheres'>;
+type Shown = Pick<StudioSettings, 'zone' | 'dates' | 'decimals' | 'cones' | 'atmospheres'>;
 
 const Context = createContext<Pick<Shown, 'cones' | 'atmospheres'>>({ cones: [], atmospheres: [] });
 
-/** Tells the components within what the studio works with, and sets its clock before any of them writes a time. */
+/** Tells the components within what the studio works with, and sets its clock and its decimal mark before any of them writes a time or a number. */
 export function StudioProvider({ studio, children }: { studio: Shown; children: ReactNode }) {
   setStudioClock(studio);
+  setDecimalMark(studio.decimals);
   return <Context value={studio}>{children}</Context>;
 }
 

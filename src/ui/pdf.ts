@@ -5,6 +5,14 @@ import type { Writable } from 'node:stream';
 import PDFDocument from 'pdfkit';
 import { withFallbackFonts } from './pdfFonts';
 
+/** What stands at the head of a studio's prints. */
+export interface Letterhead {
+  /** Empty when the studio has no name yet. */
+  readonly studio: string;
+  /** As JPEG. */
+  readonly logo: Buffer | null;
+}
+
 const FONTS = {
   plain: 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
   bold: 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-600-normal.woff',
@@ -39,16 +47,40 @@ export async function openPdf(
   };
 }
 
+const HEAD = { top: 22, height: 34, wide: 140 };
+
+/**
+ * Sets the studio's name and picture on a line of their own at the top of a page; nothing where there is neither.
+ *
+ * @param left,right edges of what is printed, pt
+ * @returns how far down it reaches, pt; 0 where there is nothing
+ */
+export function setLetterhead(
+  pdf: PDFKit.PDFDocument,
+  { studio, logo }: Letterhead,
+  left: number,
+  right: number,
+): number {
+  if (!studio && !logo) return 0;
+  const { top, height, wide } = HEAD;
+  if (logo) pdf.image(logo, right - wide, top, { fit: [wide, height], align: 'right', valign: 'center' });
+  pdf
+    .font('bold')
+    .fontSize(10)
+    .text(studio, left, top + height / 2 - 6, { width: right - left - wide, lineBreak: false });
+  return top + height;
+}
+
 const LEFT = 48;
 const WIDTH = 500;
 const BOTTOM = 790;
 const TOP = 40;
 
 /** Running text on A4: lines and parts that go on to the next page by themselves, and rows of pictures. */
-export async function openPages(title: string) {
+export async function openPages(title: string, head: Letterhead) {
   const { pdf, finish } = await openPdf(title);
   pdf.addPage();
-  pdf.y = TOP;
+  pdf.y = Math.max(TOP, setLetterhead(pdf, head, LEFT, LEFT + WIDTH) + 12);
   const line = (text: string, size = 11, font: 'plain' | 'bold' = 'plain', gap = 4) => {
     pdf.font(font).fontSize(size);
     if (pdf.y + pdf.heightOfString(text, { width: WIDTH }) > BOTTOM) pdf.addPage().y = TOP;

@@ -54,7 +54,7 @@ test.each([
 );
 
 test('a field for a quantity takes other units than its own, and says what it understood', () => {
-  const us = { temperature: '°F', length: 'in', mass: 'lb' } as const;
+  const us = { temperature: '°F', length: 'in', mass: 'lb', volume: 'gal' } as const;
   const inches = readIn('length', us);
   expect(inches('4 1/2')).toEqual({ value: 4.5, error: null });
   expect(inches('11,43 cm')).toEqual({ value: expect.closeTo(4.5, 9), error: null, note: '= 4.50 in' });

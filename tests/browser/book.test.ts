@@ -9,7 +9,7 @@ test('guide words name the first and the last headword of a page, also of one th
   const sink = new PassThrough();
   const chunks: Buffer[] = [];
   sink.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const book = await openBook('A book', sink);
+  const book = await openBook('A book', sink, { studio: '', logo: null });
   const next = random('book');
   const begun: (readonly [string, number])[] = [];
   for (let letter = 0; letter < 3; letter++) {
@@ -54,7 +54,7 @@ test('names in six scripts are printed with their letters, in the line and in th
     '織部 青瓷 オリベ',
     '백자 청자',
   ];
-  const { pdf, line, finish } = await openPages('Six scripts');
+  const { pdf, line, finish } = await openPages('Six scripts', { studio: '', logo: null });
   for (const name of names) line(`${name}: a glaze of ours`, 11, 'bold');
   line(`${names[4]} `.repeat(30));
   expect(pdf.y).toBeGreaterThan(150);

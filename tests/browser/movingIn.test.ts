@@ -89,8 +89,8 @@ test('a studio moves in', async ({ page, browser }) => {
 
   await test.step('two kilns, four clays and twelve glazes', async () => {
     for (const [name, size, heat] of [
-      ['Number One', 'top loader, 190 litres', 'electric'],
-      ['The Barge', 'front loader, 500 litres', 'gas'],
+      ['Number One', 'top loader, 6.7 cu ft', 'electric'],
+      ['The Barge', 'large front loader, 17.7 cu ft', 'gas'],
     ] as const) {
       await open(page, '/kilns?at=new');
       const kiln = page.getByRole('form', { name: 'Kiln' });

@@ -1,6 +1,15 @@
 import { TOTP } from 'otpauth';
 import { FORMER_MEMBER, type Role } from '@/core/vocabulary';
-import { newId, NotFound, Refusal, saveSeriesOf, seriesOf, type Db } from '@/records/platform';
+import {
+  newId,
+  listSeries,
+  NotFound,
+  Refusal,
+  removeSeriesOf,
+  reserveNumbers,
+  saveSeriesOf,
+  type Db,
+} from '@/records/platform';
 import {
   acceptInvitation,
   accountOf,
@@ -202,18 +211,18 @@ test('a second factor is in use once a code of it was typed; no code is taken tw
 
 test('a member reads in own units, else in those of the studio', async () => {
   const id = await somebody('Lin Osei', 'lin');
-  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g' });
+  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'cm', mass: 'g', volume: 'l' });
   const { value, version } = await studioSettings(base);
   const us = {
     ...value,
     name: 'Signal Works',
-    units: { temperature: '°F', length: 'in', mass: 'lb' },
+    units: { temperature: '°F', length: 'in', mass: 'lb', volume: 'gal' },
   } as const;
   await saveStudioSettings(base, studio.member, us, version);
   expect(await unitsOf(id)).toEqual(us.units);
   await saveOwnUnits(base, id, { temperature: '°C' });
-  await saveOwnUnits(base, id, { mass: 'g' });
-  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'in', mass: 'g' });
+  await saveOwnUnits(base, id, { mass: 'g', volume: 'l' });
+  expect(await unitsOf(id)).toEqual({ temperature: '°C', length: 'in', mass: 'g', volume: 'l' });
   await saveOwnUnits(base, id, null);
   expect(await unitsOf(id)).toEqual(us.units);
   await expect(saveStudioSettings(base, studio.member, value, version)).rejects.toMatchObject({
@@ -286,16 +295,35 @@ test('a session by PIN ends with its device, and after an hour without use', asy
   expect(await deviceBy(base, device)).toBeNull();
 });
 
-test('piece numbers go on from where they are, under other letters', async () => {
-  const before = await seriesOf(base);
-  const [piece] = await savePieces(base, studio.member, tile(studio, []), [newId()]);
-  await expect(saveSeriesOf(base, studio.member, { prefix: 'KW', next: before.next })).rejects.toMatchObject({
-    field: 'next',
-  });
-  await saveSeriesOf(base, studio.member, { prefix: 'KW', next: 500 });
-  const [later] = await savePieces(base, studio.member, tile(studio, []), [newId()]);
-  expect([piece, later].map((one) => one!.label)).toEqual([
-    `${before.prefix}-${String(before.next).padStart(4, '0')}`,
-    'KW-0500',
-  ]);
+test('each series counts on by itself, and no number is given twice under the same letters', async () => {
+  const [usual] = await listSeries(base);
+  const save = (series: Parameters<typeof savePieces>[4] = {}) =>
+    savePieces(base, studio.member, tile(studio, []), [newId()], series).then(([piece]) => piece!.label);
+  const change = (prefix: string, next: number, use: 'usual' | 'rounds' | 'chosen', before: string | null) =>
+    saveSeriesOf(base, studio.member, { prefix, next, use }, before);
+  const nextOf = async () =>
+    Object.fromEntries((await listSeries(base)).map((one) => [one.prefix, one.next]));
+  const first = usual!.next;
+  const padded = (n: number) => String(n).padStart(4, '0');
+  expect(await save()).toBe(`SW-${padded(first)}`);
+  await change('TT', 500, 'chosen', null);
+  expect(await save({ series: { prefix: 'TT' } })).toBe('TT-0500');
+  expect(await save({ series: 'rounds' })).toBe(`SW-${padded(first + 1)}`);
+  await change('TT', 501, 'rounds', 'TT');
+  expect(await save({ series: 'rounds' })).toBe('TT-0501');
+  expect(await nextOf()).toEqual({ SW: first + 2, TT: 502 });
+  // What was given out under some letters is not given again, whatever became of their series.
+  await expect(change('TT', 501, 'rounds', 'TT')).rejects.toMatchObject({ field: 'next' });
+  await removeSeriesOf(base, studio.member, 'TT');
+  await expect(change('TT', 501, 'chosen', null)).rejects.toMatchObject({ field: 'next' });
+  await expect(save({ series: { prefix: 'TT' } })).rejects.toMatchObject({ field: 'series' });
+  await expect(change('SW', 9000, 'chosen', null)).rejects.toMatchObject({ field: 'prefix' });
+  await expect(change('SW', first + 2, 'chosen', 'SW')).rejects.toMatchObject({ field: 'use' });
+  await expect(removeSeriesOf(base, studio.member, 'SW')).rejects.toThrow(Refusal);
+  // Under new letters the count may begin again; a device keeps the numbers that it holds.
+  const held = await reserveNumbers(base, studio.member, { id: newId(), device: 'phone' });
+  await change('KW', 1, 'usual', 'SW');
+  expect(await save()).toBe('KW-0001');
+  expect(held.prefix).toBe('SW');
+  await expect(change('SW', held.last, 'chosen', null)).rejects.toMatchObject({ field: 'next' });
 });

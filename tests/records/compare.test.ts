@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { METRIC, sayMessage } from '@/core/units';
 import { newId } from '@/records/platform';
 import { piecePage, type PiecePage, savePieces } from '@/records/pieces';
 import { recordPiece } from '@/records/openings';
@@ -35,7 +35,7 @@ test('pieces are compared by the stack they share, and one thing done differentl
     (n) => (n === 0 ? { colour: '#553322' } : { colour: '#775544', defects: pits, surface: 'satin' }),
   );
   const compared = zonesToCompare([once!, twice!], []);
-  expect(compared.map(({ zone, piece }) => sayMessage(zoneWords(zone!, piece)))).toEqual([
+  expect(compared.map(({ zone, piece }) => sayMessage(zoneWords(zone!, piece), METRIC))).toEqual([
     'Sleeper, all over',
     'Sleeper, all over',
   ]);

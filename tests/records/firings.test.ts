@@ -1,4 +1,4 @@
-import { sayMessage } from '../../src/core/units';
+import { METRIC, sayMessage } from '../../src/core/units';
 import { pollOnce, ControllerError, type KilnDriver } from '@/kiln-poller';
 import { climbAt, saySegments, USUAL_HOURS } from '@/core/firing';
 import {
@@ -287,7 +287,7 @@ test('two people who change one kiln are told; a programme keeps what firings fo
     {
       ...{ id, kilnId, kind: 'glaze', cone: '6', atmosphere: 'oxidation', plannedOn: '2026-11-30' },
       ...{ startsAt: '09:00', programmeId: programme.id, segments: SEGMENTS, remarks: '' },
-      programme: sayMessage(saySegments(SEGMENTS)),
+      programme: sayMessage(saySegments(SEGMENTS), METRIC),
     },
     null,
   );

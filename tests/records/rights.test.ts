@@ -16,7 +16,7 @@ const STUDENTS = [
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [
   ...['saveKilnForm', 'savePart', 'setPartEnded', 'makePasswordLink', 'saveStudio', 'dropFactor'],
-  ...['saveSeries', 'makeDevice', 'removeDevice', 'skipStep'],
+  ...['saveSeries', 'removeSeries', 'removeLogo', 'makeDevice', 'removeDevice', 'skipStep'],
   ...['savePersonCard', 'letLeave', 'letReturn', 'mergeMakers'],
 ];
 /** What anybody who is signed in does with the own account. */
@@ -27,7 +27,7 @@ const ANYBODY = [
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];
 /** Rights of routes: no action has their names. */
-const OF_ROUTES = ['addPhoto', 'writeOpening', 'reserveNumbers', 'saveShelfPhoto'];
+const OF_ROUTES = ['addPhoto', 'writeOpening', 'reserveNumbers', 'saveShelfPhoto', 'saveLogo'];
 
 const API = join(process.cwd(), 'src/app/api/v1');
 const routes = readdirSync(API, { recursive: true, encoding: 'utf8' }).filter((file) =>

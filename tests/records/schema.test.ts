@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { fromJson, migrate, newId, unmigrate, unmigrateTo, tablesSource } from '@/records/platform';
+import {
+  fromJson,
+  listSeries,
+  migrate,
+  newId,
+  reserveNumbers,
+  tablesSource,
+  unmigrate,
+  unmigrateTo,
+} from '@/records/platform';
 import { addEvent } from '@/records/firings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
@@ -14,7 +23,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('018_studio');
+  expect((await migrate(base)).at(-1)).toBe('019_series');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -143,5 +152,17 @@ test('the watch over all records tests sees a write that leaves no row in change
   await base.transaction((trx) => trx('kiln').update({ litres: 1 }));
   await expect(base.transaction((trx) => trx('glaze').update({ sort: 'x' as never }))).rejects.toThrow();
   expect(takeForgotten()).toEqual(['kiln']);
+  await base.destroy();
+});
+
+test('blocks of numbers that the release before gave out know their letters; its one series is the usual one', async () => {
+  const { base, member } = await freshStudio('series');
+  const block = await reserveNumbers(base, member, { id: newId(), device: 'phone' });
+  await unmigrateTo(base, '018_studio');
+  const [before] = await base.raw('select * from series');
+  expect(before).toEqual([{ prefix: block.prefix, next: block.last + 1 }]);
+  await migrate(base);
+  expect(await listSeries(base)).toEqual([{ prefix: block.prefix, next: block.last + 1, use: 'usual' }]);
+  expect(await reserveNumbers(base, member, { id: block.id, device: 'phone' })).toEqual(block);
   await base.destroy();
 });

@@ -1,3 +1,4 @@
+import { shortFigures } from '../units';
 import { BUILT_IN, type MaterialBook } from './book';
 import { expansionsOf, type Expansions } from './expansion';
 import { ALKALIS, MOLAR_MASS, OXIDES, PLACE_OF, oxidesOf, type Oxide } from './oxides';
@@ -63,7 +64,7 @@ export function analyse(
   if (lines.length > 0 && flux === 0)
     warnings.push('No flux: nothing in this would melt, and there is no unity formula.');
   if (total > 0 && Math.abs(total - 100) > 5)
-    warnings.push(`The base adds up to ${Number(total.toFixed(2))}, not 100.`);
+    warnings.push(`The base adds up to ${shortFigures(total, 2)}, not 100.`);
   const there = placesIn(moles);
   const mole = percentOf(moles, ONE, there);
   const weight = percentOf(moles, MASS, there);

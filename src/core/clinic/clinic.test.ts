@@ -1,4 +1,4 @@
-import { sayMessage } from '../units';
+import { METRIC, sayMessage } from '../units';
 import { DEFECTS, type DefectId } from '../vocabulary';
 import { CAUSES } from './causes';
 import { FLAGS, WORDS, type Evidence } from './evidence';
@@ -27,7 +27,7 @@ test('every defect has causes, every cause a defect, remedies and a test; every 
   expect([...linked].sort()).toEqual(CAUSES.map((cause) => cause.id).sort());
   for (const cause of CAUSES) {
     expect(cause.remedies.length).toBeGreaterThan(1);
-    expect(sayMessage(cause.test).length).toBeGreaterThan(20);
+    expect(sayMessage(cause.test, METRIC).length).toBeGreaterThan(20);
   }
   for (const { says } of FINDINGS) for (const cause of Object.keys(says)) expect(linked).toContain(cause);
   expect(new Set(FINDINGS.map(({ id }) => id)).size).toBe(FINDINGS.length);

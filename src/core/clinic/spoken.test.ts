@@ -1,7 +1,7 @@
-import { sayMessage } from '../units';
+import { METRIC, sayMessage } from '../units';
 import { coolingBelowTop, spoken, spokenEvidence, type SpokenFacts } from './spoken';
 
-const said = (facts: Parameters<typeof spoken>[0]) => spoken(facts).map((one) => sayMessage(one));
+const said = (facts: Parameters<typeof spoken>[0]) => spoken(facts).map((one) => sayMessage(one, METRIC));
 
 const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
   defect: 'crazing',

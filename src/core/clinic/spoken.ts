@@ -1,4 +1,4 @@
-import { millimetres, perHour, text, type Message } from '../units';
+import { millimetres, perHour, text, type Message, figures, shortFigures } from '../units';
 import type { Line } from '../chemistry';
 import type { DefectId } from '../vocabulary';
 import { coneIndex, type CurvePoint } from '../firing';
@@ -112,14 +112,14 @@ function fitWords({ defect, layers, body, glazeExpansion, thicknessMm }: SpokenF
     .map(({ name }) => name)
     .join(' over ');
   const from = tiles ? `learned from ${tiles} tiles of yours` : 'as quoted';
-  const figures = `${glazes} ${glazeExpansion.toFixed(1)}, ${body.name} ${expansion.toFixed(1)} (${from}), 1e-6/K`;
+  const known = `${glazes} ${figures(glazeExpansion, 1)}, ${body.name} ${figures(expansion, 1)} (${from}), 1e-6/K`;
   if (thicknessMm === null)
     return [
-      `${figures}. How thick it lies is not known, so its fit is not judged: measure it on a broken piece.`,
+      `${known}. How thick it lies is not known, so its fit is not judged: measure it on a broken piece.`,
     ];
   const band = bandOf({ glazeExpansion, bodyExpansion: expansion, thicknessMm }, miss);
   return [
-    `${figures}: ${verdictWords(band, body.figure)}.`,
+    `${known}: ${verdictWords(band, body.figure)}.`,
     ...(band.criticalMm !== null && band.delayedMm !== null
       ? [
           text`At this mismatch it crazes at once above ${thickness(band.criticalMm)} and in time above ${thickness(band.delayedMm)}; this zone is about ${thickness(thicknessMm)}.`,
@@ -137,7 +137,7 @@ function recipeWords({ defect, layers }: SpokenFacts): Message[] {
     materialsOf(lines)
       .filter(({ ingredient }) => PART_IN[ingredient]?.includes(defect))
       .map(
-        ({ materials, amount }) => `${name} holds ${Number(amount.toFixed(1))} % ${materials.join(' and ')}.`,
+        ({ materials, amount }) => `${name} holds ${shortFigures(amount, 1)} % ${materials.join(' and ')}.`,
       ),
   );
 }
@@ -148,7 +148,7 @@ function bucketWords({ layers }: SpokenFacts): Message[] {
     const off = bucket.gravity - bucket.usual;
     const how = Math.abs(off) <= SG_STEP ? 'as usual' : off > 0 ? 'thicker than usual' : 'thinner than usual';
     return [
-      `Batch ${bucket.code} stood at ${bucket.gravity.toFixed(2)}, usually ${bucket.usual.toFixed(2)}: ${how}.`,
+      `Batch ${bucket.code} stood at ${figures(bucket.gravity, 2)}, usually ${figures(bucket.usual, 2)}: ${how}.`,
     ];
   });
 }
@@ -165,7 +165,7 @@ function heatWords({ body, firing }: SpokenFacts): Message[] {
       : [
           Math.abs(off) <= AS_MEANT
             ? `The witness cones say cone ${cone}, as meant.`
-            : `The witness cones say ${Math.abs(off).toFixed(1)} cones ${off > 0 ? 'above' : 'below'} the cone ${cone} that was meant.`,
+            : `The witness cones say ${figures(Math.abs(off), 1)} cones ${off > 0 ? 'above' : 'below'} the cone ${cone} that was meant.`,
         ]),
     ...(past > AS_MEANT ? [`${body.name} is made for no more than cone ${body.coneTo}.`] : []),
     ...(cooling === null

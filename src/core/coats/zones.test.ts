@@ -1,4 +1,4 @@
-import { sayMessage } from '../units';
+import { METRIC, sayMessage } from '../units';
 import fc from 'fast-check';
 import { CLAY_STATES } from '../vocabulary';
 import {
@@ -186,7 +186,7 @@ test('zones are named as people say them', () => {
     { form: 'plate', heightMm: 320, widthMm: 320 },
   ] as const;
   const at = (from: number, to: number, piece: typeof tile | typeof plate = tile) =>
-    sayMessage(placeWords({ from, to }, piece));
+    sayMessage(placeWords({ from, to }, piece), METRIC);
   expect([at(0, 0.34), at(0.05, 1), at(0, 0.45), at(0.1, 0.4), at(0.9, 1), at(0.3, 0.6)]).toEqual([
     'lower third',
     'from 0.5 cm above the foot to the rim',
@@ -200,7 +200,8 @@ test('zones are named as people say them', () => {
     'from 4 cm from the centre to the rim',
     'up to 8 cm from the centre',
   ]);
-  const face = (from: number, to: number) => sayMessage(placeWords({ from, to, side: 'inside' }, plate));
+  const face = (from: number, to: number) =>
+    sayMessage(placeWords({ from, to, side: 'inside' }, plate), METRIC);
   expect([
     face(0, 1 / 3),
     face(0, 2 / 3),

@@ -1,3 +1,4 @@
+import { figures } from '../units';
 import { deltaE00 } from '../colour';
 import { agreementOf, byPiece, type Agreement, type Seen } from './agreement';
 import { showsWords } from './describe';
@@ -113,7 +114,7 @@ function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): Found[] 
     [
       'colour',
       (times ** 2 / 2) * Math.LOG2E,
-      `colour difference ${far.toFixed(1)} from its proofs, where ${spread.toFixed(1)} is usual`,
+      `colour difference ${figures(far, 1)} from its proofs, where ${figures(spread, 1)} is usual`,
     ],
   ];
 }

@@ -1,4 +1,4 @@
-import { sayMessage } from '../units';
+import { METRIC, sayMessage } from '../units';
 import {
   coolingPoint,
   coolingTime,
@@ -227,7 +227,7 @@ test('a load says what is doubtful in it', () => {
   });
   const posts = new Map([[1, 120]]);
   const said = (...pieces: LoadPiece[]) =>
-    warningsOf(pieces, SHELF, posts).map(({ words }) => sayMessage(words));
+    warningsOf(pieces, SHELF, posts).map(({ words }) => sayMessage(words, METRIC));
   expect(said(piece('a', 60), piece('b', 160))).toEqual([]);
   expect(said(piece('a', 60), piece('b', 130))[0]).toBe('a and b touch.');
   expect(said(piece('a', 60, { chrome: true }), piece('b', 160, { tin: true }))[0]).toMatch(

@@ -1,3 +1,4 @@
+import { figures } from '../units';
 import { coneAt, endPoint, sayCone } from './endPoints';
 import { CONES, type Cone } from '../vocabulary';
 import { coneIndex } from './names';
@@ -125,7 +126,7 @@ function contradictionsIn(
   const apart =
     bent.length > 1 && Math.max(...bent.map((one) => one.index)) - Math.min(...bent.map((one) => one.index));
   if (apart && apart > 2 * Math.hypot(...bent.map((one) => one.spread)))
-    wrong.push(`The bent cones differ by ${apart.toFixed(1)} cones.`);
+    wrong.push(`The bent cones differ by ${figures(apart, 1)} cones.`);
   return [...new Set(wrong)];
 }
 

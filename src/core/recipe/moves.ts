@@ -1,3 +1,4 @@
+import { figures } from '../units';
 import {
   ALKALIS,
   analyse,
@@ -156,7 +157,7 @@ function swapCosts(was: Material | undefined, is: Material | undefined): string[
       'Melt: a frit melts earlier and more evenly; the body must have gassed by then.',
     frit(was) && !frit(is) && 'Melt: later and less even than with the frit; may need a longer hold.',
     stain(is) - stain(was) > 0.3 &&
-      `Colour: ${is.name} brings ${stain(is).toFixed(1)} % iron and titania: whites and clears go warmer.`,
+      `Colour: ${is.name} brings ${figures(stain(is), 1)} % iron and titania: whites and clears go warmer.`,
     clay(was) && !clay(is) && 'Bucket: less clay to hold it up; it settles hard.',
     clay(is) && !clay(was) && 'Bucket: more clay; a thick raw coat may crack and crawl.',
     /\b(soda ash|pearl ash|borax|boric acid)\b/i.test(is.name) &&

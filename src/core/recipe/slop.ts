@@ -1,3 +1,4 @@
+import { shortFigures } from '../units';
 import { BUILT_IN, type Line, type MaterialBook } from '../chemistry';
 import { DRY_SPECIFIC_GRAVITY, dryPerMl } from './batch';
 import { normalise } from './normalise';
@@ -55,7 +56,7 @@ export function correctSlop({
   if (!(ml > 0)) throw new RangeError('ml must be > 0');
   for (const [name, value] of Object.entries({ measured, target }))
     if (!(value > 1 && value < dry))
-      throw new RangeError(`${name} must lie between 1 (water) and ${Number(dry.toFixed(2))} (dry)`);
+      throw new RangeError(`${name} must lie between 1 (water) and ${shortFigures(dry, 2)} (dry)`);
   const water = (ml * (measured - target)) / (target - 1);
   const thin = measured < target;
   return {

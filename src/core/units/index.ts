@@ -7,24 +7,40 @@ export {
   UNIT_SYSTEMS,
   type UnitSystem,
 } from './measure';
-export { joined, type Message, sayMessage, text } from './message';
-export { readNumber, type ReadNumber } from './number';
+export { heldText, joined, type Message, sayMessage, sayText, text } from './message';
 export {
+  DECIMAL_MARKS,
+  type DecimalMark,
+  decimalMark,
+  figures,
+  readNumber,
+  type ReadNumber,
+  setDecimalMark,
+  shortFigures,
+} from './number';
+export {
+  areaOf,
+  bulkOf,
   celsius,
   type Dimension,
+  gallonsOf,
   grams,
   keptValue,
   kelvins,
   lengthOf,
   METRIC,
+  millilitres,
   millimetres,
   perHour,
   type Quantity,
   sayQuantity,
+  shelfAreaOf,
   shownDigits,
   shownValue,
   signed,
+  spaceOf,
   typedValue,
   unitOf,
   type Units,
+  volumeOf,
 } from './quantity';

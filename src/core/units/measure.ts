@@ -25,11 +25,13 @@ export type ReadMeasure =
 export const MM_PER_INCH = 25.4;
 export const G_PER_POUND = 453.59237;
 /** A fluid ounce, ml: the 128th part of the US gallon of 231 cubic inches, the 160th of the imperial of 4.54609 l. */
-const ML_PER_OUNCE: Readonly<Record<UnitSystem, number>> = {
+export const ML_PER_OUNCE: Readonly<Record<UnitSystem, number>> = {
   metric: 29.5735295625,
   us: 29.5735295625,
   imperial: 28.4130625,
 };
+
+export const ML_PER_CUBIC_FOOT = (12 * MM_PER_INCH) ** 3 / 1000;
 
 /** A unit: so many of the basic unit of its family, which is so large in the canonical unit, and how it is written. */
 interface Unit {
@@ -72,6 +74,7 @@ const volumes = (system: UnitSystem): UnitTable => {
     ml: metric(1, 'millilitre', 'milliliter', 'cc', 'cm3', 'cm³'),
     dl: metric(100, 'decilitre', 'deciliter'),
     l: metric(1000, 'litre', 'liter', 'ltr'),
+    'cu ft': unitsOf(ML_PER_CUBIC_FOOT)(1, 'cuft', 'ft3', 'ft³', 'cubic foot', 'cubic feet'),
     tsp: fluid(teaspoon, 'teaspoon'),
     tbsp: fluid(3 * teaspoon, 'tablespoon'),
     'fl oz': fluid(1, 'floz', 'oz', 'ounce', 'fluid ounce'),

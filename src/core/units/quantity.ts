@@ -1,4 +1,5 @@
-import { G_PER_POUND, MM_PER_INCH } from './measure';
+import { G_PER_POUND, ML_PER_CUBIC_FOOT, ML_PER_OUNCE, MM_PER_INCH, type UnitSystem } from './measure';
+import { figures } from './number';
 
 /** What a number measures. Each has one unit inside the house and is shown in the reader's. */
 export type Dimension =
@@ -12,8 +13,20 @@ export type Dimension =
   | 'length'
   /** Of coats and gaps, mm; said in millimetres. */
   | 'thickness'
-  /** g */
-  | 'mass';
+  /** Of ware, cm². */
+  | 'area'
+  /** Of shelves, cm²; said in square metres. */
+  | 'shelfArea'
+  /** Of glaze and materials, g. */
+  | 'mass'
+  /** Of clay and whole buckets, g; said in kilograms. */
+  | 'bulk'
+  /** Of a cup or a jug, ml. */
+  | 'pour'
+  /** Of a bucket, ml; said in litres. */
+  | 'volume'
+  /** Of a kiln, l. */
+  | 'space';
 
 /** A number with what it measures, in the unit of its dimension. */
 export interface Quantity {
@@ -30,9 +43,16 @@ export interface Units {
   readonly temperature: '°C' | '°F';
   readonly length: 'cm' | 'in';
   readonly mass: 'g' | 'lb';
+  /** Litres, or gallons of the United States or of Britain. */
+  readonly volume: 'l' | 'gal' | 'imp gal';
 }
 
-export const METRIC: Units = { temperature: '°C', length: 'cm', mass: 'g' };
+export const METRIC: Units = { temperature: '°C', length: 'cm', mass: 'g', volume: 'l' };
+
+/** Whose gallons, pints and fluid ounces a reader means. */
+export function gallonsOf({ volume }: Units): UnitSystem {
+  return volume === 'imp gal' ? 'imperial' : 'us';
+}
 
 /** A way of showing a dimension: shown = value × scale + offset. */
 interface Scale {
@@ -41,7 +61,14 @@ interface Scale {
   readonly offset?: number;
   /** Decimals more than in the unit of the house. */
   readonly finer?: number;
+  /** A larger unit that is said first, and how many of this one it is: 1 lb 4 oz. */
+  readonly larger?: { readonly unit: string; readonly count: number };
 }
+
+const OUNCES = 16;
+/** Fluid ounces of a gallon. */
+const gallon = (units: Units) => (units.volume === 'imp gal' ? 160 : 128);
+const ounce = (units: Units) => ML_PER_OUNCE[gallonsOf(units)];
 
 const SHOWN: Readonly<Record<Dimension, (units: Units) => Scale>> = {
   temperature: ({ temperature }) =>
@@ -52,8 +79,23 @@ const SHOWN: Readonly<Record<Dimension, (units: Units) => Scale>> = {
     length === 'in' ? { unit: 'in', scale: 1 / MM_PER_INCH, finer: 1 } : { unit: 'cm', scale: 0.1, finer: 0 },
   thickness: ({ length }) =>
     length === 'in' ? { unit: 'in', scale: 1 / MM_PER_INCH, finer: 1 } : { unit: 'mm', scale: 1 },
+  area: ({ length }) =>
+    length === 'in' ? { unit: 'sq in', scale: 100 / MM_PER_INCH ** 2 } : { unit: 'cm²', scale: 1 },
+  shelfArea: ({ length }) =>
+    length === 'in' ? { unit: 'sq ft', scale: 100 / (12 * MM_PER_INCH) ** 2 } : { unit: 'm²', scale: 1e-4 },
   mass: ({ mass }) =>
-    mass === 'lb' ? { unit: 'lb', scale: 1 / G_PER_POUND, finer: 2 } : { unit: 'g', scale: 1 },
+    mass === 'lb'
+      ? { unit: 'oz', scale: OUNCES / G_PER_POUND, finer: 1, larger: { unit: 'lb', count: OUNCES } }
+      : { unit: 'g', scale: 1 },
+  bulk: ({ mass }) => (mass === 'lb' ? { unit: 'lb', scale: 1 / G_PER_POUND } : { unit: 'kg', scale: 1e-3 }),
+  pour: (units) =>
+    units.volume === 'l' ? { unit: 'ml', scale: 1 } : { unit: 'fl oz', scale: 1 / ounce(units), finer: 1 },
+  volume: (units) =>
+    units.volume === 'l'
+      ? { unit: 'l', scale: 1e-3 }
+      : { unit: 'gal', scale: 1 / (gallon(units) * ounce(units)) },
+  space: ({ volume }) =>
+    volume === 'l' ? { unit: 'l', scale: 1 } : { unit: 'cu ft', scale: 1e3 / ML_PER_CUBIC_FOOT, finer: 1 },
 };
 
 const maker =
@@ -70,8 +112,20 @@ export const perHour = maker('rate', 0);
 export const lengthOf = maker('length', 1);
 /** A thickness or a gap, mm. */
 export const millimetres = maker('thickness', 0);
-/** A mass, g. */
+/** An area of ware, cm². */
+export const areaOf = maker('area', 0);
+/** An area of shelves, cm², said in square metres. */
+export const shelfAreaOf = maker('shelfArea', 2);
+/** A mass of glaze or of a material, g. */
 export const grams = maker('mass', 0);
+/** A mass of clay or of a whole bucket, g, said in kilograms. */
+export const bulkOf = maker('bulk', 1);
+/** A volume in a cup or a jug, ml. */
+export const millilitres = maker('pour', 0);
+/** A volume in a bucket, ml, said in litres. */
+export const volumeOf = maker('volume', 2);
+/** The volume of a kiln, l. */
+export const spaceOf = maker('space', 0);
 
 /** A difference that is said with its sign. @example sayQuantity(signed(kelvins(-4)), METRIC) // '−4 °C' */
 export function signed(quantity: Quantity): Quantity {
@@ -119,12 +173,22 @@ export function keptValue(dimension: Dimension, shown: number, units: Units): nu
  *
  * @example sayQuantity(celsius(1222.4), METRIC) // '1222 °C'
  * @example sayQuantity(lengthOf(5), METRIC) // '0.5 cm'
+ * @example sayQuantity(grams(567), US) // '1 lb 4 oz'
  */
 export function sayQuantity({ dimension, value, digits, isSigned }: Quantity, units: Units): string {
-  const { unit, finer = 0 } = SHOWN[dimension](units);
-  const number = shownValue(dimension, value, units);
-  const figures = Math.abs(number).toFixed(digits + finer);
-  const shown = figures.replace(/\.0+$/, '');
-  const isBelow = number < 0 && Number(shown) !== 0;
-  return `${isBelow ? '−' : isSigned ? '+' : ''}${shown} ${unit}`;
+  const { unit, finer = 0, larger } = SHOWN[dimension](units);
+  const shown = shownValue(dimension, value, units);
+  const size = Number(Math.abs(shown).toFixed(digits + finer));
+  const isBelow = shown < 0 && size !== 0;
+  return `${isBelow ? '−' : isSigned ? '+' : ''}${said(size)}`;
+
+  function said(number: number): string {
+    if (!larger || number < larger.count) return `${trimmed(number)} ${unit}`;
+    const whole = Math.floor(number / larger.count);
+    const rest = number - whole * larger.count;
+    return `${whole} ${larger.unit}${Number(rest.toFixed(digits + finer)) > 0 ? ` ${trimmed(rest)} ${unit}` : ''}`;
+  }
+  function trimmed(number: number): string {
+    return figures(number, digits + finer).replace(/[.,]0+$/, '');
+  }
 }

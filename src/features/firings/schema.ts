@@ -1,3 +1,4 @@
+import { celsius, heldText, millimetres, text } from '@/core/units';
 import { z } from 'zod';
 import {
   ATMOSPHERES,
@@ -47,7 +48,11 @@ export const moveOnShelvesSchema = piecesAt(placeOnShelf);
 export const shelfSchema = z.object({
   firingId: idSchema,
   shelf: z.int().min(1).max(30),
-  postMm: z.int('Whole millimetres.').min(20, 'At least 20 mm.').max(1500, 'At most 1500 mm.').nullable(),
+  postMm: z
+    .int('Whole millimetres.')
+    .min(20, heldText(text`At least ${millimetres(20)}.`))
+    .max(1500, heldText(text`At most ${millimetres(1500)}.`))
+    .nullable(),
 });
 
 export const dueSchema = z.object({
@@ -89,7 +94,7 @@ export const eventSchema = z
     const error = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message });
     if (kind === 'hand reading' && (value === null || value < -20 || value > 1450))
-      error('value', 'A temperature from −20 to 1450 °C.');
+      error('value', heldText(text`A temperature from ${celsius(-20)} to ${celsius(1450)}.`));
     if ((kind === 'damper' || kind === 'gas') && (value === null || value < 0 || value > 100))
       error('value', '0 to 100 %.');
     if (kind === 'note' && !note) error('note', 'Write something.');

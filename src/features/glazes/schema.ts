@@ -1,3 +1,4 @@
+import { heldText, shortFigures, text, volumeOf } from '@/core/units';
 import { z } from 'zod';
 import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
@@ -71,7 +72,7 @@ export const materialSchema = z.object({
     const wrong = (message: string) => ctx.addIssue({ code: 'custom', message });
     for (const oxide of Object.keys(analysis)) if (!isOxide(oxide)) wrong(`${oxide} is not a known oxide.`);
     const sum = Object.values(analysis).reduce((total, part) => total + part, 0);
-    if (sum > MOST_PERCENT) wrong(`Adds up to ${Number(sum.toFixed(2))} %, more than ${MOST_PERCENT}.`);
+    if (sum > MOST_PERCENT) wrong(`Adds up to ${shortFigures(sum, 2)} %, more than ${MOST_PERCENT}.`);
     if (sum === 0) wrong('Type at least one oxide.');
   }),
   loi: z.number('This is not a number.').min(0, 'Cannot be negative.').max(100, 'At most 100.'),
@@ -108,7 +109,7 @@ export const measureSchema = z.object({
   ml: z
     .number('This is not a number.')
     .positive('More than nothing.')
-    .max(1e6, 'More than 1000 litres?')
+    .max(1e6, heldText(text`More than ${volumeOf(1e6)}?`))
     .nullable(),
   done: z.string().trim().max(200, 'At most 200 letters.'),
 });

@@ -1,3 +1,4 @@
+import { celsius, heldText, millimetres, spaceOf, text } from '@/core/units';
 import { KILN_HEATS, KILN_PARTS } from '@/core/vocabulary';
 import { z } from 'zod';
 import { segmentsSchema, idSchema } from '@/features/shared/schema';
@@ -43,7 +44,11 @@ export const kilnSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
   heat: z.enum(KILN_HEATS),
-  litres: z.int('Whole litres.').min(1, 'At least 1 L.').max(20_000, 'At most 20 000 L.'),
+  litres: z
+    .number('Type a volume.')
+    .min(1, heldText(text`At least ${spaceOf(1)}.`))
+    .max(20_000, heldText(text`At most ${spaceOf(20_000)}.`))
+    .transform(Math.round),
   shelves: z.int('Whole shelves.').min(1, 'At least one.').max(30, 'At most 30.'),
   controller: z
     .string()
@@ -52,11 +57,20 @@ export const kilnSchema = z.object({
     .regex(/^(https?:\/\/\S+[^/\s])?$/, 'An address such as http://192.168.1.20:80/kiln, or nothing.'),
   openBelow: z
     .int('Whole degrees.')
-    .min(25, 'At least 25 °C.')
-    .max(200, 'Not above 200 °C: that is safe to crack, not to open.'),
-  mostCelsius: z.int('Whole degrees.').min(600, 'At least 600 °C.').max(1400, 'At most 1400 °C.'),
-  shelfWidthMm: z.int('Whole millimetres.').min(50, 'At least 50 mm.').max(4000, 'At most 4000 mm.'),
-  shelfDepthMm: z.int('Whole millimetres.').min(50, 'At least 50 mm.').max(4000, 'At most 4000 mm.'),
+    .min(25, heldText(text`At least ${celsius(25)}.`))
+    .max(200, heldText(text`Not above ${celsius(200)}: that is safe to crack, not to open.`)),
+  mostCelsius: z
+    .int('Whole degrees.')
+    .min(600, heldText(text`At least ${celsius(600)}.`))
+    .max(1400, heldText(text`At most ${celsius(1400)}.`)),
+  shelfWidthMm: z
+    .int('Whole millimetres.')
+    .min(50, heldText(text`At least ${millimetres(50)}.`))
+    .max(4000, heldText(text`At most ${millimetres(4000)}.`)),
+  shelfDepthMm: z
+    .int('Whole millimetres.')
+    .min(50, heldText(text`At least ${millimetres(50)}.`))
+    .max(4000, heldText(text`At most ${millimetres(4000)}.`)),
   roundShelves: z.boolean(),
 });
 

@@ -2,7 +2,16 @@
 import { refresh } from 'next/cache';
 import { z } from 'zod';
 import { action, sealedDevice, sealedSession } from '@/auth';
-import { changedBy, db, NotFound, Refusal, saveSeriesOf, undoChange } from '@/records/platform';
+import {
+  changedBy,
+  db,
+  NotFound,
+  Refusal,
+  removeSeriesOf,
+  saveSeriesOf,
+  store,
+  undoChange,
+} from '@/records/platform';
 import {
   addDevice,
   addInvitation,
@@ -25,6 +34,8 @@ import {
   removeSecondFactor,
   returnToStudio,
   saveGroup,
+  logoOf,
+  saveLogo,
   saveOwnUnits,
   savePerson,
   savePin,
@@ -52,7 +63,9 @@ import {
   saveGroupSchema,
   savePersonSchema,
   saveStudioSchema,
-  seriesSchema,
+  removedLogoSchema,
+  removedSeriesSchema,
+  savedSeriesSchema,
 } from './schema';
 
 const isTechnician = (member: Member) => hasRole(member.role, 'technician');
@@ -231,9 +244,23 @@ export const saveStudio = action('saveStudio', saveStudioSchema, async (member, 
   return null;
 });
 
-/** Changes the letters and the next number of the studio's pieces. */
-export const saveSeries = action('saveSeries', seriesSchema, async (member, series) => {
-  await saveSeriesOf(db(), member.id, series);
+/** Takes the picture at the head of prints away, unless it is another by now. */
+export const removeLogo = action('removeLogo', removedLogoSchema, async (member, { hash }) => {
+  if ((await logoOf(db())) === hash) await saveLogo(db(), store(), member.id, null);
+  refresh();
+  return null;
+});
+
+/** Adds a series of piece numbers or changes one. */
+export const saveSeries = action('saveSeries', savedSeriesSchema, async (member, { series, before }) => {
+  await saveSeriesOf(db(), member.id, series, before);
+  refresh();
+  return null;
+});
+
+/** Takes a series of piece numbers away. */
+export const removeSeries = action('removeSeries', removedSeriesSchema, async (member, { prefix }) => {
+  await removeSeriesOf(db(), member.id, prefix);
   refresh();
   return null;
 });

@@ -1,5 +1,7 @@
+import { SERIES_USES } from '@/records/platform';
 import { z } from 'zod';
 import { idSchema } from '@/features/shared/schema';
+import { DECIMAL_MARKS } from '@/core/units';
 import { DATE_STYLES, isZone } from '@/core/time';
 import { ATMOSPHERES, CONES, FORMS, PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
 
@@ -100,6 +102,7 @@ export const unitsSchema = z.object({
   temperature: z.enum(['°C', '°F']),
   length: z.enum(['cm', 'in']),
   mass: z.enum(['g', 'lb']),
+  volume: z.enum(['l', 'gal', 'imp gal']),
 });
 export const chosenUnitsSchema = z.object({ units: unitsSchema.partial().nullable() });
 export const studioSchema = z.object({
@@ -107,6 +110,7 @@ export const studioSchema = z.object({
   units: unitsSchema,
   zone: zoneSchema,
   dates: z.enum(DATE_STYLES),
+  decimals: z.enum(DECIMAL_MARKS),
   cones: z.array(z.enum(CONES)),
   atmospheres: z.array(z.enum(ATMOSPHERES)),
   form: z.enum(FORMS).nullable(),
@@ -115,12 +119,17 @@ export const studioSchema = z.object({
 });
 export const seriesSchema = z.object({
   prefix: prefixSchema,
+  use: z.enum(SERIES_USES),
   next: z
     .number('Type a number.')
     .int('A whole number.')
     .min(1, 'At least 1.')
     .max(999_999, 'At most 999999.'),
 });
+export const savedSeriesSchema = z.object({ series: seriesSchema, before: prefixSchema.nullable() });
+/** The content hash of the picture that is taken away. */
+export const removedLogoSchema = z.object({ hash: z.string().regex(/^[\w-]{43}$/, 'No picture.') });
+export const removedSeriesSchema = z.object({ prefix: prefixSchema });
 export const deviceSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),

@@ -30,10 +30,14 @@ const ofPhoto = ({ id }: { readonly id: string }) => ({ photoIds: [id] });
 
 /** Saves a piece and its twins; gives their numbers back. A teacher may write down what somebody else made. */
 export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (member, asked) => {
-  const { ids, draft, makerId, modelId } = asked;
+  const { ids, draft, makerId, modelId, series } = asked;
   if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
     throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
-  return savePieces(db(), member.id, draft, ids, { makerId, modelId });
+  return savePieces(db(), member.id, draft, ids, {
+    makerId,
+    modelId,
+    series: series === null ? null : { prefix: series },
+  });
 });
 
 /** Gives a piece to who made it. */

@@ -1,3 +1,4 @@
+import { heldText, lengthOf, text } from '@/core/units';
 import { z } from 'zod';
 import { CLAY_STATES, FORMS, METHODS, READING_STAGES, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
@@ -33,8 +34,14 @@ export const coatSchema = z
 
 export const pieceSchema = z.object({
   form: z.enum(FORMS),
-  heightMm: z.number('Type a height.').min(5, 'At least 0.5 cm.').max(2000, 'At most 200 cm.'),
-  widthMm: z.number('Type a width.').min(5, 'At least 0.5 cm.').max(2000, 'At most 200 cm.'),
+  heightMm: z
+    .number('Type a height.')
+    .min(5, heldText(text`At least ${lengthOf(5)}.`))
+    .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
+  widthMm: z
+    .number('Type a width.')
+    .min(5, heldText(text`At least ${lengthOf(5)}.`))
+    .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
   bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
   split: z.boolean(),
   texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
@@ -49,6 +56,8 @@ export const newPieceSchema = z.object({
   makerId: idSchema.nullable().default(null),
   /** The piece that they are made after. */
   modelId: idSchema.nullable().default(null),
+  /** The letters of the series that their numbers come from; null for the usual one. */
+  series: z.string().max(12).nullable().default(null),
 });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
 

@@ -1,3 +1,4 @@
+import { celsius, heldText, perHour, text } from '@/core/units';
 import { z } from 'zod';
 
 /** A row id made by the client. */
@@ -10,8 +11,14 @@ export const colourSchema = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'Pick a colour
 export const segmentsSchema = z
   .array(
     z.object({
-      rate: z.number('Type a rate.').positive('More than 0 °C/h.').max(999, 'At most 999 °C/h.'),
-      target: z.number('Type a temperature.').min(20, 'At least 20 °C.').max(1400, 'At most 1400 °C.'),
+      rate: z
+        .number('Type a rate.')
+        .positive(heldText(text`More than ${perHour(0)}.`))
+        .max(999, heldText(text`At most ${perHour(999)}.`)),
+      target: z
+        .number('Type a temperature.')
+        .min(20, heldText(text`At least ${celsius(20)}.`))
+        .max(1400, heldText(text`At most ${celsius(1400)}.`)),
       hold: z.number('Type minutes.').min(0, 'Not below 0.').max(2880, 'At most 48 hours.'),
     }),
   )

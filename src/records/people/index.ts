@@ -45,6 +45,8 @@ export {
   type Member,
 } from './members';
 export {
+  logoOf,
+  saveLogo,
   saveOwnUnits,
   saveStudioSettings,
   settingsForAnswer,

@@ -1,10 +1,12 @@
 import type { StudioClock } from '@/core/time';
 import { DATE_STYLES, setStudioClock } from '@/core/time';
-import { METRIC, type Units } from '@/core/units';
+import { METRIC, setDecimalMark, type DecimalMark, type Units } from '@/core/units';
 import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { found } from '@/records/platform/errors';
+import type { Store } from '@/records/platform/store';
+import { storePicture } from '@/records/pieces';
 import { saveSetting, setting } from '@/records/platform/settings';
 
 /** What is said of the studio as a whole. */
@@ -13,6 +15,8 @@ export interface StudioSettings extends StudioClock {
   readonly name: string;
   /** What is shown to who chose nothing else. */
   readonly units: Units;
+  /** The mark before the decimals of a number. */
+  readonly decimals: DecimalMark;
   /** Cones and atmospheres that are fired here, offered first; none for all. */
   readonly cones: readonly Cone[];
   readonly atmospheres: readonly Atmosphere[];
@@ -29,6 +33,7 @@ const FIRST: StudioSettings = {
   units: METRIC,
   zone: null,
   dates: DATE_STYLES[0],
+  decimals: '.',
   cones: [],
   atmospheres: [],
   form: null,
@@ -39,7 +44,7 @@ const FIRST: StudioSettings = {
 /** The settings of the studio with their version. */
 export async function studioSettings(base: Db): Promise<{ value: StudioSettings; version: number }> {
   const { value, version } = await setting(base, NAME, FIRST);
-  return { value: { ...FIRST, ...value }, version };
+  return { value: { ...FIRST, ...value, units: { ...METRIC, ...value.units } }, version };
 }
 
 /** Changes the settings of the studio. @throws Conflict when somebody changed them in between */
@@ -52,11 +57,12 @@ export async function saveStudioSettings(
   await saveSetting(base, memberId, NAME, settings, version);
 }
 
-/** The settings of the studio for one answer of this server, which goes by the studio's clock from here on. */
+/** The settings of the studio for one answer of this server, which goes by the studio's clock and numbers from here on. */
 export async function settingsForAnswer(base: Db): Promise<StudioSettings> {
   const { value } = await studioSettings(base);
   const zone = value.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
   setStudioClock({ zone, dates: value.dates });
+  setDecimalMark(value.decimals);
   return { ...value, zone };
 }
 
@@ -77,4 +83,28 @@ export async function saveOwnUnits(base: Db, memberId: string, units: Partial<Un
       .update({ units: after && JSON.stringify(after) });
     await recordChange(trx, memberId, 'member', memberId, { units: before }, { units: after });
   });
+}
+
+const LOGO = 'logo';
+
+/** The picture at the head of the studio's prints, by its content hash; null without one. */
+export async function logoOf(base: Db): Promise<string | null> {
+  return (await setting<string | null>(base, LOGO, null)).value;
+}
+
+/**
+ * Puts a picture at the head of prints, or takes it away.
+ *
+ * @param picture its bytes as they were uploaded; null for none
+ * @throws Refusal when the bytes are no picture that can be read
+ */
+export async function saveLogo(
+  base: Db,
+  store: Store,
+  memberId: string,
+  picture: Buffer | null,
+): Promise<void> {
+  const hash = picture && (await storePicture(store, picture));
+  const { version } = await setting<string | null>(base, LOGO, null);
+  await saveSetting(base, memberId, LOGO, hash, version);
 }

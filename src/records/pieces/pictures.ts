@@ -23,8 +23,10 @@ export async function decode(bytes: Buffer): Promise<Plain> {
   try {
     const picture = sharp(bytes, { limitInputPixels: 100_000_000 });
     if (!FORMATS.includes((await picture.metadata()).format)) throw new Error('not a photo');
+    // What is transparent lies on white paper.
     return await picture
       .rotate()
+      .flatten({ background: '#ffffff' })
       .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
       .toColourspace('srgb')
       .removeAlpha()

@@ -7,7 +7,7 @@ import { type CoatDraft, COAT } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { Conflict, found, NotFound, Refusal } from '@/records/platform/errors';
 import { updateRow } from '@/records/platform/write';
-import { labelOf, lockSeries } from '@/records/platform/numbers';
+import { labelOf, lockSeries, type SeriesWanted } from '@/records/platform/numbers';
 import { rebuildZones, twinKeyOf, ZONE_RULES } from './zones';
 
 export interface PieceDraft {
@@ -31,23 +31,32 @@ export interface PieceOrigin {
   readonly modelId?: string | null;
   /** The cell of a round that they test. */
   readonly roundCellId?: string | null;
+  /** The series that their numbers come from; the usual one without. */
+  readonly series?: SeriesWanted;
 }
 
 /**
- * Saves a piece and its twins: one row an id, each with the next number of the studio's series. An id that
+ * Saves a piece and its twins: one row an id, each with the next number of a series. An id that
  * is already there is the same submit again and gives back what it got the first time.
  *
  * @returns ids with their labels, in the order given
+ * @throws Refusal of `series` when there is none of its letters
  */
 export async function savePieces(
   base: Db,
   memberId: string,
   draft: PieceDraft,
   ids: readonly string[],
-  { madeAt = new Date(), makerId = null, modelId = null, roundCellId = null }: PieceOrigin = {},
+  {
+    madeAt = new Date(),
+    makerId = null,
+    modelId = null,
+    roundCellId = null,
+    series = null,
+  }: PieceOrigin = {},
 ): Promise<{ id: string; label: string }[]> {
   return inTransaction(base, async (trx) => {
-    const { prefix, next: first } = await lockSeries(trx);
+    const { prefix, next: first } = await lockSeries(trx, series);
     let next = first;
     const known = await trx('piece')
       .whereIn('id', ids)
@@ -77,7 +86,7 @@ export async function savePieces(
       await recordChange(trx, memberId, 'piece', id, null, { label, ...draft });
       labels.set(id, label);
     }
-    await trx('series').update({ next });
+    await trx('series').where({ prefix }).update({ next });
     return ids.map((id) => ({ id, label: labels.get(id)! }));
   });
 }

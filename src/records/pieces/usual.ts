@@ -6,6 +6,8 @@ import { firstOf, type Maybe } from '@/records/platform/joins';
 export interface Usual {
   readonly form: Form;
   readonly bodyId: string;
+  /** The letters of its number; null for a test of a round, which takes the round's. */
+  readonly series: string | null;
   /** The bare clay as the dictionary keeps it; null until a piece of it was read. */
   readonly groundId: string | null;
   /** Null until a piece of theirs was in a glaze firing. */
@@ -42,6 +44,8 @@ export async function usualOf(base: Db, memberId: string): Promise<Usual | null>
         .orderBy('p.made_at', 'desc'),
       'p.form',
       'p.body_id',
+      'p.label',
+      'p.round_cell_id',
       'g.id as ground_id',
     ),
     base(recentFires(base, memberId).as('f'))
@@ -53,6 +57,7 @@ export async function usualOf(base: Db, memberId: string): Promise<Usual | null>
   return {
     form: piece.form,
     bodyId: piece.body_id,
+    series: piece.round_cell_id === null ? piece.label.split('-')[0]! : null,
     groundId: piece.ground_id,
     cone: fire?.cone ?? null,
     atmosphere: fire?.atmosphere ?? null,

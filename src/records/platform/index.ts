@@ -11,7 +11,16 @@ export {
 export { connect, db, type Db, fromJson, inTransaction, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate, unmigrateTo } from './migrate';
-export { type NumberBlock, reserveNumbers, saveSeriesOf, seriesOf } from './numbers';
+export {
+  listSeries,
+  type NumberBlock,
+  removeSeriesOf,
+  reserveNumbers,
+  saveSeriesOf,
+  type Series,
+  SERIES_USES,
+  type SeriesUse,
+} from './numbers';
 export { saveSetting, setting } from './settings';
 export { folderStore, store, type Store } from './store';
 export { tablesSource } from './tablesSource';

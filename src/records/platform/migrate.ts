@@ -18,6 +18,7 @@ import * as seenOnly from './migrations/015_seen_only';
 import * as photos from './migrations/016_photos';
 import * as groups from './migrations/017_people';
 import * as studio from './migrations/018_studio';
+import * as series from './migrations/019_series';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -38,6 +39,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '016_photos': photos,
   '017_people': groups,
   '018_studio': studio,
+  '019_series': series,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -1,6 +1,6 @@
 import { recordChange } from './changes';
 import { inTransaction, newId, type Db } from './db';
-import { NotFound, Refusal } from './errors';
+import { found, NotFound, Refusal } from './errors';
 
 /** A run of piece numbers that one device may give out by itself, without a network. */
 export interface NumberBlock {
@@ -13,33 +13,110 @@ export interface NumberBlock {
 /** How many numbers a device holds at a time. */
 const BLOCK = 10;
 
-/** The studio's one series of piece numbers, its row locked until the transaction ends. */
-export async function lockSeries(trx: Db): Promise<{ prefix: string; next: number }> {
-  return trx('series').forUpdate().first('prefix', 'next');
+/** What the pieces are that get their numbers from a series. */
+export const SERIES_USES = ['usual', 'rounds', 'chosen'] as const;
+export type SeriesUse = (typeof SERIES_USES)[number];
+
+/** A run of piece numbers under letters of its own. */
+export interface Series {
+  readonly prefix: string;
+  /** The number that its next piece gets. */
+  readonly next: number;
+  /** Whatever is not told otherwise, the tests of rounds, or only what is put there piece by piece. */
+  readonly use: SeriesUse;
 }
 
-/** The letters and the next number of the studio's pieces. */
-export async function seriesOf(base: Db): Promise<{ prefix: string; next: number }> {
-  return base('series').first('prefix', 'next');
+/** The series of the studio's piece numbers, the usual one first. */
+export async function listSeries(base: Db): Promise<Series[]> {
+  const rows = await base('series')
+    .orderByRaw("field(goes_to, 'usual', 'rounds', 'chosen'), prefix")
+    .select('prefix', 'next', 'goes_to');
+  return rows.map(({ prefix, next, goes_to: use }) => ({ prefix, next, use }));
+}
+
+/** Which series a number is wanted from: by its letters, or the one for the tests of rounds; null for the usual one. */
+export type SeriesWanted = { readonly prefix: string } | 'rounds' | null;
+
+/**
+ * A series, its row locked until the transaction ends.
+ *
+ * @throws Refusal of `series` when there is none of these letters
+ */
+export async function lockSeries(
+  trx: Db,
+  wanted: SeriesWanted = null,
+): Promise<{ prefix: string; next: number }> {
+  const locked = trx('series').forUpdate();
+  if (wanted !== null && wanted !== 'rounds')
+    return (
+      (await locked.where({ prefix: wanted.prefix }).first('prefix', 'next')) ??
+      refuse('series', `There is no series ${wanted.prefix} any more. Choose another.`)
+    );
+  const uses: SeriesUse[] = wanted === 'rounds' ? ['rounds', 'usual'] : ['usual'];
+  return locked
+    .whereIn('goes_to', uses)
+    .orderByRaw("field(goes_to, 'rounds', 'usual')")
+    .first('prefix', 'next');
+}
+
+function refuse(field: string, message: string): never {
+  throw new Refusal(field, message);
 }
 
 /**
- * Changes the letters of the pieces to come, and the number the next one gets. Those that are there keep theirs.
+ * Adds a series, or changes its letters, its next number and what it is for. Pieces that are there keep their numbers.
+ * Where it becomes the usual one, or that for rounds, the one before is left to be chosen.
  *
- * @throws Refusal of `next` when numbers from there on were given out already
+ * @param before its letters until now; null for a new one
+ * @throws Refusal of `prefix` when another has these letters, of `next` when numbers from there on were given out under
+ *   them, of `use` when none would be the usual one
  */
 export async function saveSeriesOf(
   base: Db,
   memberId: string,
-  series: { readonly prefix: string; readonly next: number },
+  series: Series,
+  before: string | null,
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const before = await lockSeries(trx);
-    if (series.next < before.next)
-      throw new Refusal('next', `Numbers up to ${before.next - 1} were given out already.`);
-    await trx('series').update(series);
-    await recordChange(trx, memberId, 'series', series.prefix, before, series);
+    const rows = await trx('series').forUpdate().select('prefix', 'next', 'goes_to');
+    const own = before === null ? undefined : rows.find(({ prefix }) => prefix === before);
+    if (before !== null) found(own, `The series ${before}`);
+    if (rows.some(({ prefix }) => prefix === series.prefix && prefix !== before))
+      throw new Refusal('prefix', `There is a series ${series.prefix} already.`);
+    const given = await lastGiven(trx, series.prefix);
+    if (series.next <= given)
+      throw new Refusal('next', `Under ${series.prefix} numbers up to ${given} were given out already.`);
+    if (own?.goes_to === 'usual' && series.use !== 'usual')
+      throw new Refusal('use', 'Make another series the usual one instead.');
+    if (series.use !== 'chosen')
+      await trx('series').where({ goes_to: series.use }).update({ goes_to: 'chosen' });
+    const row = { prefix: series.prefix, next: series.next, goes_to: series.use };
+    if (own) await trx('series').where({ prefix: own.prefix }).update(row);
+    else await trx('series').insert(row);
+    await recordChange(trx, memberId, 'series', series.prefix, own ?? null, row);
   });
+}
+
+/** Takes a series away; its pieces keep their numbers. @throws Refusal when it is the usual one */
+export async function removeSeriesOf(base: Db, memberId: string, prefix: string): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(
+      await trx('series').where({ prefix }).forUpdate().first('prefix', 'next', 'goes_to'),
+      `The series ${prefix}`,
+    );
+    if (row.goes_to === 'usual') throw new Refusal('', 'The usual series stays. Make another usual first.');
+    await trx('series').where({ prefix }).delete();
+    await recordChange(trx, memberId, 'series', prefix, row, null);
+  });
+}
+
+/** The highest number that was given out under some letters; 0 for none. */
+async function lastGiven(trx: Db, prefix: string): Promise<number> {
+  const asked: Promise<{ last: number | null }[]>[] = [
+    trx('piece').where('label', 'like', `${prefix}-%`).max({ last: 'number' }),
+    trx('number_block').where({ prefix }).max({ last: 'last' }),
+  ];
+  return Math.max(0, ...(await Promise.all(asked)).map(([row]) => row?.last ?? 0));
 }
 
 /** A piece number as it stands under the foot. */
@@ -48,7 +125,7 @@ export function labelOf(prefix: string, number: number): string {
 }
 
 /**
- * Reserves the next numbers of the series for a device. They are never given to anybody else, used or not.
+ * Reserves the next numbers of the usual series for a device. They are never given to anybody else, used or not.
  * The same block id again gives the same block.
  */
 export async function reserveNumbers(
@@ -58,12 +135,14 @@ export async function reserveNumbers(
 ): Promise<NumberBlock> {
   return inTransaction(base, async (trx) => {
     const { prefix, next } = await lockSeries(trx);
-    const held = await trx('number_block').where({ id }).first('first', 'last');
-    if (held) return { id, prefix, first: held.first, last: held.last };
-    const block = { first: next, last: next + BLOCK - 1 };
+    const held = await trx('number_block').where({ id }).first('prefix', 'first', 'last');
+    if (held) return { id, ...held };
+    const block = { prefix, first: next, last: next + BLOCK - 1 };
     await trx('number_block').insert({ id, device, ...block, member_id: memberId, at: new Date() });
-    await trx('series').update({ next: next + BLOCK });
-    return { id, prefix, ...block };
+    await trx('series')
+      .where({ prefix })
+      .update({ next: next + BLOCK });
+    return { id, ...block };
   });
 }
 
@@ -85,12 +164,14 @@ export interface UnloggedPiece {
  * @throws Refusal when the number is not the device's or is used
  */
 export async function addUnloggedPiece(trx: Db, memberId: string, piece: UnloggedPiece): Promise<void> {
-  const block = await trx('number_block').where({ id: piece.blockId }).first('first', 'last');
-  const { prefix } = await lockSeries(trx);
-  const label = labelOf(prefix, piece.number);
-  if (!block || piece.number < block.first || piece.number > block.last)
+  const block = found(
+    await trx('number_block').where({ id: piece.blockId }).forUpdate().first('prefix', 'first', 'last'),
+    'This block of numbers',
+  );
+  const label = labelOf(block.prefix, piece.number);
+  if (piece.number < block.first || piece.number > block.last)
     throw new Refusal('number', `${label} is not one of this device's numbers.`);
-  if (await trx('piece').where({ number: piece.number }).first('id'))
+  if (await trx('piece').where({ label }).first('id'))
     throw new Refusal('number', `${label} is used already.`);
   const body = await trx('piece')
     .select('body_id')

@@ -188,7 +188,7 @@ export interface NamedWallRow {
 }
 
 export interface NumberBlockRow {
-  id: string; device: string; first: number; last: number; member_id: string; at: Date;
+  id: string; device: string; first: number; last: number; member_id: string; at: Date; prefix: string;
 }
 
 export interface PasswordLinkRow {
@@ -243,7 +243,7 @@ export interface RoundCellRow {
 }
 
 export interface SeriesRow {
-  prefix: string; next: number;
+  prefix: string; next: number; goes_to: 'usual' | 'rounds' | 'chosen';
 }
 
 export interface SessionRow {

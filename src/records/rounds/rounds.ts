@@ -110,7 +110,7 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
       coats: [],
     },
     Array.from({ length: round.twins }, newId),
-    { roundCellId: id },
+    { roundCellId: id, series: 'rounds' },
   );
 }
 

@@ -1,7 +1,8 @@
 'use client';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
-import { readNumber } from '@/core/units';
+import { useUnits } from '../units';
+import { readNumber, sayText, shortFigures } from '@/core/units';
 
 /** What was made of a text in a field: a number, or what is wrong; null and nothing wrong for a blank. */
 export interface ReadField {
@@ -54,9 +55,10 @@ export function NumberField({
   const [typed, setTyped] = useState<Typed | null>(null);
   if (typed && !typed.isTaken && Object.is(value, typed.told)) setTyped({ ...typed, isTaken: true });
   const text = typed && Object.is(value, typed.isTaken ? typed.told : typed.before) ? typed.text : null;
-  const shown = text ?? (value === null || Number.isNaN(value) ? '' : String(value));
+  const shown = text ?? (value === null || Number.isNaN(value) ? '' : shortFigures(value));
   const made = text === null ? null : read(text);
-  const wrong = made?.error ?? error;
+  const units = useUnits();
+  const wrong = made?.error ?? (error && sayText(error, units));
   return (
     <TextField
       {...rest}

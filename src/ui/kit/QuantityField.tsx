@@ -2,6 +2,7 @@
 import type { TextFieldProps } from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import {
+  gallonsOf,
   readMeasure,
   sayQuantity,
   shownDigits,
@@ -30,24 +31,32 @@ export interface QuantityFieldProps extends Omit<TextFieldProps, 'value' | 'onCh
   readonly onNotANumber?: () => void;
 }
 
-/** What a text with a unit is read as; a step is a difference, as a rate is. */
-const KINDS: Readonly<Record<Dimension, MeasureKind>> = {
+/** What a text with a unit is read as; a step is a difference, as a rate is. Areas are reckoned, never typed. */
+const KINDS: Readonly<Record<Dimension, MeasureKind | null>> = {
   temperature: 'temperature',
   temperatureStep: 'rate',
   rate: 'rate',
   length: 'length',
   thickness: 'length',
+  area: null,
+  shelfArea: null,
   mass: 'weight',
+  bulk: 'weight',
+  pour: 'volume',
+  volume: 'volume',
+  space: 'volume',
 };
+const ML_PER_LITRE = 1000;
 
 /** Reads a text as a number in the reader's unit of a dimension; one with a unit of its own is converted and said. */
 export function readIn(dimension: Dimension, units: Units): (text: string) => ReadField {
   return (text) => {
     const plain = readPlain(text);
-    if (plain.error === null || !/[^\d\s.,/+-]/.test(text)) return plain;
-    const { measure, error } = readMeasure(text, KINDS[dimension]);
+    const kind = KINDS[dimension];
+    if (plain.error === null || kind === null || !/[^\d\s.,/+-]/.test(text)) return plain;
+    const { measure, error } = readMeasure(text, kind, gallonsOf(units));
     if (error !== null) return { value: null, error };
-    const { canonical: value } = measure;
+    const value = dimension === 'space' ? measure.canonical / ML_PER_LITRE : measure.canonical;
     const digits = dimension === 'length' ? 1 : shownDigits(dimension, 0, units);
     return {
       value: shownValue(dimension, value, units),

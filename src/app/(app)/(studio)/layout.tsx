@@ -1,10 +1,9 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { redirect } from 'next/navigation';
-import { currentDevice, currentMember, studioNow } from '@/auth';
+import { currentDevice, currentMember, readerUnits, studioNow } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
-import { unitsFor } from '@/records/people';
 import { chooseUnits } from '@/features/people/actions';
 import { signOut } from '@/features/people/signInActions';
 import { AppFrame } from '@/ui/frame';
@@ -16,7 +15,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   const [device, live, units] = await Promise.all([
     currentDevice(),
     listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 }),
-    unitsFor(db(), member.id, studio.units),
+    readerUnits(),
   ]);
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>

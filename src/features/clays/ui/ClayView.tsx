@@ -1,3 +1,4 @@
+import { figures, shortFigures } from '@/core/units';
 import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -87,7 +88,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
         {figure && (
           <p className="small quiet">
             Calculated; {basisWords(figure)}. A question mark stands where the band of ±{' '}
-            {figure.miss.toFixed(2)} could change the verdict. Tiles outrank the calculation.
+            {figures(figure.miss, 2)} could change the verdict. Tiles outrank the calculation.
           </p>
         )}
         {unjudged.length > 0 && (
@@ -123,7 +124,7 @@ function Fact({ name, value, unit }: { name: string; value: number | null; unit:
           <span className="quiet">not known</span>
         ) : (
           <>
-            <b className="figures">{Number(value.toFixed(2))}</b> {unit}
+            <b className="figures">{shortFigures(value, 2)}</b> {unit}
           </>
         )}
       </dd>
@@ -151,7 +152,7 @@ function Column({ title, glazes }: { title: string; glazes: readonly Judged[] })
             </span>
             <span className="figures">
               {band!.mismatch > 0 ? '+' : '−'}
-              {Math.abs(band!.mismatch).toFixed(2)}
+              {figures(Math.abs(band!.mismatch), 2)}
             </span>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { reachOf, type Calibration } from '@/core/fit';
 import type { StudioTile } from '@/records/materials';
 import { FitMark, FitMarkLegend } from '@/ui/FitMark';
@@ -59,7 +60,7 @@ export function FitEvidence({ calibration, measured, tiles }: Props) {
             <line x1={0} x2={W} y1={H} y2={H} stroke="var(--ink)" />
             {Array.from({ length: Math.round((high - low) * 2) + 1 }, (_, i) => low + i / 2).map((n) => (
               <text key={n} x={x(n)} y={H + 17} textAnchor="middle" className={css.tick}>
-                {n.toFixed(1)}
+                {figures(n, 1)}
               </text>
             ))}
             {tiles.map((tile, i) => (
@@ -99,8 +100,8 @@ function wordsOf(calibration: Calibration | null, measured: number | null): stri
     const { below, above } = calibration;
     return [
       calibration.why,
-      above !== null && `Sound tiles put it above ${above.toFixed(2)}.`,
-      below !== null && `Crazed ones put it below ${below.toFixed(2)}.`,
+      above !== null && `Sound tiles put it above ${figures(above, 2)}.`,
+      below !== null && `Crazed ones put it below ${figures(below, 2)}.`,
     ]
       .filter(Boolean)
       .join(' ');
@@ -109,9 +110,9 @@ function wordsOf(calibration: Calibration | null, measured: number | null): stri
   const glazes = Object.keys(tilesOf).length;
   const shift = measured === null ? null : value - measured;
   return [
-    `From ${tiles} tiles of ${glazes} glazes, with ${crazed} zones crazed and ${sound} sound so far, this clay behaves like ${value.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)}).`,
+    `From ${tiles} tiles of ${glazes} glazes, with ${crazed} zones crazed and ${sound} sound so far, this clay behaves like ${figures(value, 2)} (${figures(low, 2)} to ${figures(high, 2)}).`,
     shift !== null &&
-      `That is ${Math.abs(shift).toFixed(2)} ${shift < 0 ? 'below' : 'above'} its data sheet; verdicts on this clay are shifted by as much.`,
+      `That is ${figures(Math.abs(shift), 2)} ${shift < 0 ? 'below' : 'above'} its data sheet; verdicts on this clay are shifted by as much.`,
   ]
     .filter(Boolean)
     .join(' ');

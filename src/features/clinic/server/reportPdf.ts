@@ -1,9 +1,10 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage, type Units } from '@/core/units';
 import 'server-only';
 import { closedCauseWords, foundWords, type Ranking } from '@/core/clinic';
 import { defectName } from '@/core/vocabulary';
 import type { ClinicCase } from '@/records/clinic';
 import { shortDay } from '@/core/time';
+import type { PrintFor } from '@/features/shared/server/printFor';
 import { openPages } from '@/ui/pdf';
 import type { Diagnosis } from './diagnosisOf';
 import { contradictionsOf } from '../model/contradictions';
@@ -25,11 +26,12 @@ export async function reportPdf(
   diagnosis: Diagnosis,
   told: readonly GivenAnswer[],
   photo: (hash: string) => Promise<Buffer | null>,
+  { head, units }: PrintFor,
 ): Promise<Buffer> {
   const { defect, ranking, proofs, about, experiments } = diagnosis;
   const subject = about?.words ?? found.label ?? 'the studio';
   const title = `Case ${found.number}: ${defectName(defect.id)}, ${subject}`;
-  const { line, part, pictures, finish } = await openPages(title);
+  const { line, part, pictures, finish } = await openPages(title, head);
   line(title, 20, 'bold', 0);
   line(`Opened ${shortDay(found.openedAt)}. What is seen: ${defect.look}; ${defect.toldApart}.`);
   if (defect.caution) line(defect.caution);
@@ -52,9 +54,9 @@ export async function reportPdf(
   );
   part(
     `What chemistry and firing say of ${diagnosis.found?.piece.label}`,
-    diagnosis.found?.voice.sentences.map((one) => sayMessage(one)) ?? [],
+    diagnosis.found?.voice.sentences.map((one) => sayMessage(one, units)) ?? [],
   );
-  part(ranking.enough ? 'Causes' : 'Causes, not enough to tell yet', causesOf(ranking));
+  part(ranking.enough ? 'Causes' : 'Causes, not enough to tell yet', causesOf(ranking, units));
   part(
     'What was tried',
     found.tries.map(
@@ -72,7 +74,7 @@ export async function reportPdf(
 /** Causes on a report at most. */
 const CAUSES = 4;
 
-function causesOf({ causes }: Ranking): string[] {
+function causesOf({ causes }: Ranking, units: Units): string[] {
   return causes
     .slice(0, CAUSES)
     .map(({ cause, score, because, against }) =>
@@ -80,7 +82,7 @@ function causesOf({ causes }: Ranking): string[] {
         `${percentWords(score)}: ${cause.name}.`,
         because.length ? `For it: ${because.map(({ words }) => words).join('; ')}.` : '',
         against.length ? `Against it: ${against.map(({ words }) => words).join('; ')}.` : '',
-        `The test: ${sayMessage(cause.test)}`,
+        `The test: ${sayMessage(cause.test, units)}`,
       ]
         .filter(Boolean)
         .join(' '),

@@ -1,5 +1,5 @@
 import { Said } from '@/ui/units';
-import { sayMessage } from '@/core/units';
+import { heldText } from '@/core/units';
 import { causeOf, type RankedCause, type Ranking } from '@/core/clinic';
 import css from './clinic.module.css';
 import { percentWords } from '../model/words';
@@ -47,7 +47,7 @@ function Cause({ ranked, open }: { ranked: RankedCause; open: boolean }) {
           <h3>What to do, in order</h3>
           <ol>
             {cause.remedies.map(({ act, cost, risk, caution }) => (
-              <li key={sayMessage(act)}>
+              <li key={heldText(act)}>
                 <Said of={act} />
                 <span className="quiet">
                   {cost !== 'none' && ` (${cost === 'much' ? 'much work' : 'some work'})`}

@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import Link from 'next/link';
 import { DataTable } from '@/ui/kit';
 import { RISK_LIMIT, type Risk } from '@/core/clinic';
@@ -59,7 +60,7 @@ function Ladder({ glaze, body, rungs }: Extract<Forward, { kind: 'ladder' }>) {
           cells: [
             words,
             <span key="expansion" className="figures">
-              {expansion.toFixed(2)}
+              {figures(expansion, 2)}
             </span>,
             <span key="likely">
               <svg width={16} height={14} viewBox="-8 -7 16 14" aria-hidden>

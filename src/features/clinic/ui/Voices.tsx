@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { heldText } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { askNext, foundWords, type Evidence } from '@/core/clinic';
@@ -32,7 +32,7 @@ export function ToldVoice({
       {told.length > 0 && (
         <ul className={css.told}>
           {foundWords(defect.id, evidenceFromAnswers(told)).map((words) => (
-            <li key={sayMessage(words)}>
+            <li key={heldText(words)}>
               <Said of={words} />
             </li>
           ))}
@@ -146,7 +146,7 @@ export function RecordVoice({
           </p>
           <ul className={css.tiles}>
             {found.voice.sentences.map((words) => (
-              <li key={sayMessage(words)}>
+              <li key={heldText(words)}>
                 <Said of={words} />
               </li>
             ))}
@@ -158,7 +158,7 @@ export function RecordVoice({
           )}
           <ul className={css.told}>
             {counted.map((words) => (
-              <li key={sayMessage(words)}>
+              <li key={heldText(words)}>
                 <Said of={words} />
               </li>
             ))}

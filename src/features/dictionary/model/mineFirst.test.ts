@@ -1,7 +1,10 @@
 import type { Usual } from '@/records/pieces';
 import { isMine, mineFirst } from './mineFirst';
 
-const usual: Usual = { form: 'cup', bodyId: 'b', groundId: 'red', cone: '6', atmosphere: 'oxidation' };
+const usual: Usual = {
+  ...{ form: 'cup', bodyId: 'b', series: null },
+  ...{ groundId: 'red', cone: '6', atmosphere: 'oxidation' },
+};
 const sense = (groundId: string, cone: string) => ({ groundId, cone, atmosphere: 'oxidation' as const });
 const senses = [sense('white', '10'), sense('white', '6'), sense('red', '10'), sense('red', '6')];
 

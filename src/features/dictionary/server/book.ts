@@ -1,7 +1,7 @@
 import { PALETTES } from '@/ui/palette';
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
-import { openPdf } from '@/ui/pdf';
+import { openPdf, setLetterhead, type Letterhead } from '@/ui/pdf';
 
 /** The page of a bound book, pt: A4 with a wider margin where it is bound. */
 const PAGE = { width: 595, height: 842, top: 64, bottom: 800, inner: 62, outer: 46, gap: 18 } as const;
@@ -41,9 +41,9 @@ export interface Book {
 }
 
 /** Opens a book that is written as it is set: pages that are full leave the memory. */
-export async function openBook(title: string, sink: Writable): Promise<Book> {
+export async function openBook(title: string, sink: Writable, head: Letterhead): Promise<Book> {
   const { pdf } = await openPdf(title, sink);
-  let [page, column, y] = [0, 0, PAGE.top];
+  let [page, column, y]: [number, number, number] = [0, 0, PAGE.top];
   let [first, last] = ['', ''];
   let tab: { readonly words: string; readonly place: number } | null = null;
 
@@ -79,6 +79,7 @@ export async function openBook(title: string, sink: Writable): Promise<Book> {
     pdf.addPage();
     // What is under way goes on there, and so is its first headword.
     [page, column, y, first] = [page + 1, 0, PAGE.top, last];
+    if (page === 1) y = Math.max(y, setLetterhead(pdf, head, left(), left() + 2 * COLUMN + PAGE.gap) + 12);
   };
   const room = (height: number) => {
     if (page === 0) newPage();

@@ -7,6 +7,7 @@ import { headwordPage, provedHeadwords } from '@/records/dictionary';
 import { listGlazes } from '@/records/materials';
 import { jpegAt } from '@/records/pieces';
 import { shortDay } from '@/core/time';
+import type { PrintFor } from '@/features/shared/server/printFor';
 import { openBook, type Book } from './book';
 import { setHeadword } from './entryPdf';
 
@@ -32,11 +33,12 @@ export async function writeDictionary(
   now: Date,
   onDone: (done: number, of: number) => Promise<void>,
   signal: AbortSignal,
+  { head, units }: PrintFor,
 ): Promise<void> {
   const [headwords, glazes] = await Promise.all([provedHeadwords(base), listGlazes(base, { tests: true })]);
   const names = new Map(glazes.map(({ id, name }) => [id, name]));
   const nameOf = (id: string) => names.get(id) ?? '?';
-  const book = await openBook('Dictionary of fired results', sink);
+  const book = await openBook('Dictionary of fired results', sink, head);
   titlePage(book, headwords.length, now);
   const index: Index = { colours: new Map(), defects: new Map() };
   const letters = [...new Set(headwords.map(({ text }) => initial(text)))];
@@ -49,7 +51,7 @@ export async function writeDictionary(
       book.part(letter, letters.indexOf(letter) % TABS);
     }
     const headword = await headwordPage(base, id);
-    const page = await setHeadword(book, headword, nameOf, (hash) => jpegAt(store(), hash, 320));
+    const page = await setHeadword(book, headword, nameOf, (hash) => jpegAt(store(), hash, 320), units);
     for (const sense of headword.senses) {
       if (sense.colour) note(index.colours, colourWords(sense.colour), text, page);
       for (const { defect } of sense.summary?.defects ?? [])

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage, type Units } from '@/core/units';
 import 'server-only';
 import { historyWords, stackWords } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
@@ -20,6 +20,7 @@ export async function setHeadword(
   headword: Headword,
   nameOf: (id: string) => string,
   pictures: Pictures,
+  units: Units,
 ): Promise<number> {
   const page = book.headword(headword.text);
   book.text(headword.text, { font: 'head', size: 13, gap: 12 });
@@ -27,7 +28,7 @@ export async function setHeadword(
     const best = bestProof(sense.proofs);
     const jpeg = best?.photo ? await pictures(best.photo.hash) : null;
     const number = headword.senses.length > 1 ? `${i + 1}  ` : '';
-    book.figure(jpeg, sense.colour, linesOf(sense, number, nameOf, best?.label));
+    book.figure(jpeg, sense.colour, linesOf(sense, number, nameOf, best?.label, units));
     if (sense.teacherNote) book.text(sense.teacherNote, { size: 9, indent: 8, gap: 1 });
   }
   if (headword.reverse)
@@ -40,7 +41,13 @@ export async function setHeadword(
   return page;
 }
 
-function linesOf(sense: Sense, number: string, nameOf: (id: string) => string, label: string | undefined) {
+function linesOf(
+  sense: Sense,
+  number: string,
+  nameOf: (id: string) => string,
+  label: string | undefined,
+  units: Units,
+) {
   const words = sense.summary && describe(sense.summary, sense.colour);
   const bad = sense.summary?.defects.map(
     (one) => `${defectName(one.defect)} ${one.count} of ${sense.summary!.proofs}`,
@@ -49,7 +56,7 @@ function linesOf(sense: Sense, number: string, nameOf: (id: string) => string, l
     [`${number}${sense.ground}, ${historyWords(sense.history)}`, { font: 'bold' }],
     [words?.look ?? 'Not described yet.'],
     [stackWords(sense.stack, nameOf), { size: 9, colour: 'quiet' }],
-    [words ? `${sayMessage(words.moves)}.` : ''],
+    [words ? `${sayMessage(words.moves, units)}.` : ''],
     [bad?.length ? `Defects: ${bad.join(', ')}` : '', { font: 'bold' }],
     [`${words?.proved ?? ''}${label ? `; shown: ${label}` : ''}`, { size: 9, colour: 'quiet' }],
   ].filter(([text]) => text) as [string, { size?: number }?][];

@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { historyWords, stackWords } from '@/core/coats';
@@ -90,7 +91,7 @@ export function EntryView({ headword, glazes, ownIds, near, corrections, mayTeac
                       <Link href={`/entry/${entry.headwordId}`}>{entry.headword}</Link>
                       <br />
                       <span className="quiet small">
-                        {entry.ground}, colour difference {entry.difference?.toFixed(1)}
+                        {entry.ground}, colour difference {figures(entry.difference, 1)}
                       </span>
                     </span>
                   </li>

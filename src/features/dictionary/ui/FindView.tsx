@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { SURFACES, defectName } from '@/core/vocabulary';
@@ -76,7 +77,7 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
                     {entry.difference !== null && (
                       <span className={css.near}>
                         {nearWords(entry.difference)},{' '}
-                        <span className="figures">difference {entry.difference.toFixed(1)}</span>
+                        <span className="figures">difference {figures(entry.difference, 1)}</span>
                       </span>
                     )}
                     <span className="small">

@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import type { Proof } from '@/records/dictionary';
 import { shortDay } from '@/core/time';
@@ -29,7 +30,7 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
             </span>,
             `${one.pieces} ${one.pieces === 1 ? 'piece' : 'pieces'}, last ${shortDay(one.last)}`,
             <span key="away" className="figures">
-              {one.away === null ? '' : `colour difference ${one.away.toFixed(1)}`}
+              {one.away === null ? '' : `colour difference ${figures(one.away, 1)}`}
             </span>,
           ],
         }))}

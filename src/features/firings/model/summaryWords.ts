@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { defectName } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { FiringSummary } from '@/records/openings';
@@ -15,7 +16,7 @@ export function readOut(summary: FiringSummary): string[] {
     `${firing.kilnName} ${firing.number}, ${firing.kind}, cone ${firing.cone} in ${firing.atmosphere}.`,
     firing.achievedCone === null
       ? 'No witness cones were read.'
-      : `The cones say cone ${firing.achievedCone.toFixed(1)}.`,
+      : `The cones say cone ${figures(firing.achievedCone, 1)}.`,
     `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${unread ? `, ${unread} still to be read` : ', all read'}${lost.length ? `; ${lost.map(({ label, state }) => `${label} ${state}`).join(', ')}` : ''}.`,
   ];
   if (sound.of > 0) lines.push(`Without a plain defect: ${shareWords(sound)}.`);

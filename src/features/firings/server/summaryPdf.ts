@@ -1,13 +1,13 @@
 import 'server-only';
 import type { FiringSummary } from '@/records/openings';
-import { openPages } from '@/ui/pdf';
+import { openPages, type Letterhead } from '@/ui/pdf';
 import { GLAZE_AGAIN, readOut } from '../model/summaryWords';
 
 /** What a firing gave as a PDF: what is read out, then surprises, shelves and what is fired again. */
-export async function summaryPdf(summary: FiringSummary): Promise<Buffer> {
+export async function summaryPdf(summary: FiringSummary, head: Letterhead): Promise<Buffer> {
   const { firing, surprises, repairs, again, fresh } = summary;
   const title = `${firing.kilnName} ${firing.number}: what came out`;
-  const { line, part, finish } = await openPages(title);
+  const { line, part, finish } = await openPages(title, head);
   line(title, 20, 'bold', 0);
   for (const sentence of readOut(summary)) line(sentence, 12);
   part(

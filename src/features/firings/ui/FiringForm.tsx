@@ -1,12 +1,9 @@
 'use client';
-import { useUnits } from '@/ui/units';
-import { sayMessage } from '@/core/units';
 import { dayOf } from '@/core/time';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
 import { FIRING_KINDS } from '@/core/vocabulary';
 import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
-import { saySegments } from '@/core/firing';
 import type { Firing, Kiln, Programme } from '@/records/firings';
 import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveFiringPlan } from '../actions';
@@ -52,14 +49,13 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     onSaved: ({ id }) => onSaved(id),
   });
   const { control } = form;
-  const units = useUnits();
   const cones = useConesInUse(values.cone);
   const atmospheres = useAtmospheresInUse(values.atmosphere);
   const { setValue } = form.form;
   const followProgramme = (programmeId: string) => {
     const chosen = programmes.find(({ id }) => id === programmeId);
     setValue('segments', chosen ? [...chosen.segments] : null);
-    if (chosen) setValue('programme', `${chosen.name}: ${sayMessage(saySegments(chosen.segments), units)}`);
+    if (chosen) setValue('programme', chosen.name);
   };
   const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
     list.map(({ id, name }) => [id, name] as const);

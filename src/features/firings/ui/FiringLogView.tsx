@@ -1,5 +1,5 @@
 'use client';
-import { celsius } from '@/core/units';
+import { celsius, figures } from '@/core/units';
 import { QuantityText, Said, useChooseUnits, useUnits } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
@@ -217,5 +217,5 @@ function Result({ firing, log }: { firing: Firing; log: FiringLog }) {
 }
 
 function sayReached({ achievedCone }: Firing): string {
-  return `cone ${achievedCone!.toFixed(1)}`;
+  return `cone ${figures(achievedCone, 1)}`;
 }

@@ -1,5 +1,6 @@
 'use client';
 import { WhoChanged } from '@/ui/WhoChanged';
+import { saySegments } from '@/core/firing';
 import { celsius, text, type Message } from '@/core/units';
 import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
@@ -97,10 +98,15 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, stu
         <OpeningHelpers firingId={firing.id} students={students} />
       )}
       {outcome && <FiringOutcome {...{ firing, outcome }} mayDecide={mayPlan} />}
-      {firing.programme && (
+      {(firing.programme || firing.segments) && (
         <>
           <h3>Programme</h3>
           <p>{firing.programme}</p>
+          {firing.segments && (
+            <p>
+              <Said of={saySegments(firing.segments)} />
+            </p>
+          )}
         </>
       )}
       {firing.remarks && (

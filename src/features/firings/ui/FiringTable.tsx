@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import Link from 'next/link';
 import { coneIndex, hitTarget, sayCone } from '@/core/firing';
 import type { Firing } from '@/records/firings';
@@ -71,5 +72,5 @@ function reached({ achievedCone, cone }: Firing): string {
   if (achievedCone === null) return '';
   if (hitTarget(cone, achievedCone)) return sayCone(achievedCone);
   const off = achievedCone - coneIndex(cone)!;
-  return `${sayCone(achievedCone)}, ${Math.abs(off).toFixed(1)} too ${off > 0 ? 'high' : 'low'}`;
+  return `${sayCone(achievedCone)}, ${figures(Math.abs(off), 1)} too ${off > 0 ? 'high' : 'low'}`;
 }

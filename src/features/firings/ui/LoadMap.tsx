@@ -1,7 +1,7 @@
 'use client';
 import { standingMm } from '@/core/vocabulary';
 import { Said } from '@/ui/units';
-import { sayMessage } from '@/core/units';
+import { heldText } from '@/core/units';
 import {
   DndContext,
   KeyboardSensor,
@@ -73,7 +73,7 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
           {warnings.length > 0 && (
             <ul className={css.warnings} aria-label="Check these">
               {warnings.map(({ words }) => (
-                <li key={sayMessage(words)}>
+                <li key={heldText(words)}>
                   <Said of={words} />
                 </li>
               ))}

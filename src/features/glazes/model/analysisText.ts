@@ -1,10 +1,11 @@
+import { shortFigures } from '@/core/units';
 import { isOxide, type Analysis } from '@/core/chemistry';
 import { readAmount } from '@/core/recipe';
 
 /** An analysis as it is typed: "SiO2 66.5, Al2O3 18". */
 export function analysisText(analysis: Analysis): string {
   return Object.entries(analysis)
-    .map(([oxide, percent]) => `${oxide} ${Number(percent.toFixed(3))}`)
+    .map(([oxide, percent]) => `${oxide} ${shortFigures(percent, 3)}`)
     .join('\n');
 }
 

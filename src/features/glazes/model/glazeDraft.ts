@@ -1,3 +1,4 @@
+import { shortFigures } from '@/core/units';
 import { ulid } from 'ulid';
 import { understandMaterial, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseTotal, readAmount } from '@/core/recipe';
@@ -42,7 +43,7 @@ export function textOf(lines: readonly Line[], name: string): RecipeText {
         .map(({ material, amount }, i) => ({
           key: `${name}${addition ? '+' : ''}${i}`,
           material,
-          amount: String(Number(amount.toFixed(3))),
+          amount: String(shortFigures(amount, 3)),
         })),
       { key: `${name}${addition ? '+' : ''}end`, material: '', amount: '' },
     );

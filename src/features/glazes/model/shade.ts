@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { MAP_FIELDS } from '@/core/chemistry';
 import type { TriaxialCell } from '@/core/recipe';
 
@@ -37,7 +38,7 @@ export function shadeOf(cells: readonly TriaxialCell[], shown: Shown): Scale {
       const n = value(cell);
       return n === null || most === least ? 0.5 : 0.18 + (0.78 * (n - least)) / (most - least);
     },
-    of: (cell) => value(cell)?.toFixed(2) ?? 'none',
-    words: known.length ? `Darkest ${least.toFixed(2)}, lightest ${most.toFixed(2)}.` : '',
+    of: (cell) => figures(value(cell), 2, 'none'),
+    words: known.length ? `Darkest ${figures(least, 2)}, lightest ${figures(most, 2)}.` : '',
   };
 }

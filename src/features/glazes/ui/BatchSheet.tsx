@@ -1,16 +1,21 @@
 'use client';
 import { cautionsOf, DUST_CAUTION, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseForBucket, baseFromWhatIsLeft, batchOf, drySpecificGravity, type Batch } from '@/core/recipe';
-import { Choice, DataTable, NumberField, TitleRow } from '@/ui/kit';
+import { figures, grams, sayQuantity, volumeOf } from '@/core/units';
+import { Choice, DataTable, NumberField, QuantityField, TitleRow } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
+import { QuantityText, useUnits } from '@/ui/units';
 import { usePersistedState } from '@/ui/usePersistedState';
 import css from './glaze.module.css';
 
-const WAYS = ['grams of base', 'litres in a bucket', 'what is left of a material'] as const;
+const WAYS = ['weight of the base', 'volume in a bucket', 'what is left of a material'] as const;
 
 interface Wanted {
   readonly way: (typeof WAYS)[number];
-  readonly amount: number | null;
+  /** Grams of the base, or of the material that is left. */
+  readonly grams: number | null;
+  /** Millilitres of the bucket. */
+  readonly ml: number | null;
   readonly material: string | null;
   readonly specificGravity: number | null;
   /** Lines that are in the bucket, by name and grams: another amount is another line. */
@@ -18,8 +23,9 @@ interface Wanted {
 }
 
 const START: Wanted = {
-  way: 'grams of base',
-  amount: 300,
+  way: 'weight of the base',
+  grams: 300,
+  ml: 10_000,
   material: null,
   specificGravity: 1.45,
   ticked: [],
@@ -34,7 +40,7 @@ interface Props {
 
 /** What goes on the scale: grams of each line, ticked off as they go in, water for the slop. This is what prints. */
 export function BatchSheet({ glazeId, title, lines, book }: Props) {
-  const [wanted, setWanted] = usePersistedState<Wanted>(`jiten.weigh.${glazeId}`, START);
+  const [wanted, setWanted] = usePersistedState<Wanted>(`jiten.weighing.${glazeId}`, START);
   const change = (part: Partial<Wanted>) => setWanted((before) => ({ ...before, ...part }));
   const dry = lines.some((line) => !line.addition && line.amount > 0) ? drySpecificGravity(lines, book) : 2.6;
   const batch = attempt(wanted, lines, dry);
@@ -60,11 +66,21 @@ export function BatchSheet({ glazeId, title, lines, book }: Props) {
             onChange={(material) => change({ material })}
           />
         )}
-        <NumberField
-          label={wanted.way === 'litres in a bucket' ? 'Litres' : 'Grams'}
-          value={wanted.amount}
-          onChange={(amount) => change({ amount })}
-        />
+        {wanted.way === 'volume in a bucket' ? (
+          <QuantityField
+            dimension="volume"
+            label="Volume"
+            value={wanted.ml}
+            onChange={(ml) => change({ ml })}
+          />
+        ) : (
+          <QuantityField
+            dimension="mass"
+            label="Weight"
+            value={wanted.grams}
+            onChange={(weight) => change({ grams: weight })}
+          />
+        )}
         <NumberField
           label="Specific gravity"
           value={wanted.specificGravity}
@@ -93,26 +109,31 @@ export function BatchSheet({ glazeId, title, lines, book }: Props) {
   );
 }
 
-function attempt({ way, amount, material, specificGravity }: Wanted, lines: readonly Line[], dry: number) {
+function attempt(
+  { way, grams: weight, ml, material, specificGravity }: Wanted,
+  lines: readonly Line[],
+  dry: number,
+) {
   if (!lines.some((line) => !line.addition && line.amount > 0)) return 'Type a recipe first.';
+  const amount = way === 'volume in a bucket' ? ml : weight;
   if (amount === null || amount <= 0) return 'How much?';
   const gravity = specificGravity ?? undefined;
   try {
-    const grams =
-      way === 'grams of base'
+    const base =
+      way === 'weight of the base'
         ? amount
-        : way === 'litres in a bucket'
-          ? baseForBucket(lines, { litres: amount, specificGravity: gravity ?? 1.45, dry })
+        : way === 'volume in a bucket'
+          ? baseForBucket(lines, { litres: amount / 1000, specificGravity: gravity ?? 1.45, dry })
           : baseFromWhatIsLeft(lines, material ?? '', amount);
-    return batchOf(lines, { grams, specificGravity: gravity, drySpecificGravity: dry });
+    return batchOf(lines, { grams: base, specificGravity: gravity, drySpecificGravity: dry });
   } catch (error) {
     const message = (error as Error).message;
     return message.includes('no  in') ? 'Which material?' : `It cannot be weighed: ${message}.`;
   }
 }
 
-/** Grams as a scale shows them: a tenth below a kilogram, whole above. */
-const grams = (n: number) => (n >= 1000 ? n.toFixed(0) : n.toFixed(n < 1 ? 2 : 1));
+/** A weight as a scale shows it: to the tenth of a gram below a kilogram, whole grams above. */
+const weighed = (n: number) => grams(n, n >= 1000 ? 0 : n < 1 ? 2 : 1);
 
 interface SheetProps {
   readonly batch: Batch;
@@ -124,6 +145,7 @@ interface SheetProps {
 }
 
 function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps) {
+  const units = useUnits();
   const keyed = batch.lines.map((line, i) => ({
     ...line,
     key: `${line.material}${line.addition ? '+' : ''} ${line.grams.toFixed(2)}`,
@@ -138,42 +160,54 @@ function Sheet({ batch, book, ticked, onTick, specificGravity, dry }: SheetProps
         columns={[
           { name: 'Material', isHead: true },
           { name: '%', align: 'right' },
-          { name: 'grams', align: 'right' },
+          { name: 'to weigh', align: 'right' },
           { name: 'running total on the scale', align: 'right' },
         ]}
         rows={keyed.map((line) => ({
           key: line.key,
           tick: {
-            label: `${line.material}, ${grams(line.grams)} g is in`,
+            label: `${line.material}, ${sayQuantity(weighed(line.grams), units)} is in`,
             isDone: ticked.includes(line.key),
             onTick: () => onTick(line.key),
           },
           cells: [
             <MaterialName key="material" line={line} book={book} />,
-            line.percent.toFixed(2),
+            figures(line.percent, 2),
             <b key="grams" className={css.grams}>
-              {grams(line.grams)}
+              <QuantityText of={weighed(line.grams)} />
             </b>,
-            grams(line.onScale),
+            <QuantityText key="scale" of={weighed(line.onScale)} />,
           ],
         }))}
       />
       <p className={css.unityFoot}>
         <span>
-          Dry total <b className="figures">{grams(batch.totalGrams)} g</b>
+          Dry total{' '}
+          <b>
+            <QuantityText of={weighed(batch.totalGrams)} />
+          </b>
         </span>
         <span className="no-print" role="status">
-          still to weigh <b className="figures">{grams(Math.max(0, left))} g</b>
+          still to weigh{' '}
+          <b>
+            <QuantityText of={weighed(Math.max(0, left))} />
+          </b>
         </span>
         {batch.waterGrams !== null && specificGravity !== null && (
           <>
             <span>
-              water for {specificGravity.toFixed(2)} <b className="figures">{grams(batch.waterGrams)} g</b>
+              water for {figures(specificGravity, 2)}{' '}
+              <b>
+                <QuantityText of={weighed(batch.waterGrams)} />
+              </b>
             </span>
             <span>
-              makes <b className="figures">{(batch.slopMl! / 1000).toFixed(2)} l</b>
+              makes{' '}
+              <b>
+                <QuantityText of={volumeOf(batch.slopMl!)} />
+              </b>
             </span>
-            <span className="small quiet">dry material of this recipe: {dry.toFixed(2)} g/cm³</span>
+            <span className="small quiet">dry material of this recipe: {figures(dry, 2)} g/cm³</span>
           </>
         )}
         {ticked.length > 0 && left < 0.005 && <span className="good">All weighed: sieve, then stir.</span>}

@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import {
   EXPANSION_SETS,
@@ -19,11 +20,11 @@ const x = (value: number) =>
 export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
   const { expansion } = analysis;
   if (expansion.appen === null) return null;
-  const words = SETS.map((set) => `${EXPANSION_SETS[set].name} ${expansion[set]!.toFixed(2)}`).join(', ');
+  const words = SETS.map((set) => `${EXPANSION_SETS[set].name} ${figures(expansion[set], 2)}`).join(', ');
   return (
     <section className={css.expansion} aria-label="Expansion">
       <p>
-        Expansion <b className={css.big}>{expansion.appen.toFixed(2)}</b>{' '}
+        Expansion <b className={css.big}>{figures(expansion.appen, 2)}</b>{' '}
         <span className="figures">± {FACTOR_MISS}</span> <PerKelvin /> <span className="quiet">(Appen)</span>
       </p>
       <svg viewBox={`-14 0 ${WIDTH + 28} 62`} role="img" aria-label={`${words}, 1e-6/K`}>
@@ -81,7 +82,7 @@ function SetParts({ set, analysis }: { set: ExpansionSet; analysis: AnalysisResu
       caption={
         <>
           <b>
-            {name}: {analysis.expansion[set]!.toFixed(2)}
+            {name}: {figures(analysis.expansion[set], 2)}
           </b>{' '}
           {range}. {source}.
         </>
@@ -96,9 +97,9 @@ function SetParts({ set, analysis }: { set: ExpansionSet; analysis: AnalysisResu
         key: part.oxide,
         cells: [
           <OxideName key="oxide" oxide={part.oxide} />,
-          part.share.toFixed(2),
-          part.factor === null ? 'none' : part.factor.toFixed(3),
-          part.adds.toFixed(2),
+          figures(part.share, 2),
+          part.factor === null ? 'none' : figures(part.factor, 3),
+          figures(part.adds, 2),
         ],
       }))}
     />

@@ -1,4 +1,5 @@
 'use client';
+import { figures } from '@/core/units';
 import {
   bandOf,
   bodyFigure,
@@ -144,12 +145,12 @@ function ClayRow({
         <details>
           <summary>Why</summary>
           <p className="small">
-            Glaze {expansion.toFixed(2)} less clay {figure.expansion.toFixed(2)} is a{' '}
+            Glaze {figures(expansion, 2)} less clay {figures(figure.expansion, 2)} is a{' '}
             {band.mismatch > 0 ? 'tension' : 'compression'} of {Math.abs(band.stressMPa).toFixed(0)} MPa.{' '}
             {band.criticalMm === null
               ? 'A glaze in compression does not craze.'
               : `Crazes at once above ${mm(band.criticalMm)} fired, in the long run above ${mm(band.delayedMm!)}.`}{' '}
-            The band is ± {figure.miss.toFixed(2)}.
+            The band is ± {figures(figure.miss, 2)}.
           </p>
         </details>
       </div>
@@ -157,17 +158,17 @@ function ClayRow({
   );
 }
 
-const signed = (n: number) => `${n > 0 ? '+' : n < 0 ? '−' : ''}${Math.abs(n).toFixed(2)}`;
-const mm = (n: number) => (n > 5 ? 'any thickness' : `${n.toFixed(2)} mm`);
+const signed = (n: number) => `${n > 0 ? '+' : n < 0 ? '−' : ''}${figures(Math.abs(n), 2)}`;
+const mm = (n: number) => (n > 5 ? 'any thickness' : `${figures(n, 2)} mm`);
 
 function figureWords(clay: ClayFit, figure: BodyFigure): string {
   const learned = clay.calibration?.enough ? clay.calibration.limit : null;
-  if (!learned) return `${figure.expansion.toFixed(2)}, from its data sheet`;
+  if (!learned) return `${figures(figure.expansion, 2)}, from its data sheet`;
   const shift =
     figure.shift === null
       ? ''
-      : `; ${signed(figure.shift)} against its data sheet of ${clay.measured!.toFixed(2)}`;
-  return `${learned.value.toFixed(2)} learned from ${learned.tiles} tiles (${learned.low.toFixed(2)} to ${learned.high.toFixed(2)})${shift}`;
+      : `; ${signed(figure.shift)} against its data sheet of ${figures(clay.measured, 2)}`;
+  return `${figures(learned.value, 2)} learned from ${learned.tiles} tiles (${figures(learned.low, 2)} to ${figures(learned.high, 2)})${shift}`;
 }
 
 /** The verdict as a word in its own weight; never colour alone. */
@@ -196,7 +197,7 @@ function Ruler({
   const atOnce = crazesFrom(thicknessMm, TOUGHNESS.atOnce);
   const later = crazesFrom(thicknessMm, TOUGHNESS.slowly);
   const marks = [...clay.tiles].sort((a, b) => Number(a.glaze === glazeId) - Number(b.glaze === glazeId));
-  const words = `${clay.name}: mismatch ${signed(band.mismatch)}, ${band.verdict}; shivering side below ${SHIVER_LIMIT}, crazes later above ${later.toFixed(2)}, at once above ${atOnce.toFixed(2)}`;
+  const words = `${clay.name}: mismatch ${signed(band.mismatch)}, ${band.verdict}; shivering side below ${SHIVER_LIMIT}, crazes later above ${figures(later, 2)}, at once above ${figures(atOnce, 2)}`;
   return (
     <svg viewBox={`-4 0 ${W + 8} ${H}`} className={css.ruler} role="img" aria-label={words}>
       <line x1={0} x2={W} y1={34} y2={34} stroke="var(--ink)" strokeWidth={1.5} />

@@ -1,4 +1,5 @@
 'use client';
+import { figures } from '@/core/units';
 import { useState } from 'react';
 import { MAP_EDGES, type AnalysisResult } from '@/core/chemistry';
 import css from './glaze.module.css';
@@ -90,7 +91,7 @@ export function GlazeMap({ points }: { points: readonly MapPoint[] }) {
           <>
             {shown.analysis.mapField ?? 'no formula'}
             {shown.analysis.silicaAlumina !== null && (
-              <span className="figures">, {shown.analysis.silicaAlumina.toFixed(2)}</span>
+              <span className="figures">, {figures(shown.analysis.silicaAlumina, 2)}</span>
             )}
           </>
         )}

@@ -1,4 +1,5 @@
 'use client';
+import { shortFigures } from '@/core/units';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -57,7 +58,7 @@ export function MaterialCard({ material, own, name }: Props) {
         multiline
         minRows={5}
         error={typing || undefined}
-        hint={`Oxides ${Number(read.total.toFixed(2))} %, with loss on ignition ${Number(sum.toFixed(2))} %${
+        hint={`Oxides ${shortFigures(read.total, 2)} %, with loss on ignition ${shortFigures(sum, 2)} %${
           read.total > 0 && Math.abs(sum - 100) > 3 ? ': check it, this should be about 100.' : '.'
         }`}
         slotProps={{ htmlInput: { className: 'figures' } }}

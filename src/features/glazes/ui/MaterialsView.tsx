@@ -1,4 +1,5 @@
 'use client';
+import { figures, shortFigures } from '@/core/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
@@ -143,12 +144,12 @@ function Row({ material, own, mayChange }: { material: Material; own: boolean; m
             .sort((a, b) => b[1] - a[1])
             .map(([oxide, percent]) => (
               <span key={oxide}>
-                <OxideName oxide={oxide} /> <span className="figures">{Number(percent.toFixed(1))}</span>
+                <OxideName oxide={oxide} /> <span className="figures">{shortFigures(percent, 1)}</span>
               </span>
             ))}
           {material.loi > 0.05 && (
             <span className="quiet">
-              LOI <span className="figures">{material.loi.toFixed(1)}</span>
+              LOI <span className="figures">{figures(material.loi, 1)}</span>
             </span>
           )}
         </span>

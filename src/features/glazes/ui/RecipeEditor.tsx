@@ -1,4 +1,5 @@
 'use client';
+import { figures, shortFigures } from '@/core/units';
 import Close from '@mui/icons-material/Close';
 import Autocomplete from '@mui/material/Autocomplete';
 import IconButton from '@mui/material/IconButton';
@@ -72,7 +73,7 @@ export function RecipeEditor({ text, understood, errors, book, onChange, onPaste
       <tbody>
         <tr className={css.sum}>
           <th scope="row">Adds up to</th>
-          <td className="figures">{Number(total.toFixed(2))}</td>
+          <td className="figures">{shortFigures(total, 2)}</td>
           <td className="figures">{total > 0 ? '100.00' : ''}</td>
           <td />
         </tr>
@@ -178,7 +179,7 @@ function RowFields({ row, name, error, hint, book, percent, onChange, onRemove, 
           />
         </td>
         <td className="figures">
-          {percent === null || Number.isNaN(percent) || blank ? '' : (percent * 100).toFixed(2)}
+          {percent === null || Number.isNaN(percent) || blank ? '' : figures(percent * 100, 2)}
         </td>
         <td>
           {!blank && (

@@ -1,4 +1,5 @@
 'use client';
+import { figures } from '@/core/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { differenceOf } from '@/core/recipe';
@@ -73,8 +74,8 @@ function RecipeSave({ mayChange, ...of }: RecipeDeskState & { readonly mayChange
         <ConflictNotice
           rows={differenceOf(theirs.lines ?? [], understood.lines).map((row) => ({
             name: row.material,
-            mine: row.after === null ? 'none' : row.after.toFixed(2),
-            theirs: row.before === null ? 'none' : row.before.toFixed(2),
+            mine: row.after === null ? 'none' : figures(row.after, 2),
+            theirs: row.before === null ? 'none' : figures(row.before, 2),
           }))}
           onKeepMine={() => void save(theirs)}
         />

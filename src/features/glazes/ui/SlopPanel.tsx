@@ -1,11 +1,13 @@
 'use client';
-import { Choice, DataTable, FormErrors, NumberField } from '@/ui/kit';
+import { bulkOf, figures, grams, millilitres, sayMessage, text, volumeOf, type Message } from '@/core/units';
+import { Choice, DataTable, FormErrors, NumberField, QuantityField } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
 import { shortDay } from '@/core/time';
+import { Said, useUnits } from '@/ui/units';
 import { useMutation } from '@/ui/useMutation';
 import { saveMeasure } from '../actions';
 import css from './glaze.module.css';
@@ -19,20 +21,21 @@ interface Props {
 /** The bucket as it is: what it measures, what brings it right, and how it was before. */
 export function SlopPanel({ batches, dry }: Props) {
   const [code, setCode] = useState<string | null>(batches[0]?.code ?? null);
-  const [litres, setLitres] = useState<number | null>(10);
+  const [ml, setMl] = useState<number | null>(10_000);
   const [measured, setMeasured] = useState<number | null>(null);
   const [target, setTarget] = useState<number | null>(1.45);
   const { run, isBusy, errors } = useMutation();
   const batch = batches.find((one) => one.code === code) ?? batches[0];
-  const advice = adviceFor(litres, measured, target, dry);
+  const units = useUnits();
+  const advice = adviceFor(ml, measured, target, dry);
   const of = (field: string) => errors.find((error) => error.field === field)?.message;
   const note = async () => {
     const measure = {
       id: ulid(),
       batchId: batch!.id,
       specificGravity: measured,
-      ml: litres === null ? null : litres * 1000,
-      done: advice.done,
+      ml,
+      done: sayMessage(advice.done, units),
     };
     if ((await run(() => saveMeasure(measure))) === null) setMeasured(null);
   };
@@ -48,7 +51,13 @@ export function SlopPanel({ batches, dry }: Props) {
             onChange={setCode}
           />
         )}
-        <NumberField label="Litres in the bucket" value={litres} onChange={setLitres} error={of('ml')} />
+        <QuantityField
+          dimension="volume"
+          label="In the bucket"
+          value={ml}
+          onChange={setMl}
+          error={of('ml')}
+        />
         <NumberField
           label="Measured SG"
           value={measured}
@@ -59,7 +68,7 @@ export function SlopPanel({ batches, dry }: Props) {
         <NumberField label="Target SG" value={target} onChange={setTarget} />
       </div>
       <p role="status" className={css.advice}>
-        {advice.words}
+        <Said of={advice.words} />
       </p>
       <FormErrors errors={errors.filter((error) => error.field === '')} />
       {batch ? (
@@ -88,7 +97,7 @@ function History({ batch }: { batch: BatchHistory }) {
         cells: [
           shortDay(measure.at),
           <span key="sg" className="figures">
-            {measure.specificGravity.toFixed(2)}
+            {figures(measure.specificGravity, 2)}
           </span>,
           measure.done,
           <span key="by" className="quiet">
@@ -100,34 +109,40 @@ function History({ batch }: { batch: BatchHistory }) {
   );
 }
 
-/** Grams or millilitres as a jug shows them. */
-const jug = (n: number) => (n >= 1000 ? `${(n / 1000).toFixed(2)} l` : `${Math.round(n / 5) * 5} ml`);
+/** A volume as a jug shows it. */
+const jug = (ml: number) => (ml >= 1000 ? volumeOf(ml) : millilitres(Math.round(ml / 5) * 5));
 
-function adviceFor(litres: number | null, measured: number | null, target: number | null, dry: number) {
-  if (litres === null || measured === null || target === null)
+interface Advice {
+  readonly words: Message;
+  /** What is kept of it; empty when there is nothing to do. */
+  readonly done: Message;
+}
+
+function adviceFor(ml: number | null, measured: number | null, target: number | null, dry: number): Advice {
+  if (ml === null || measured === null || target === null)
     return {
       words: 'Weigh a measured jug of glaze: grams divided by millilitres is its specific gravity.',
       done: '',
     };
   try {
     const { addWater, takeOffWater, addDry, dryGrams } = correctSlop({
-      ml: litres * 1000,
+      ml,
       measured,
       target,
       dry,
     });
-    const holds = `The bucket holds ${(dryGrams / 1000).toFixed(2)} kg of dry glaze.`;
+    const holds = text`The bucket holds ${bulkOf(dryGrams, 2)} of dry glaze.`;
     if (addWater > 0)
       return {
-        words: `Too thick: stir in ${jug(addWater)} water. ${holds}`,
-        done: `${jug(addWater)} water in`,
+        words: text`Too thick: stir in ${jug(addWater)} water. ${holds}`,
+        done: text`${jug(addWater)} water in`,
       };
     if (takeOffWater > 0)
       return {
-        words: `Too thin: let it settle and take off ${jug(takeOffWater)} clear water, or stir in ${addDry.toFixed(0)} g of the dry recipe. ${holds}`,
-        done: `too thin, ${jug(takeOffWater)} to take off`,
+        words: text`Too thin: let it settle and take off ${jug(takeOffWater)} clear water, or stir in ${grams(addDry)} of the dry recipe. ${holds}`,
+        done: text`too thin, ${jug(takeOffWater)} to take off`,
       };
-    return { words: `At target. ${holds}`, done: 'right' };
+    return { words: text`At target. ${holds}`, done: 'right' };
   } catch (error) {
     return { words: `Not possible: ${(error as Error).message}.`, done: '' };
   }

@@ -1,10 +1,11 @@
+import { figures } from '@/core/units';
 import { isOxide, oxidesOf, type AnalysisResult, type Oxides, type OxideRole } from '@/core/chemistry';
 import { OxideName } from '@/ui/Oxide';
 import css from './glaze.module.css';
 
 /** Moles as a formula is written: two decimals, three for what is little. */
 function moles(n: number): string {
-  return n < 0.1 ? n.toFixed(3) : n.toFixed(2);
+  return n < 0.1 ? figures(n, 3) : figures(n, 2);
 }
 
 function Column({
@@ -57,7 +58,7 @@ export function UnityTable({ analysis }: { analysis: AnalysisResult }) {
         ))}
         <span>
           silica : alumina{' '}
-          <b className="figures">{silicaAlumina === null ? '–' : silicaAlumina.toFixed(2)}</b>
+          <b className="figures">{silicaAlumina === null ? '–' : figures(silicaAlumina, 2)}</b>
         </span>
         <span>
           alkalis{' '}

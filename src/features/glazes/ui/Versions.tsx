@@ -1,4 +1,5 @@
 'use client';
+import { figures } from '@/core/units';
 import Button from '@mui/material/Button';
 import type { Line } from '@/core/chemistry';
 import { baseTotal, normalise } from '@/core/recipe';
@@ -31,7 +32,7 @@ export function Versions({ versions, colour, inUse, mayChange, onTake }: Props) 
     const Figure = isChanged ? 'b' : 'span';
     return (
       <Figure key={i} className="figures">
-        {now?.toFixed(2) ?? (isChanged ? 'out' : '')}
+        {figures(now, 2, isChanged ? 'out' : '')}
       </Figure>
     );
   };

@@ -1,4 +1,5 @@
 'use client';
+import { figures } from '@/core/units';
 import { Choice, DataTable, NumberField, TitleRow, ToggleRow } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
@@ -90,7 +91,7 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
     <>
       <p>
         Silica and kaolin in equal steps change this glaze’s expansion by{' '}
-        <b className="figures">{ladder.movesBy.toFixed(2)}</b> <PerKelvin /> in all, and a gloss stays a
+        <b className="figures">{figures(ladder.movesBy, 2)}</b> <PerKelvin /> in all, and a gloss stays a
         gloss.{' '}
         {stuck.length > 0 && (
           <b className="heat">
@@ -114,11 +115,11 @@ function Ladder({ lines, book, names, bodies, onTake }: Shared) {
           key: String(i),
           cells: [
             i === 0 ? 'unchanged' : i,
-            rung.silica ? `${rung.silica.toFixed(2)} %` : '',
-            rung.kaolin ? `${rung.kaolin.toFixed(2)} %` : '',
-            rung.analysis.silicaAlumina?.toFixed(2),
+            rung.silica ? `${figures(rung.silica, 2)} %` : '',
+            rung.kaolin ? `${figures(rung.kaolin, 2)} %` : '',
+            figures(rung.analysis.silicaAlumina, 2),
             rung.analysis.mapField,
-            rung.analysis.expansion.appen?.toFixed(2),
+            figures(rung.analysis.expansion.appen, 2),
             ...rung.fits.map((fit, k) => (fit ? <FitVerdict key={k} band={fit} /> : '–')),
             i > 0 && (
               <Button key="use" size="small" onClick={() => onTake(rung.lines, `Crazing ladder, step ${i}`)}>
@@ -207,13 +208,13 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
         columns={[{ name: 'Material' }, { name: 'Percent', align: 'right' }]}
         rows={lines.map((line) => ({
           key: `${line.addition}${line.material}`,
-          cells: [`${line.addition ? '+ ' : ''}${line.material}`, line.amount.toFixed(2)],
+          cells: [`${line.addition ? '+ ' : ''}${line.material}`, figures(line.amount, 2)],
         }))}
       />
       <div>
         <p>
-          Expansion <b className="figures">{analysis.expansion.appen?.toFixed(2)}</b>, {analysis.mapField},
-          silica : alumina <span className="figures">{analysis.silicaAlumina?.toFixed(2)}</span>
+          Expansion <b className="figures">{figures(analysis.expansion.appen, 2)}</b>, {analysis.mapField},
+          silica : alumina <span className="figures">{figures(analysis.silicaAlumina, 2)}</span>
         </p>
         <dl className={css.verdicts}>
           {names.map((name, i) => (
@@ -225,8 +226,8 @@ function Outcome({ outcome, names, note, onTake }: Shared & { outcome: Reworked 
         </dl>
         <p className={worst > PLAIN_MISS ? 'heat' : 'small quiet'}>
           {worst > PLAIN_MISS
-            ? `The formula is missed: ${misses.map(([oxide, n]) => `${oxide} by ${n.toFixed(2)}`).join(', ')}.`
-            : `The formula is met within ${(worst * 100).toFixed(1)} %.`}
+            ? `The formula is missed: ${misses.map(([oxide, n]) => `${oxide} by ${figures(n, 2)}`).join(', ')}.`
+            : `The formula is met within ${figures(worst * 100, 1)} %.`}
         </p>
         {costs.length > 0 && (
           <>

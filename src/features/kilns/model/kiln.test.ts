@@ -1,9 +1,10 @@
 import { climbAt, coneAt, driftOf, type FiringWitness } from '@/core/firing';
 import { programmeConeWords } from './programmeConeWords';
-import { sayMessage } from '@/core/units';
+import { METRIC, sayMessage } from '@/core/units';
 import { driftWords } from './kilnWords';
 
-const said = (...facts: Parameters<typeof driftWords>) => driftWords(...facts).map((one) => sayMessage(one));
+const said = (...facts: Parameters<typeof driftWords>) =>
+  driftWords(...facts).map((one) => sayMessage(one, METRIC));
 
 /** Firings a week apart whose log says cone 6 and whose cones say so many degrees less. */
 function firings(...offsets: readonly number[]): FiringWitness[] {

@@ -1,4 +1,4 @@
-import { kelvins, sayMessage, signed, text, type Message } from '@/core/units';
+import { heldText, kelvins, signed, text, type Message } from '@/core/units';
 import { shortDay } from '@/core/time';
 import type { Drift, Estimate } from '@/core/firing';
 
@@ -37,5 +37,5 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift): Mes
       ({ day, part, step }) =>
         text`A step of ${signed(kelvins(step.value))} (${between(step)}) ${part ? `with the new ${part}` : 'with no reason noted'}, ${shortDay(dateOf(day))}.`,
     );
-  return [first, ...creeps, ...new Map(seen.map((one) => [sayMessage(one), one])).values()];
+  return [first, ...creeps, ...new Map(seen.map((one) => [heldText(one), one])).values()];
 }

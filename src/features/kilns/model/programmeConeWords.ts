@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { offsetDifference, sayCone } from '@/core/firing';
 import type { Reached } from '@/records/firings';
 
@@ -12,5 +13,5 @@ export function programmeConeWords(kilns: readonly Reached[]): string {
   const apart = a && b && offsetDifference(a.reached, b.reached);
   if (!apart) return each.join('; ');
   const plain = apart.low > 0 || apart.high < 0;
-  return `${each.join('; ')}: ${plain ? `they differ by ${Math.abs(apart.value).toFixed(1)} cones` : 'no plain difference'}`;
+  return `${each.join('; ')}: ${plain ? `they differ by ${figures(Math.abs(apart.value), 1)} cones` : 'no plain difference'}`;
 }

@@ -1,6 +1,8 @@
 'use client';
 import { Chart, LinearScale, PointElement, ScatterController, Tooltip, type ChartOptions } from 'chart.js';
 import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
+import { kelvins, sayQuantity, shownValue, signed, typedValue, unitOf } from '@/core/units';
+import { useUnits } from '@/ui/units';
 import { shortDay, studioTime } from '@/core/time';
 import { dateOf } from '../model/kilnWords';
 import { useMemo } from 'react';
@@ -19,7 +21,9 @@ export function DriftChart({
   parts: readonly { day: number; part: string }[];
 }) {
   const inks = useInks();
+  const units = useUnits();
   const { data, options } = useMemo(() => {
+    const shown = (step: number) => shownValue('temperatureStep', step, units);
     const days = drift.offsets.map(({ day }) => day);
     const marks = parts
       .filter(({ day }) => day >= Math.min(...days) - 20)
@@ -55,8 +59,8 @@ export function DriftChart({
         now: {
           type: 'box',
           xMin: drift.since,
-          yMin: drift.offset.low,
-          yMax: drift.offset.high,
+          yMin: shown(drift.offset.low),
+          yMax: shown(drift.offset.high),
           backgroundColor: `${inks.heat}22`,
           borderWidth: 0,
         } satisfies AnnotationOptions,
@@ -77,12 +81,17 @@ export function DriftChart({
           },
         },
         y: {
-          suggestedMin: -10,
-          suggestedMax: 20,
+          suggestedMin: shown(-10),
+          suggestedMax: shown(20),
           grid: { color: inks.hairline },
           border: { color: inks.quiet },
           ticks: { color: inks.quiet, font },
-          title: { display: true, text: 'reads hot by, °C', color: inks.quiet, font },
+          title: {
+            display: true,
+            text: `reads hot by, ${unitOf('temperatureStep', units)}`,
+            color: inks.quiet,
+            font,
+          },
         },
       },
       plugins: {
@@ -91,7 +100,7 @@ export function DriftChart({
           displayColors: false,
           callbacks: {
             label: ({ parsed }) =>
-              `${shortDay(dateOf(Math.round(parsed.x ?? 0)))}: ${(parsed.y ?? 0) >= 0 ? '+' : '−'}${Math.abs(parsed.y ?? 0).toFixed(0)} °C`,
+              `${shortDay(dateOf(Math.round(parsed.x ?? 0)))}: ${sayQuantity(signed(kelvins(typedValue('temperatureStep', parsed.y ?? 0, units))), units)}`,
           },
         },
         annotation: { annotations },
@@ -102,14 +111,14 @@ export function DriftChart({
       data: {
         datasets: [
           {
-            data: drift.offsets.map(({ day, celsius }) => ({ x: day, y: celsius })),
+            data: drift.offsets.map(({ day, celsius }) => ({ x: day, y: shown(celsius) })),
             backgroundColor: inks.heat,
             pointRadius: 5,
           },
         ],
       },
     };
-  }, [drift, parts, inks]);
+  }, [drift, parts, inks, units]);
   return (
     <div style={{ height: 240, background: 'var(--paper)' }}>
       <Scatter data={data} options={options} role="img" aria-label="Offset of the thermocouple by firing" />

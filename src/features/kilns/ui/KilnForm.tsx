@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { KILN_HEATS } from '@/core/vocabulary';
-import type { Dimension } from '@/core/units';
+import { sayQuantity, spaceOf, type Dimension } from '@/core/units';
 import type { Kiln, KilnDraft } from '@/records/firings';
 import {
   ChoiceInput,
@@ -16,6 +16,7 @@ import {
   useSavedForm,
   type FormValues,
 } from '@/ui/kit';
+import { useUnits } from '@/ui/units';
 import type { OverTheWire } from '@/ui/useMutation';
 import { saveKilnForm } from '../actions';
 import { USUAL_SIZES } from '../model/usualSizes';
@@ -44,7 +45,7 @@ const NUMBERS: readonly {
   readonly label: string;
   readonly dimension?: Dimension;
 }[] = [
-  { name: 'litres', label: 'Litres' },
+  { name: 'litres', label: 'Volume', dimension: 'space' },
   { name: 'shelves', label: 'Shelves' },
   { name: 'shelfWidthMm', label: 'Shelf width', dimension: 'thickness' },
   { name: 'shelfDepthMm', label: 'Shelf depth', dimension: 'thickness' },
@@ -79,6 +80,7 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
     onSaved,
   });
   const { control, theirs } = form;
+  const units = useUnits();
   const [size, setSize] = useState('');
   return (
     <Form
@@ -106,7 +108,12 @@ export function KilnForm({ kiln, onSaved }: { kiln: Kiln | null; onSaved: () => 
             for (const [field, value] of Object.entries(USUAL_SIZES[name] ?? {}))
               form.form.setValue(field as keyof Values, value);
           }}
-          options={[['', 'measured'], ...Object.keys(USUAL_SIZES).map((name) => [name, name] as const)]}
+          options={[
+            ['', 'measured'],
+            ...Object.entries(USUAL_SIZES).map(
+              ([name, { litres }]) => [name, `${name}, ${sayQuantity(spaceOf(litres), units)}`] as const,
+            ),
+          ]}
         />
       )}
       {NUMBERS.map(({ name, label, dimension }) =>

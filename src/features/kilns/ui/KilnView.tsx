@@ -17,7 +17,7 @@ import { KilnForm } from './KilnForm';
 import { setPartEnded } from '../actions';
 import { DriftChart } from './DriftChart';
 import { PartForm } from './PartForm';
-import { celsius, sayMessage } from '@/core/units';
+import { celsius, heldText, spaceOf } from '@/core/units';
 import { QuantityText, Said } from '@/ui/units';
 import { driftWords } from '../model/kilnWords';
 import css from './kiln.module.css';
@@ -49,7 +49,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
       <PageHeader first={kiln.name}>
         <h1>{kiln.name}</h1>
         <p className="quiet">
-          {kiln.heat}, {kiln.litres} L, {kiln.shelves} shelves, opened below{' '}
+          {kiln.heat}, <QuantityText of={spaceOf(kiln.litres)} />, {kiln.shelves} shelves, opened below{' '}
           <QuantityText of={celsius(kiln.openBelow)} />,{' '}
           {kiln.controller ? 'read by its controller' : 'read by hand'}
         </p>
@@ -105,7 +105,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
               <Said of={answer!} />
             </p>
             {more.map((words) => (
-              <p key={sayMessage(words)}>
+              <p key={heldText(words)}>
                 <Said of={words} />
               </p>
             ))}

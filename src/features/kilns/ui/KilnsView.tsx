@@ -1,4 +1,6 @@
 'use client';
+import { QuantityText } from '@/ui/units';
+import { spaceOf } from '@/core/units';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -48,7 +50,7 @@ export function KilnsView({
                 <Link href={`/kilns/${kiln.id}`}>{kiln.name}</Link>
               </h2>
               <span className="quiet">
-                {kiln.heat}, <span className="figures">{kiln.litres}</span> L,{' '}
+                {kiln.heat}, <QuantityText of={spaceOf(kiln.litres)} />,{' '}
                 <span className="figures">{kiln.shelves}</span> shelves
               </span>
               {mayPlan && (

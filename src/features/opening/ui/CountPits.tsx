@@ -1,4 +1,6 @@
 'use client';
+import { areaOf, figures } from '@/core/units';
+import { QuantityText } from '@/ui/units';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useRef, useState } from 'react';
@@ -82,10 +84,9 @@ export function CountPits({ photo, frame, zone, heightMm, onClose, onSave }: Pro
         <h2>{zone.headword}</h2>
         {ready ? (
           <p role="status">
-            <b className="figures">{pits.length}</b> pits on{' '}
-            <span className="figures">{counted.areaCm2.toFixed(1)}</span> cm²:{' '}
-            <b className="figures">{(pits.length / counted.areaCm2).toFixed(2)}</b> per cm². Cracks{' '}
-            <span className="figures">{counted.crackDensity.toFixed(1)}</span> mm per cm². Tap a ring to take
+            <b className="figures">{pits.length}</b> pits on <QuantityText of={areaOf(counted.areaCm2, 1)} />:{' '}
+            <b className="figures">{figures(pits.length / counted.areaCm2, 2)}</b> per cm². Cracks{' '}
+            <span className="figures">{figures(counted.crackDensity, 1)}</span> mm per cm². Tap a ring to take
             it away, the glaze to add one.
           </p>
         ) : (

@@ -24,4 +24,13 @@ export const UNIT_ROWS = [
       ['lb', 'pounds'],
     ],
   },
+  {
+    name: 'volume',
+    label: 'Volume',
+    options: [
+      ['l', 'litres'],
+      ['gal', 'US gallons'],
+      ['imp gal', 'British gallons'],
+    ],
+  },
 ] as const;

@@ -6,7 +6,6 @@ import type { StudioDevice, StudioSettings } from '@/records/people';
 import {
   ConflictNotice,
   Form,
-  NumberInput,
   PageHeader,
   SelectInput,
   SeveralInput,
@@ -15,10 +14,13 @@ import {
   useSavedForm,
 } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import { saveSeries, saveStudio } from '../actions';
+import { saveStudio } from '../actions';
 import { UNIT_ROWS } from '../model/unitRows';
-import { seriesSchema, studioSchema } from '../schema';
+import { studioSchema } from '../schema';
 import { Devices } from './Devices';
+import type { Series } from '@/records/platform';
+import { SeriesList } from './SeriesList';
+import { Logo } from './Logo';
 import { ZoneInput } from './ZoneInput';
 import page from '@/ui/page.module.css';
 import css from './people.module.css';
@@ -28,7 +30,9 @@ interface Props {
   readonly version: number;
   /** The clays a new piece may start with. */
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
-  readonly series: { readonly prefix: string; readonly next: number };
+  readonly series: readonly Series[];
+  /** The picture at the head of prints, by its content hash. */
+  readonly logo: string | null;
   readonly devices: readonly StudioDevice[];
   /** The device in hand, when it is the studio's. */
   readonly deviceId: string | null;
@@ -40,7 +44,7 @@ type Settings = Omit<StudioSettings, 'cones' | 'atmospheres'> & {
 };
 
 /** What is said of the studio as a whole. */
-export function StudioView({ studio, version, bodies, series, devices, deviceId }: Props) {
+export function StudioView({ studio, version, bodies, series, logo, devices, deviceId }: Props) {
   const [said, setSaid] = useState('');
   const form = useSavedForm<Settings, Settings, null, { value: StudioSettings; version: number }>({
     schema: studioSchema,
@@ -94,6 +98,15 @@ export function StudioView({ studio, version, bodies, series, devices, deviceId 
           label="Dates and times"
           options={DATE_STYLES.map((style) => [style, style] as const)}
         />
+        <SelectInput
+          control={control}
+          name="decimals"
+          label="Numbers"
+          options={[
+            ['.', '1.5'],
+            [',', '1,5'],
+          ]}
+        />
         {UNIT_ROWS.map(({ name, label, options }) => (
           <SelectInput key={name} control={control} name={`units.${name}`} label={label} options={options} />
         ))}
@@ -137,27 +150,9 @@ export function StudioView({ studio, version, bodies, series, devices, deviceId 
       <p className={css.section}>
         <LinkButton href="/kilns/queue">Opening hours and quiet hours</LinkButton>
       </p>
-      <Series key={`${series.prefix} ${series.next}`} series={series} />
+      <SeriesList series={series} />
+      <Logo hash={logo} />
       <Devices devices={devices} deviceId={deviceId} />
     </>
-  );
-}
-
-/** The letters and the next number under the feet of pieces. */
-function Series({ series }: Pick<Props, 'series'>) {
-  const form = useSavedForm({
-    schema: seriesSchema,
-    values: { prefix: series.prefix, next: series.next },
-    save: saveSeries,
-  });
-  return (
-    <section aria-label="Piece numbers" className={css.section}>
-      <h2>Piece numbers</h2>
-      <Form of={form} label="Piece numbers" button="Save" className={`${page.form} ${css.studio}`}>
-        <TextInput control={form.control} name="prefix" label="Letters" />
-        <NumberInput control={form.control} name="next" label="Next number" />
-      </Form>
-      <p className="small quiet">Pieces that are there keep their numbers.</p>
-    </section>
   );
 }

@@ -1,6 +1,6 @@
 import { placeWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
-import { text, type Message } from '@/core/units';
+import { text, type Message, figures } from '@/core/units';
 import { defectName, type Measures } from '@/core/vocabulary';
 import { textureWords } from './textureWords';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
@@ -112,7 +112,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
     ),
     done('Firing', ({ firing }) => (firing ? `${firing.kiln} ${firing.number}` : 'not fired')),
     done('Cone', ({ firing }) => firing?.cone ?? ''),
-    done('Cone reached', ({ firing }) => firing?.achievedCone?.toFixed(1) ?? NOT_KNOWN),
+    done('Cone reached', ({ firing }) => figures(firing?.achievedCone, 1, NOT_KNOWN)),
     done('Atmosphere', ({ firing }) => firing?.atmosphere ?? ''),
     done('Shelf', ({ firing }) => String(firing?.shelf ?? '')),
     seen('Surface', ({ zone }) => live(zone)?.surface ?? NOT_NOTED),
@@ -127,7 +127,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
     ),
     seen('Colour, difference from the first', ({ zone }) => {
       const colour = colourOf(zone);
-      return colour && first ? deltaE00(labOf(first), labOf(colour)).toFixed(1) : 'not measured';
+      return colour && first ? figures(deltaE00(labOf(first), labOf(colour)), 1) : 'not measured';
     }),
     seen('Fate', ({ piece }) => piece.fate ?? 'none'),
   ];

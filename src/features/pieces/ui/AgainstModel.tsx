@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import Link from 'next/link';
 import { stackWords } from '@/core/coats';
 import type { PiecePage } from '@/records/pieces';
@@ -29,7 +30,7 @@ export function AgainstModel({ piece, model }: { piece: PiecePage; model: PieceP
             <b>
               {away === null
                 ? 'colour not measured'
-                : `colour difference ${away.toFixed(1)} (${nearWords(away)})`}
+                : `colour difference ${figures(away, 1)} (${nearWords(away)})`}
             </b>
             {otherwise.length > 0 && `; ${otherwise.join('; ')}`}
           </p>

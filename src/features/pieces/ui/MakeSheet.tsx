@@ -1,4 +1,4 @@
-import { grams, millimetres, sayQuantity } from '@/core/units';
+import { areaOf, grams, millimetres, sayQuantity } from '@/core/units';
 import { useUnits } from '@/ui/units';
 import type { WorkSheet, MakeLine } from '@/core/rounds';
 import { layerWords } from '@/core/coats';
@@ -26,7 +26,7 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
         columns={[
           { name: 'Coat', isHead: true },
           { name: isFlat ? 'From the centre' : 'Above the foot', align: 'right' },
-          { name: 'Area, cm²', align: 'right' },
+          { name: 'Area', align: 'right' },
           { name: 'Dry', align: 'right' },
         ]}
         rows={[
@@ -35,7 +35,7 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
             cells: [
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
               `${sayQuantity(millimetres(line.fromMm), units)} to ${sayQuantity(millimetres(line.toMm), units)}`,
-              line.areaCm2.toFixed(0),
+              sayQuantity(areaOf(line.areaCm2), units),
               line.dryGrams === null ? NOT_KNOWN : sayQuantity(grams(line.dryGrams, 1), units),
             ],
           })),

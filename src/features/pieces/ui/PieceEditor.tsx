@@ -25,12 +25,24 @@ interface Props {
   readonly editing?: { readonly id: string; readonly label: string; readonly version: number };
   /** For whom pieces may be written down, beside the member; empty for none. */
   readonly makers?: readonly Maker[];
+  /** The letters that a new piece's number may have, and those of the member's last piece; empty where there is one series. */
+  readonly series?: readonly string[];
+  readonly lastSeries?: string | null;
   readonly firingNames?: Readonly<Record<string, string>>;
 }
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
-export function PieceEditor({ bodies, glazes, start, editing, makers = [], firingNames = {} }: Props) {
-  const state = usePieceEditor({ glazes, start, editing });
+export function PieceEditor({
+  bodies,
+  glazes,
+  start,
+  editing,
+  makers = [],
+  series = [],
+  lastSeries = null,
+  firingNames = {},
+}: Props) {
+  const state = usePieceEditor({ glazes, start, series: lastSeries, editing });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
   const units = useUnits();
@@ -62,6 +74,16 @@ export function PieceEditor({ bodies, glazes, start, editing, makers = [], firin
             onChange={(id) => state.setMakerId(id || null)}
             className={css.maker}
             options={[['', 'I made it'], ...makers.map(({ id, name }) => [id, name] as const)]}
+          />
+        )}
+        {!editing && series.length > 1 && (
+          <SelectField
+            label="Number"
+            value={state.series ?? series[0]!}
+            onChange={state.setSeries}
+            className={css.maker}
+            error={state.errorOf('series')}
+            options={series.map((prefix) => [prefix, prefix] as const)}
           />
         )}
         {state.isRestored && (

@@ -18,16 +18,19 @@ const LAST = 'jiten.piece.last';
 interface Options {
   readonly glazes: readonly GlazeChoice[];
   readonly start: PieceDraft;
+  /** The letters of the series that is offered first. */
+  readonly series: string | null;
   readonly editing: { readonly id: string; readonly label: string; readonly version: number } | undefined;
 }
 
 /** A piece as it is drawn, kept on this device until it is saved, and its saving. */
-export function usePieceEditor({ glazes, start, editing }: Options) {
+export function usePieceEditor({ glazes, start, series: usual, editing }: Options) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
   const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, start);
   const draft = whole(kept);
   const last = { owner: useMemberId(), key: LAST, version: 1 };
   const [makerId, setMakerId] = useState<string | null>(null);
+  const [series, setSeries] = useState(usual);
   const [twins, setTwins] = useState(1);
   const [selected, setSelected] = useState(0);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
@@ -54,7 +57,7 @@ export function usePieceEditor({ glazes, start, editing }: Options) {
     try {
       const outcome = editing
         ? await saveCorrection({ id: editing.id, version, draft })
-        : await saveNewPieces({ ids: ids.current, draft, makerId });
+        : await saveNewPieces({ ids: ids.current, draft, makerId, series });
       setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
       if (!outcome.ok) return setErrors(outcome.errors);
       setErrors([]);
@@ -90,7 +93,19 @@ export function usePieceEditor({ glazes, start, editing }: Options) {
   };
   return {
     ...{ draft, setDraft, change, coats, nameOf, errors, errorOf, theirs, isBusy, save, saved },
-    ...{ makerId, setMakerId, twins, setTwins, selected, setSelected, add, repeat, startAgain },
+    ...{
+      makerId,
+      setMakerId,
+      series,
+      setSeries,
+      twins,
+      setTwins,
+      selected,
+      setSelected,
+      add,
+      repeat,
+      startAgain,
+    },
     isRestored: found && !saved,
   };
 }

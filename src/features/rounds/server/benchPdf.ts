@@ -1,10 +1,12 @@
 import 'server-only';
+import { grams, millilitres, sayQuantity, type Quantity, type Units } from '@/core/units';
 import { timesWords } from '@/core/coats';
 import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
 import type { RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
-import { openPdf } from '@/ui/pdf';
+import type { PrintFor } from '@/features/shared/server/printFor';
+import { openPdf, setLetterhead } from '@/ui/pdf';
 import { pourFor } from '../model/pouring';
 
 /** How the sheet is wanted. */
@@ -35,10 +37,12 @@ export async function benchPdf(
   corners: readonly RecipeInUse[],
   book: MaterialBook,
   way: BenchWay,
+  { head, units }: PrintFor,
 ): Promise<Buffer> {
   const { pdf, finish } = await openPdf(`Bench sheet, round ${round.number}`);
   pdf.addPage();
-  const parts = partsOf(cells, corners, book, way);
+  const top = Math.max(40, setLetterhead(pdf, head, LEFT, RIGHT) + 12);
+  const parts = partsOf(cells, corners, book, way, units);
   const cautions = cells.some(({ recipe }) => recipe)
     ? [
         DUST_CAUTION,
@@ -51,7 +55,7 @@ export async function benchPdf(
   pdf
     .font('bold')
     .fontSize(18)
-    .text(`${round.name}: bench sheet`, LEFT, 40, { width: RIGHT - LEFT });
+    .text(`${round.name}: bench sheet`, LEFT, top, { width: RIGHT - LEFT });
   pdf.font('plain').fontSize(10);
   for (const caution of cautions) pdf.text(caution, LEFT, pdf.y + 4, { width: RIGHT - LEFT });
   for (const part of parts) drawPart(pdf, part);
@@ -85,8 +89,10 @@ function partsOf(
   cells: readonly RoundCell[],
   corners: readonly RecipeInUse[],
   book: MaterialBook,
-  { way, grams, ml, gravityOf }: BenchWay,
+  { way, grams: base, ml, gravityOf }: BenchWay,
+  units: Units,
 ): Part[] {
+  const say = (quantity: Quantity) => sayQuantity(quantity, units);
   const pieces = (cell: RoundCell) => cell.pieces.map(({ label }) => label).join(' ');
   if (way === 'by volume') {
     const plan = pourFor(cells, corners, book, gravityOf, ml);
@@ -94,10 +100,10 @@ function partsOf(
     const nameOf = (id: string) => corners.find(({ glazeId }) => glazeId === id)?.name ?? id;
     return plan.order.map((id) => ({
       title: nameOf(id),
-      words: `${Math.ceil(plan.totals[id]!)} ml in all; pour it into all its cups before the next.`,
+      words: `${say(millilitres(Math.ceil(plan.totals[id]!)))} in all; pour it into all its cups before the next.`,
       rows: plan.cells
         .filter((cell) => (cell.ml[id] ?? 0) > 0)
-        .map((cell) => [cell.label, `${cell.ml[id]!.toFixed(1)} ml`]),
+        .map((cell) => [cell.label, say(millilitres(cell.ml[id]!, 1))]),
     }));
   }
   return cells.map((cell) => {
@@ -107,7 +113,7 @@ function partsOf(
         words: `on ${cell.body}`,
         rows: cell.stack.map(({ name, times }) => [`${name} ${timesWords(times)}`, ''] as const),
       };
-    const batch = batchOf(cell.recipe, { grams });
+    const batch = batchOf(cell.recipe, { grams: base });
     const lines = batch.lines.filter((line) => line.grams > 0);
     return {
       title: `${cell.label}   ${pieces(cell)}`,
@@ -115,9 +121,9 @@ function partsOf(
       rows: [
         ...lines.map(
           (line) =>
-            [`${line.addition ? 'addition: ' : ''}${line.material}`, `${line.grams.toFixed(2)} g`] as const,
+            [`${line.addition ? 'addition: ' : ''}${line.material}`, say(grams(line.grams, 2))] as const,
         ),
-        ['all together, to check', `${batch.totalGrams.toFixed(2)} g`] as const,
+        ['all together, to check', say(grams(batch.totalGrams, 2))] as const,
       ],
     };
   });

@@ -1,13 +1,15 @@
 'use client';
 import { useMemo } from 'react';
+import { grams, millilitres, sayQuantity } from '@/core/units';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
 import { SMALLEST_POUR } from '@/core/rounds';
 import type { StudioMaterial, RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
-import { Acts, Choice, DataTable, NumberField, PageHeader, type Tick } from '@/ui/kit';
+import { Acts, Choice, DataTable, NumberField, PageHeader, QuantityField, type Tick } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { PrintButton } from '@/ui/PrintButton';
+import { QuantityText, useUnits } from '@/ui/units';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { timesWords } from '@/core/coats';
 import { pourFor, USUAL_GRAVITY } from '../model/pouring';
@@ -70,14 +72,16 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
             />
           )}
           {way === 'by weight' ? (
-            <NumberField
-              label="Base grams of each"
+            <QuantityField
+              dimension="mass"
+              label="Base of each"
               value={kept.grams}
-              onChange={(grams) => grams && grams > 0 && change({ grams })}
+              onChange={(weight) => weight && weight > 0 && change({ grams: weight })}
             />
           ) : (
-            <NumberField
-              label="Millilitres of each"
+            <QuantityField
+              dimension="pour"
+              label="In each cup"
               value={kept.ml}
               onChange={(ml) => ml && ml > 0 && change({ ml })}
             />
@@ -130,7 +134,7 @@ function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: TickOf }) 
 function Weighing({
   cells,
   book,
-  grams,
+  grams: base,
   tick,
 }: {
   cells: readonly RoundCell[];
@@ -151,7 +155,7 @@ function Weighing({
       {cells
         .filter((cell) => cell.recipe)
         .map((cell) => {
-          const batch = batchOf(cell.recipe!, { grams });
+          const batch = batchOf(cell.recipe!, { grams: base });
           const lines = batch.lines.filter((line) => line.grams > 0);
           return (
             <section key={cell.id} className={css.cup} aria-label={`Cup ${cell.label}`}>
@@ -167,7 +171,7 @@ function Weighing({
                 hasHeadings={false}
                 columns={[
                   { name: 'Material', isHead: true },
-                  { name: 'Grams', align: 'right' },
+                  { name: 'To weigh', align: 'right' },
                 ]}
                 rows={[
                   ...lines.map((line) => {
@@ -180,13 +184,18 @@ function Weighing({
                           {line.addition && <i className="quiet">addition: </i>}
                           {line.material}
                         </span>,
-                        <b key="grams">{line.grams.toFixed(2)} g</b>,
+                        <b key="grams">
+                          <QuantityText of={grams(line.grams, 2)} />
+                        </b>,
                       ],
                     };
                   }),
                   {
                     key: 'total',
-                    cells: ['all together, to check', `${batch.totalGrams.toFixed(2)} g`],
+                    cells: [
+                      'all together, to check',
+                      <QuantityText key="total" of={grams(batch.totalGrams, 2)} />,
+                    ],
                   },
                 ]}
               />
@@ -207,6 +216,7 @@ interface PouringProps {
 }
 
 function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
+  const units = useUnits();
   const gravityOf = (id: string) => kept.gravity[id] ?? USUAL_GRAVITY;
   const plan = pourFor(cells, corners, book, gravityOf, kept.ml);
   const nameOf = (id: string) => corners.find((corner) => corner.glazeId === id)?.name ?? id;
@@ -229,13 +239,17 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
       ) : (
         <>
           <p style={{ marginTop: 12 }}>
-            Needed: {plan.order.map((id) => `${nameOf(id)} ${Math.ceil(plan.totals[id]!)} ml`).join(', ')}.
-            Pour one slop into all its cups before the next: {plan.washes}{' '}
+            Needed:{' '}
+            {plan.order
+              .map((id) => `${nameOf(id)} ${sayQuantity(millilitres(Math.ceil(plan.totals[id]!)), units)}`)
+              .join(', ')}
+            . Pour one slop into all its cups before the next: {plan.washes}{' '}
             {plan.washes === 1 ? 'wash' : 'washes'} of the jug.
           </p>
           {plan.tooSmall.length > 0 && (
             <p className="heat">
-              Below {SMALLEST_POUR} ml, too small to measure: {plan.tooSmall.join(', ')}. Mix more of each.
+              Below <QuantityText of={millilitres(SMALLEST_POUR)} />, too small to measure:{' '}
+              {plan.tooSmall.join(', ')}. Mix more of each.
             </p>
           )}
           {plan.order.map((id) => (
@@ -246,7 +260,7 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
                 hasHeadings={false}
                 columns={[
                   { name: 'Cup', isHead: true },
-                  { name: 'Millilitres', align: 'right' },
+                  { name: 'To pour', align: 'right' },
                 ]}
                 rows={plan.cells
                   .filter((cell) => (cell.ml[id] ?? 0) > 0)
@@ -255,7 +269,12 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
                     return {
                       key,
                       tick: tick(key, `${nameOf(id)} is in ${cell.label}`),
-                      cells: [cell.label, <b key="ml">{cell.ml[id]!.toFixed(1)} ml</b>],
+                      cells: [
+                        cell.label,
+                        <b key="ml">
+                          <QuantityText of={millilitres(cell.ml[id]!, 1)} />
+                        </b>,
+                      ],
                     };
                   })}
               />

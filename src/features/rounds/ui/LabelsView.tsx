@@ -1,19 +1,23 @@
 'use client';
 import Button from '@mui/material/Button';
-import { Acts, NumberField, PageHeader } from '@/ui/kit';
+import { millimetres, sayQuantity } from '@/core/units';
+import { Acts, NumberField, PageHeader, QuantityField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
+import { useUnits } from '@/ui/units';
 import { usePersistedState } from '@/ui/usePersistedState';
 import type { Round, RoundCell } from '@/records/rounds';
 import css from './rounds.module.css';
 
 const SHEET = { columns: 3, rows: 8, top: 12, left: 8, gap: 3 };
 
-const FIELDS = [
+const COUNTS = [
   ['columns', 'Labels across'],
   ['rows', 'Labels down'],
-  ['top', 'Margin above and below, mm'],
-  ['left', 'Margin at the sides, mm'],
-  ['gap', 'Between labels, mm'],
+] as const;
+const LENGTHS = [
+  ['top', 'Margin above and below'],
+  ['left', 'Margin at the sides'],
+  ['gap', 'Between labels'],
 ] as const;
 
 /** The sheet the labels are printed on, drawn as it will come out, and the PDF of it. */
@@ -24,6 +28,8 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
   const query = new URLSearchParams(Object.entries(sheet).map(([key, value]) => [key, String(value)]));
   const width = (210 - 2 * sheet.left - (sheet.columns - 1) * sheet.gap) / sheet.columns;
   const height = (297 - 2 * sheet.top - (sheet.rows - 1) * sheet.gap) / sheet.rows;
+  const units = useUnits();
+  const each = [width, height].map((mm) => sayQuantity(millimetres(mm), units)).join(' × ');
   const fits = width >= 25 && height >= 14;
   return (
     <>
@@ -44,7 +50,7 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
       </PageHeader>
       <div className={css.page}>
         <div className={css.stays} style={{ maxWidth: 300 }}>
-          {FIELDS.map(([key, label]) => (
+          {COUNTS.map(([key, label]) => (
             <NumberField
               key={key}
               label={label}
@@ -52,10 +58,19 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
               onChange={(value) => value !== null && value >= 0 && setSheet({ ...sheet, [key]: value })}
             />
           ))}
+          {LENGTHS.map(([key, label]) => (
+            <QuantityField
+              key={key}
+              dimension="thickness"
+              label={label}
+              value={sheet[key]}
+              onChange={(value) => value !== null && value >= 0 && setSheet({ ...sheet, [key]: value })}
+            />
+          ))}
           <p className={fits ? 'small quiet' : 'heat'} role="status">
             {fits
-              ? `Each ${width.toFixed(0)} × ${height.toFixed(0)} mm; ${pages} ${pages === 1 ? 'sheet' : 'sheets'} of A4.`
-              : `Each would be ${width.toFixed(0)} × ${height.toFixed(0)} mm: too small to read. Use fewer labels or smaller margins.`}
+              ? `Each ${each}; ${pages} ${pages === 1 ? 'sheet' : 'sheets'} of A4.`
+              : `Each would be ${each}: too small to read. Use fewer labels or smaller margins.`}
           </p>
           <p className="small">If a label is lost, search for the number under the foot.</p>
         </div>

@@ -1,7 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
+import { bulkOf, grams, sayQuantity, shelfAreaOf } from '@/core/units';
 import { loadsOf, type NamedRecipe } from '@/core/rounds';
 import { FormErrors } from '@/ui/kit';
+import { useUnits } from '@/ui/units';
 import { named } from '../model/setup';
 import css from './rounds.module.css';
 import { Tray } from './Tray';
@@ -59,17 +61,21 @@ type NeedsProps = Pick<RoundMakerState, 'setup' | 'inside' | 'needs'> & Pick<Pro
 
 /** Tests, pieces, clay, shelf, kiln loads and glaze that a round needs. */
 function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
+  const units = useUnits();
   return (
     <>
       <div role="status">
         <dl className={css.totals}>
           <Total name="tests" value={String(inside.length)} />
           <Total name="pieces" value={String(needs.pieces)} />
-          <Total name="clay" value={`${(needs.clayGrams / 1000).toFixed(1)} kg`} />
+          <Total name="clay" value={sayQuantity(bulkOf(needs.clayGrams), units)} />
           {setup.form === 'ring strip' && (
-            <Total name={`rings of 1.5 kg, ${needs.strips} strips each`} value={String(needs.rings)} />
+            <Total
+              name={`rings of ${sayQuantity(bulkOf(1500), units)}, ${needs.strips} strips each`}
+              value={String(needs.rings)}
+            />
           )}
-          <Total name="shelf" value={`${(needs.shelfCm2 / 10_000).toFixed(2)} m²`} />
+          <Total name="shelf" value={sayQuantity(shelfAreaOf(needs.shelfCm2), units)} />
           {kilns.map((kiln) => (
             <Total
               key={kiln.name}
@@ -83,7 +89,7 @@ function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
         <p className="small quiet">
           Dry glaze on the pieces:{' '}
           {Object.entries(needs.glazeGrams)
-            .map(([name, grams]) => `${named(name, glazes)} ${grams.toFixed(0)} g`)
+            .map(([name, dry]) => `${named(name, glazes)} ${sayQuantity(grams(dry), units)}`)
             .join(', ')}
           . Estimated from area and thickness.
         </p>

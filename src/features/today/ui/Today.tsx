@@ -1,4 +1,4 @@
-import { celsius } from '@/core/units';
+import { celsius, spaceOf } from '@/core/units';
 import { QuantityText } from '@/ui/units';
 import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
@@ -205,7 +205,9 @@ function KilnCard({
         <h2>
           <Link href={`/kilns/${kiln.id}`}>{kiln.name}</Link>
         </h2>
-        <span className="quiet small figures">{kiln.litres} L</span>
+        <span className="quiet small">
+          <QuantityText of={spaceOf(kiln.litres)} />
+        </span>
       </div>
       {live.map((firing) => {
         const since = firing.endedAt ?? firing.startedAt;

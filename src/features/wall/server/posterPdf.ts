@@ -3,6 +3,7 @@ import 'server-only';
 import QRCode from 'qrcode';
 import { jpegAt } from '@/records/pieces';
 import type { Store } from '@/records/platform';
+import type { Letterhead } from '@/ui/pdf';
 import { openPdf } from '@/ui/pdf';
 import { cellKey, cellsOf, type WallCell } from '@/features/wall/model/cells';
 import { wallWords, type Wall } from '@/features/wall/server/wallOf';
@@ -37,13 +38,14 @@ const GLUE = 8;
 const AT_A_TIME = 24;
 
 /** The wall as a poster across, with its pictures, legend and QR code; in one piece or on sheets to be glued together. */
-export async function posterPdf(wall: Wall, ask: PosterAsk, store: Store): Promise<Buffer> {
+export async function posterPdf(wall: Wall, ask: PosterAsk, head: Letterhead, store: Store): Promise<Buffer> {
   const { pdf, finish } = await openPdf(ask.title);
   const [high, wide] = SHEETS[ask.size];
   const cells = cellsOf(wall.entries, wall.choice.grounds);
   const images = await imagesOf(wall, store);
   const code = await QRCode.toBuffer(ask.address, { margin: 1, width: 600 });
-  const draw = (view: View) => drawPoster(pdf, wall, cells, images, code, ask, { wide, high }, view);
+  const draw = (view: View) =>
+    drawPoster(pdf, wall, cells, { images, code, head }, ask, { wide, high }, view);
   for (const view of viewsOf({ wide, high }, ask)) {
     // Words may stand beyond the sheet: the poster is larger than it, and no page is begun for them.
     const margins = { top: 0, left: 0, right: 0, bottom: -1e6 };
@@ -120,12 +122,18 @@ async function imagesOf({ entries }: Wall, store: Store): Promise<Map<string, Bu
   return found;
 }
 
+/** What is put on a poster beside its cells. */
+interface Drawn {
+  readonly images: ReadonlyMap<string, Buffer>;
+  readonly code: Buffer;
+  readonly head: Letterhead;
+}
+
 function drawPoster(
   pdf: PDFKit.PDFDocument,
   wall: Wall,
   cells: ReadonlyMap<string, WallCell>,
-  images: ReadonlyMap<string, Buffer>,
-  code: Buffer,
+  { images, code, head: { studio, logo } }: Drawn,
   { title }: PosterAsk,
   { wide, high }: { readonly wide: number; readonly high: number },
   view: View,
@@ -143,9 +151,21 @@ function drawPoster(
     .fontSize(13 * unit * MM);
   pdf.text(title, margin * MM, margin * MM, { lineBreak: false });
   pdf.font('plain').fontSize(4.2 * unit * MM);
-  pdf.text(`${wallWords(wall)}. ${legendOf(wall)}`, margin * MM, (margin + 20 * unit) * MM, {
-    width: (wide - 2 * margin - 34 * unit) * MM,
-  });
+  pdf.text(
+    `${studio ? `${studio}. ` : ''}${wallWords(wall)}. ${legendOf(wall)}`,
+    margin * MM,
+    (margin + 20 * unit) * MM,
+    {
+      width: (wide - 2 * margin - 34 * unit) * MM,
+    },
+  );
+  const logoWide = 60 * unit;
+  if (logo)
+    pdf.image(logo, (wide - margin - 36 * unit - logoWide) * MM, margin * MM, {
+      fit: [logoWide * MM, 16 * unit * MM],
+      align: 'right',
+      valign: 'center',
+    });
   pdf.image(code, (wide - margin - 30 * unit) * MM, margin * MM, { width: 30 * unit * MM });
   const name = Math.min(4.6 * unit, ch * 0.5);
   for (const [i, glaze] of wall.glazes.entries()) {

@@ -1,4 +1,4 @@
-import { sayMessage } from '@/core/units';
+import { sayMessage, shortFigures, type Units } from '@/core/units';
 import { stackWords } from '@/core/coats';
 import { describe, bestProof } from '@/core/evidence';
 import { zoneBracket } from '@/core/photo';
@@ -19,10 +19,11 @@ interface Props {
   /** Who made a piece, by its id; empty when the link goes without names. */
   readonly makers: ReadonlyMap<string, string>;
   readonly at: string;
+  readonly units: Units;
 }
 
 /** One entry as a visitor sees it. */
-export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
+export function SharedEntry({ headword, names, recipes, makers, at, units }: Props) {
   return (
     <main className={css.page}>
       <p>
@@ -31,7 +32,7 @@ export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
       <h1>{headword.text}</h1>
       <ol className={css.senses}>
         {headword.senses.map((sense, i) => (
-          <SharedSense key={sense.id} number={i + 1} sense={sense} names={names} makers={makers} at={at} />
+          <SharedSense key={sense.id} number={i + 1} {...{ sense, names, makers, at, units }} />
         ))}
       </ol>
       {recipes.map(({ glazeId, name, lines }) => (
@@ -45,7 +46,7 @@ export function SharedEntry({ headword, names, recipes, makers, at }: Props) {
                     {line.addition && '+ '}
                     {line.material}
                   </td>
-                  <td>{line.amount}</td>
+                  <td>{shortFigures(line.amount)}</td>
                 </tr>
               ))}
             </tbody>
@@ -62,7 +63,8 @@ function SharedSense({
   names,
   makers,
   at,
-}: { sense: Sense; number: number } & Pick<Props, 'names' | 'makers' | 'at'>) {
+  units,
+}: { sense: Sense; number: number } & Pick<Props, 'names' | 'makers' | 'at' | 'units'>) {
   const words = sense.summary && describe(sense.summary, sense.colour);
   const best = bestProof(sense.proofs);
   const maker = best && makers.get(best.pieceId);
@@ -87,7 +89,7 @@ function SharedSense({
         </p>
         <p>{words?.look}</p>
         <p>Applied: {stackWords(sense.stack, (id) => names.get(id) ?? '?')}.</p>
-        <p>It {words && sayMessage(words.moves)}.</p>
+        <p>It {words && sayMessage(words.moves, units)}.</p>
         <p>
           Defects:{' '}
           {sense.summary?.defects.length ? (

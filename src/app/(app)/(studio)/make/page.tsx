@@ -1,3 +1,4 @@
+import { figures } from '@/core/units';
 import { redirect } from 'next/navigation';
 import { defectName } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
@@ -37,7 +38,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ p
         const near =
           summary.spread === null
             ? ''
-            : `, colours within a difference of ${summary.spread.toFixed(1)} of each other`;
+            : `, colours within a difference of ${figures(summary.spread, 1)} of each other`;
         return `${headword}: ${summary.agreeing} of ${summary.proofs} agree${near}${bad.length ? `; ${bad.join(', ')}` : ''}.`;
       })}
       cautions={own.flatMap(({ name, caution, decorative }) => [

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
+import { printFor } from '@/features/shared/server/printFor';
 import { idSchema } from '@/features/shared/schema';
 import { handoutPdf } from '@/features/dictionary/server/handoutPdf';
 
@@ -18,7 +19,7 @@ export async function GET(request: Request): Promise<Response> {
   if (refused) return refused;
   const asked = schema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return new Response('pieces: one to 24 ids', { status: 400 });
-  const pdf = await handoutPdf(db(), asked.data.pieces, asked.data.title);
+  const pdf = await handoutPdf(db(), asked.data.pieces, asked.data.title, await printFor());
   return new Response(new Uint8Array(pdf), {
     headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="handout.pdf"' },
   });

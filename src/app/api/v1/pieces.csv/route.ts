@@ -1,16 +1,20 @@
 import Papa from 'papaparse';
-import { refuseReader } from '@/auth';
+import { readerUnits, refuseReader } from '@/auth';
+import { dayOf } from '@/core/time';
+import { shownValue } from '@/core/units';
 import { db } from '@/records/platform';
 import { listPieces } from '@/records/pieces';
 import { readQuery } from '@/features/pieces/model/query';
 
 const CHUNK = 500;
 
-/** The piece list as a spreadsheet, one row a coat, by the same filters as the page; streamed. */
+/** The piece list as a spreadsheet, one row a coat, by the same filters as the page, lengths in the reader's unit; streamed. */
 export async function GET(request: Request): Promise<Response> {
   const refused = await refuseReader('pieces.csv');
   if (refused) return refused;
   const { filter } = readQuery(Object.fromEntries(new URL(request.url).searchParams));
+  const units = await readerUnits();
+  const lengthIn = (mm: number) => Number(shownValue('length', mm, units).toFixed(3));
   const encoder = new TextEncoder();
   let offset = 0;
   const body = new ReadableStream({
@@ -20,12 +24,12 @@ export async function GET(request: Request): Promise<Response> {
         (piece.coats.length ? piece.coats : [null]).map((coat, i) => ({
           piece: piece.label,
           form: piece.form,
-          height_cm: piece.heightMm / 10,
-          width_cm: piece.widthMm / 10,
+          [`height_${units.length}`]: lengthIn(piece.heightMm),
+          [`width_${units.length}`]: lengthIn(piece.widthMm),
           clay: piece.body,
           stage: piece.stage,
           fate: piece.fate ?? '',
-          made: piece.madeAt.toISOString().slice(0, 10),
+          made: dayOf(piece.madeAt),
           by: piece.maker,
           coat: coat ? i + 1 : '',
           glaze: coat?.glazeName ?? '',

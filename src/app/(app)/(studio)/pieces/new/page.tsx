@@ -1,7 +1,7 @@
 import { requireMember, studioNow } from '@/auth';
 import { makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
-import { db } from '@/records/platform';
+import { db, listSeries } from '@/records/platform';
 import { piecesById, usualOf } from '@/records/pieces';
 import { emptyDraft } from '@/features/pieces/model/draft';
 import { draftLike } from '@/features/pieces/model/fromPiece';
@@ -13,13 +13,14 @@ export const metadata = { title: 'New piece' };
 export default async function Page({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
   const member = await requireMember('/pieces/new');
   const { like } = await searchParams;
-  const [bodies, glazes, makers, [model], usual, studio] = await Promise.all([
+  const [bodies, glazes, makers, [model], usual, studio, series] = await Promise.all([
     listBodies(db()),
     listGlazes(db()),
     makersFor(db(), member),
     piecesById(db(), like ? [like] : []),
     usualOf(db(), member.id),
     studioNow(),
+    listSeries(db()),
   ]);
   if (bodies.length === 0 || glazes.length === 0)
     return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
@@ -33,6 +34,8 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ l
       bodies={choices}
       glazes={glazes}
       makers={makers}
+      series={series.map(({ prefix }) => prefix)}
+      lastSeries={series.find(({ prefix }) => prefix === usual?.series)?.prefix ?? null}
       start={model ? draftLike(model) : emptyDraft(usual?.form ?? studio.form ?? 'tile', bodyId)}
     />
   );

@@ -1,5 +1,6 @@
 import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
+import { printFor } from '@/features/shared/server/printFor';
 import { idSchema } from '@/features/shared/schema';
 import { writeDictionary } from '@/features/dictionary/server/dictionaryPdf';
 import { beginPrint, printJob, stopPrint } from '@/features/dictionary/server/jobs';
@@ -18,7 +19,10 @@ async function idOf({ params }: Asked): Promise<string | Response> {
 export async function PUT(_: Request, asked: Asked): Promise<Response> {
   const id = await idOf(asked);
   if (id instanceof Response) return id;
-  await beginPrint(id, (sink, onDone, signal) => writeDictionary(db(), sink, new Date(), onDone, signal));
+  const asker = await printFor();
+  await beginPrint(id, (sink, onDone, signal) =>
+    writeDictionary(db(), sink, new Date(), onDone, signal, asker),
+  );
   return Response.json(await printJob(id), { status: 202 });
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { refuseReader } from '@/auth';
 import { db, store } from '@/records/platform';
+import { printFor } from '@/features/shared/server/printFor';
 import { posterPdf, SHEETS } from '@/features/wall/server/posterPdf';
 import { wallOf, wallWords } from '@/features/wall/server/wallOf';
 
@@ -27,6 +28,7 @@ export async function GET(request: Request): Promise<Response> {
   const pdf = await posterPdf(
     wall,
     { title: title ?? wallWords(wall), size, sheet, address: `${house}${link ?? '/wall'}` },
+    (await printFor()).head,
     store(),
   );
   return new Response(new Uint8Array(pdf), {

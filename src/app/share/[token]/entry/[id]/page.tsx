@@ -1,3 +1,4 @@
+import { studioNow } from '@/auth';
 import { notFound } from 'next/navigation';
 import { db, nullIfNotFound } from '@/records/platform';
 import { headwordPage } from '@/records/dictionary';
@@ -37,6 +38,7 @@ export default async function Page({ params }: { params: Promise<{ token: string
         recipes={recipes.filter(({ glazeId }) => whole.glazeIds.includes(glazeId))}
         makers={share.names ? await makersOf(db(), pieces) : new Map()}
         at={`/share/${token}`}
+        units={(await studioNow()).units}
       />
     </>
   );

@@ -4,6 +4,7 @@ import { db, nullIfNotFound, store } from '@/records/platform';
 import { jpegAt } from '@/records/pieces';
 import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { reportPdf } from '@/features/clinic/server/reportPdf';
+import { printFor } from '@/features/shared/server/printFor';
 import { readAnswers } from '@/features/clinic/model/answers';
 
 /** The report of a case as a PDF, to members only. */
@@ -14,7 +15,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   if (!found) return new Response('This case is not there.', { status: 404 });
   const told = readAnswers(found.answers);
   const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.subject }, told);
-  const pdf = await reportPdf(found, diagnosis, told, (hash) => jpegAt(store(), hash, 320));
+  const pdf = await reportPdf(found, diagnosis, told, (hash) => jpegAt(store(), hash, 320), await printFor());
   return new Response(new Uint8Array(pdf), {
     headers: {
       'Content-Type': 'application/pdf',

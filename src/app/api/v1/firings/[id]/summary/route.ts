@@ -1,6 +1,7 @@
 import { refuseReader } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
 import { summaryOf } from '@/records/openings';
+import { printFor } from '@/features/shared/server/printFor';
 import { summaryPdf } from '@/features/firings/server/summaryPdf';
 
 /** What a firing gave, as a PDF, to members only. */
@@ -12,7 +13,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const name = `${summary.firing.kilnName} ${summary.firing.number}`
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-');
-  return new Response(new Uint8Array(await summaryPdf(summary)), {
+  return new Response(new Uint8Array(await summaryPdf(summary, (await printFor()).head)), {
     headers: {
       'Content-Type': 'application/pdf',
       'Content-Disposition': `inline; filename="${name}.pdf"`,

@@ -3,6 +3,7 @@ import { refuseReader } from '@/auth';
 import { db, nullIfNotFound } from '@/records/platform';
 import { studioBook, recipesInUse } from '@/records/materials';
 import { roundPage } from '@/records/rounds';
+import { printFor } from '@/features/shared/server/printFor';
 import { benchPdf } from '@/features/rounds/server/benchPdf';
 import { USUAL_GRAVITY } from '@/features/rounds/model/pouring';
 
@@ -34,6 +35,7 @@ export async function GET(
       ...schema.parse(Object.fromEntries(asked)),
       gravityOf: (id) => gravity.parse(asked.get(`gravity.${id}`) ?? undefined),
     },
+    await printFor(),
   );
   return new Response(new Uint8Array(pdf), {
     headers: {
