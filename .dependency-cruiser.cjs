@@ -9,7 +9,8 @@ const down = floors.slice(1).map((floor, i) => ({
   to: { path: floors.slice(0, i + 1).map((above) => `^src/${above}/`) },
 }));
 
-const browserCode = '^src/(ui|features/[^/]+/(ui|model)|workers)/';
+// Forms check with the schemas that the server checks with.
+const browserCode = '^src/((ui|workers|features/[^/]+/(ui|model))/|features/[^/]+/\\w*[sS]chema\\.ts)';
 
 module.exports = {
   forbidden: [

@@ -209,7 +209,8 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
   await page.waitForLoadState('networkidle');
   await addCoatLike(page, { glaze: 'Signal Gold', from: '11', to: '12' });
   await page.getByRole('button', { name: 'Save correction' }).click();
-  await expect(told(page)).toContainText('Saved');
+  await page.waitForURL(`/pieces/${vase}`);
+  await expect(page.getByText('Signal Gold').first()).toBeVisible();
   await fire(page, { cone: '018', kind: 'lustre' }, { [vase]: keep });
   await fire(page, { cone: '6', kind: 'refire' }, { [pot]: { surface: 'satin', fate: 'keep' } });
   await openEntry(page, 'Trackside');

@@ -9,6 +9,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
 }) => {
   await signIn(page);
   await page.getByRole('link', { name: 'New piece' }).click();
+  await page.getByRole('radio', { name: 'tile' }).check();
   await choose(page, 'Clay', 'Buffer White');
   await addCoat(page, 'Sleeper');
   await addCoat(page, 'Limewash');

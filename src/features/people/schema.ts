@@ -1,4 +1,3 @@
-import { SERIES_USES } from '@/records/platform';
 import { z } from 'zod';
 import { idSchema } from '@/features/shared/schema';
 import { DECIMAL_MARKS } from '@/core/units';
@@ -119,7 +118,7 @@ export const studioSchema = z.object({
 });
 export const seriesSchema = z.object({
   prefix: prefixSchema,
-  use: z.enum(SERIES_USES),
+  use: z.enum(['usual', 'rounds', 'chosen']),
   next: z
     .number('Type a number.')
     .int('A whole number.')

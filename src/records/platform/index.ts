@@ -18,7 +18,6 @@ export {
   reserveNumbers,
   saveSeriesOf,
   type Series,
-  SERIES_USES,
   type SeriesUse,
 } from './numbers';
 export { saveSetting, setting } from './settings';

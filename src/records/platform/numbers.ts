@@ -14,8 +14,7 @@ export interface NumberBlock {
 const BLOCK = 10;
 
 /** What the pieces are that get their numbers from a series. */
-export const SERIES_USES = ['usual', 'rounds', 'chosen'] as const;
-export type SeriesUse = (typeof SERIES_USES)[number];
+export type SeriesUse = 'usual' | 'rounds' | 'chosen';
 
 /** A run of piece numbers under letters of its own. */
 export interface Series {

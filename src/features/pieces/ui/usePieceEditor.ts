@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import type { FieldError } from '@/auth';
@@ -28,6 +29,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
   const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, start);
   const draft = whole(kept);
+  const router = useRouter();
   const last = { owner: useMemberId(), key: LAST, version: 1 };
   const [makerId, setMakerId] = useState<string | null>(null);
   const [series, setSeries] = useState(usual);
@@ -64,7 +66,8 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
       keepOnDevice(last, draft);
       drop();
       ids.current = [];
-      setSaved(editing ? [{ id: editing.id, label: editing.label }] : outcome.value);
+      if (editing) router.push(`/pieces/${editing.label}`);
+      else setSaved(outcome.value);
     } catch {
       setErrors([
         {
