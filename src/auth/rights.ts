@@ -55,8 +55,8 @@ export const RIGHTS = {
   saveLogo: technicians,
   removeLogo: technicians,
   skipStep: technicians,
-  // A teacher what they changed themselves.
-  takeBack: teachers,
+  // Whose changes, the records decide.
+  takeBack: students,
   saveSeries: technicians,
   removeSeries: technicians,
   makeDevice: technicians,
@@ -195,6 +195,7 @@ export const PAGES = {
   '/pieces': { least: 'visitor' },
   '/pieces/[label]': { least: 'visitor' },
   '/wall': { least: 'visitor' },
+  '/changes': { least: 'student', isManaging: true },
   '/clinic': { least: 'student' },
   '/clinic/[defect]': { least: 'student' },
   '/clinic/cases/[id]': { least: 'student' },
@@ -219,7 +220,6 @@ export const PAGES = {
   '/rounds/new': { least: 'student' },
   '/rounds/suggest': { least: 'student' },
   '/wall/print': { least: 'student' },
-  '/changes': { least: 'teacher', isManaging: true },
   '/people': { least: 'teacher', isManaging: true },
   '/people/groups/[id]': { least: 'student' },
   '/wall/links': { least: 'teacher', isManaging: true },

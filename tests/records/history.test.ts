@@ -1,8 +1,13 @@
-import { latestChanges, newId, undoChange } from '@/records/platform';
+import { latestChanges, undoChange } from '@/records/changes';
+import { fromJson, newId } from '@/records/platform';
 import { addMember, saveGroup } from '@/records/people';
-import { listGlazes, saveGlaze } from '@/records/materials';
+import { listGlazes, saveGlaze, saveRecipe, setVersionInUse } from '@/records/materials';
+import { correctPiece, piecePage, savePieces } from '@/records/pieces';
+import { firingWithKiln, saveFiring } from '@/records/firings';
+import { draftOf } from '@/features/pieces/model/fromPiece';
+import { mayPutBack } from '@/features/people/server/mayPutBack';
 import { blankGlaze } from '@/features/glazes/model/blankGlaze';
-import { freshStudio, type Studio } from './studio';
+import { dip, fired, freshStudio, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -97,4 +102,104 @@ test('who is no technician sees the changes of people that they made themselves,
     new Set([group]),
   );
   expect(seen.some(({ what, memberId }) => what === 'glaze' && memberId === member)).toBe(true);
+});
+
+test('bands that were corrected wrongly come back with the zones they had; a fact of the piece beside them stays', async () => {
+  const { base, member, glazes } = studio;
+  const { ids, firingId } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
+  const id = ids[0]!;
+  const correct = async (change: Partial<ReturnType<typeof draftOf>>) => {
+    const piece = await piecePage(base, id);
+    await correctPiece(base, member, id, piece.version, { ...draftOf(piece), ...change });
+  };
+  const stacks = async () =>
+    (await base('zone').where({ piece_id: id, ended_at: null }).orderBy('from').select('from', 'to')).length;
+  const before = await stacks();
+  await correct({
+    coats: [dip(glazes.Limewash, 0, 0.5, { firingId }), dip(glazes.Sleeper, 0.3, 1, { firingId })],
+  });
+  expect(await stacks()).toBeGreaterThan(before);
+  await correct({ note: 'A crack at the foot.' });
+  const [note, coats] = (await of(id)).filter(({ isUndoable }) => isUndoable);
+  expect([note!.what, coats!.what]).toEqual(['piece', 'coats']);
+  expect([coats!.before, coats!.after]).toEqual([
+    { coats: 'Sleeper once' },
+    { coats: 'Limewash once, from 0 % up to 50 %; then Sleeper once, from 30 % up to 100 %' },
+  ]);
+  await undoChange(base, member, coats!.id);
+  const piece = await piecePage(base, id);
+  expect(piece.coats.map(({ glazeName, from, to }) => [glazeName, from, to])).toEqual([['Sleeper', 0, 1]]);
+  expect([piece.note, await stacks()]).toEqual(['A crack at the foot.', before]);
+  await undoChange(base, member, note!.id);
+  expect((await piecePage(base, id)).note).toBe('');
+});
+
+test('an earlier recipe comes back as a new version, the version in use as it was; what differs is said by material', async () => {
+  const { base, member, glazes } = studio;
+  const glazeId = glazes.Limewash;
+  const [{ id: first }] = (await base('glaze_version').where({ glaze_id: glazeId }).select('id')) as [
+    { id: string },
+  ];
+  const lines = (silica: number) => [
+    { material: 'Potash feldspar', amount: 100 - silica },
+    { material: 'Silica', amount: silica },
+  ];
+  const write = (id: string, follows: string, silica: number, wasWritten: boolean) =>
+    saveRecipe(base, member, { id, glazeId, follows, wasWritten, lines: lines(silica), note: '' });
+  const [second, third] = [newId(), newId()];
+  const { recipe } = (await base('glaze_version').where({ id: first }).first('recipe'))!;
+  await write(second, first, 20, recipe !== null);
+  const newest = recipe === null ? first : second;
+  await write(third, newest, 30, true);
+  await setVersionInUse(base, member, { glazeId, versionId: third });
+  const [change] = await of(third);
+  expect(change).toMatchObject({ before: { Silica: 20 }, after: { Silica: 30 }, isUndoable: true });
+  expect(change!.name).toMatch(/^Limewash, version \d$/);
+  await undoChange(base, member, change!.id);
+  const versions = await base('glaze_version').where({ glaze_id: glazeId }).orderBy('number').select();
+  expect(fromJson(versions.at(-1)!.recipe)).toEqual(lines(20));
+  const [chosen] = (await of(glazeId)).filter(({ isUndoable }) => isUndoable);
+  await undoChange(base, member, chosen!.id);
+  expect((await glazeOf(glazeId)).versionId).not.toBe(third);
+});
+
+test('the plan of a firing is put back, what the kiln did is not', async () => {
+  const { base, member } = studio;
+  const { firingId } = await fired(studio, [tile(studio, [])]);
+  const { firing } = await firingWithKiln(base, firingId);
+  await saveFiring(base, member, { ...firing, remarks: 'Slow to the end.', cone: '5' }, firing.version);
+  const changes = await of(firingId);
+  expect(changes.filter(({ isUndoable }) => isUndoable)).toHaveLength(1);
+  await undoChange(base, member, changes[0]!.id);
+  expect((await firingWithKiln(base, firingId)).firing).toMatchObject({
+    ...{ remarks: firing.remarks, cone: firing.cone, state: firing.state, plannedOn: firing.plannedOn },
+  });
+});
+
+test('a student puts back what was done to own pieces, nobody but a technician what others did elsewhere', async () => {
+  const { base, member } = studio;
+  const account = (role: 'student' | 'teacher') => ({
+    name: role,
+    signIn: role,
+    password: 'a wet clay bag',
+    role,
+  });
+  const student = await addMember(base, account('student'));
+  const teacher = await addMember(base, account('teacher'));
+  const [own] = await savePieces(base, student, tile(studio, []), [newId()]);
+  const [others] = await savePieces(base, member, tile(studio, []), [newId()]);
+  const as = (id: string, role: 'student' | 'teacher' | 'technician') => ({ id, name: role, role });
+  const may = (who: Parameters<typeof mayPutBack>[1], what: string, rowId: string, by: string) =>
+    mayPutBack(base, who, { what, rowId, memberId: by });
+  expect(
+    await Promise.all([
+      may(as(student, 'student'), 'coats', own!.id, teacher),
+      may(as(student, 'student'), 'piece', others!.id, student),
+      may(as(student, 'student'), 'glaze', newId(), student),
+      may(as(teacher, 'teacher'), 'glaze', newId(), teacher),
+      may(as(teacher, 'teacher'), 'glaze', newId(), member),
+      may(as(teacher, 'teacher'), 'kiln', newId(), teacher),
+      may(as(member, 'technician'), 'kiln', newId(), teacher),
+    ]),
+  ).toEqual([true, false, false, true, false, false, true]);
 });

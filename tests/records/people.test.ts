@@ -1,4 +1,5 @@
-import { newId, Conflict, Refusal, latestChanges } from '@/records/platform';
+import { latestChanges } from '@/records/changes';
+import { newId, Conflict, Refusal } from '@/records/platform';
 import { addBatch, listGlazes, saveGlaze } from '@/records/materials';
 import {
   addFirstMember,

@@ -18,7 +18,8 @@ import {
   type RecipeDraft,
   type RecipeVersion,
 } from '@/records/materials';
-import { latestChanges, newId, Conflict, NotFound, Refusal } from '@/records/platform';
+import { latestChanges } from '@/records/changes';
+import { newId, Conflict, NotFound, Refusal } from '@/records/platform';
 import { headwordPage, wallEntries } from '@/records/dictionary';
 import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
@@ -61,6 +62,9 @@ test('a recipe is first written down for the version there is, then each change 
   expect(await inUse()).toEqual([['Limewash', 25]]);
   const changes = await base('change').where({ what: 'glaze_version', row_id: second.id });
   expect(changes).toHaveLength(1);
+  // Saved again as it stands it is no other version.
+  const same = { ...second, id: newId(), follows: second.id };
+  expect(await saveRecipe(base, member, same)).toBe(2);
 });
 
 test('two people writing the same recipe are told, and neither recipe is lost', async () => {

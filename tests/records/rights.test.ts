@@ -11,7 +11,7 @@ import { fired, tile, type Studio } from './studio';
 const STUDENTS = [
   ...['saveNewPieces', 'saveCorrection', 'saveLateLook', 'markRepaired', 'noteGlazed', 'saveMeasure'],
   ...['openCaseAction', 'saveCase', 'saveTry', 'correct', 'requestTest', 'withdrawTestRequest'],
-  ...['savePhoto', 'savePhotoTime', 'showPhotoFirst'],
+  ...['savePhoto', 'savePhotoTime', 'showPhotoFirst', 'takeBack'],
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [

@@ -2,16 +2,7 @@
 import { refresh } from 'next/cache';
 import { z } from 'zod';
 import { action, sealedDevice, sealedSession } from '@/auth';
-import {
-  changedBy,
-  db,
-  NotFound,
-  Refusal,
-  removeSeriesOf,
-  saveSeriesOf,
-  store,
-  undoChange,
-} from '@/records/platform';
+import { db, NotFound, Refusal, removeSeriesOf, saveSeriesOf, store } from '@/records/platform';
 import {
   addDevice,
   addInvitation,
@@ -44,7 +35,9 @@ import {
   setGroupEnded,
   teacherOf,
 } from '@/records/people';
+import { changeById, undoChange } from '@/records/changes';
 import { idSchema } from '@/features/shared/schema';
+import { mayPutBack } from './server/mayPutBack';
 import {
   chosenUnitsSchema,
   confirmSchema,
@@ -297,9 +290,9 @@ export const giveGroup = action('giveGroup', giveSchema, async (member, { what, 
   return null;
 });
 
-/** Puts back what a record was before a change: a technician any, others what they changed themselves. */
+/** Puts back what a record was before a change. */
 export const takeBack = action('takeBack', z.object({ id: idSchema }), async (member, { id }) => {
-  if (!isTechnician(member) && (await changedBy(db(), id)) !== member.id)
+  if (!(await mayPutBack(db(), member, await changeById(db(), id))))
     throw new Refusal('', 'You can take back what you changed yourself; ask a technician.');
   await undoChange(db(), member.id, id);
   refresh();

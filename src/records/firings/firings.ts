@@ -167,7 +167,7 @@ export async function saveFiring(
 }
 
 /** Lays the zones of all pieces of a firing again: its cone or atmosphere may have been corrected. */
-async function relayFiring(trx: Db, firingId: string): Promise<void> {
+export async function relayFiring(trx: Db, firingId: string): Promise<void> {
   const loaded = await trx('firing_piece')
     .where({ firing_id: firingId })
     .orderBy('piece_id')

@@ -8,6 +8,7 @@ export {
   listFirings,
   loadPieces,
   refuseBusyKiln,
+  relayFiring,
   saveFiring,
   setAtmosphereReached,
   setFullness,

@@ -17,6 +17,7 @@ export {
   setVersionInUse,
   type RecipeDraft,
   type RecipeVersion,
+  putRecipeBack,
   saveRecipe,
   versionsOf,
 } from './recipes';

@@ -2,9 +2,9 @@ import { ITSELF, PIECE_FAULT_IDS, type DefectId } from '@/core/vocabulary';
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Line } from '@/core/chemistry';
 import { recordChange } from '@/records/platform/changes';
-import { fromJson, inTransaction, type Db } from '@/records/platform/db';
+import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
-import { Conflict, NotFound } from '@/records/platform/errors';
+import { Conflict, found, NotFound } from '@/records/platform/errors';
 
 /** One version of a glaze's recipe with what its tiles gave. */
 export interface RecipeVersion {
@@ -159,7 +159,7 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       .forUpdate();
     if (!newest) throw new NotFound('This glaze');
     const recipe = JSON.stringify(draft.lines);
-    if (newest.id === draft.id || (newest.id === draft.follows && newest.recipe === recipe))
+    if (newest.id === draft.id || (newest.id === draft.follows && textOf(newest.recipe) === recipe))
       return newest.number;
     if (newest.id !== draft.follows || (newest.recipe !== null) !== draft.wasWritten) {
       const by = newest.member_id ? await trx('member').where({ id: newest.member_id }).first('name') : null;
@@ -184,8 +184,41 @@ export async function saveRecipe(base: Db, memberId: string, draft: RecipeDraft)
       created_at: new Date(),
       member_id: memberId,
     });
-    await recordChange(trx, memberId, 'glaze_version', draft.id, { recipe: newest.recipe }, { recipe });
+    await recordChange(
+      trx,
+      memberId,
+      'glaze_version',
+      draft.id,
+      { recipe: textOf(newest.recipe) },
+      { recipe },
+    );
     return newest.number + 1;
+  });
+}
+
+/** A recipe as one text, however the driver hands it over. */
+const textOf = (recipe: string | null) => recipe && JSON.stringify(fromJson(recipe));
+
+/**
+ * Makes a new version with the recipe that a glaze had before.
+ *
+ * @param versionId the newest version, which is put back
+ * @param recipe the earlier recipe, as a change kept it
+ */
+export async function putRecipeBack(
+  trx: Db,
+  memberId: string,
+  versionId: string,
+  recipe: unknown,
+): Promise<void> {
+  const version = found(await trx('glaze_version').where({ id: versionId }).first(), 'This version');
+  await saveRecipe(trx, memberId, {
+    id: newId(),
+    glazeId: version.glaze_id,
+    follows: versionId,
+    wasWritten: true,
+    lines: fromJson(recipe),
+    note: `As before version ${version.number}.`,
   });
 }
 

@@ -22,7 +22,15 @@ export {
   type ListedPiece,
   piecesById,
 } from './piecePages';
-export { correctPiece, type PieceDraft, savePieces, setMaker } from './pieces';
+export {
+  coatsStand,
+  correctPiece,
+  type PieceColumns,
+  type PieceDraft,
+  putPieceBack,
+  savePieces,
+  setMaker,
+} from './pieces';
 export { relayStalePieces } from './zones';
 export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';

@@ -1,5 +1,5 @@
 import { firstOf } from '@/records/platform/joins';
-import type { PieceRow } from '@/records/platform/tables';
+import type { CoatRow, PieceRow } from '@/records/platform/tables';
 import { toRow, type Mapping, flag, json, readRow } from '@/records/platform/mapping';
 import type { Form, PieceStage, TextureBySide } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
@@ -194,7 +194,7 @@ export async function correctPiece(
   await inTransaction(base, async (trx) => {
     const before = await trx('piece').where({ id }).forUpdate().first();
     if (!before) throw new NotFound('This piece');
-    const rows = await trx('coat').where({ piece_id: id, ended_at: null }).orderBy('position').select('*');
+    const rows = await liveCoats(trx, id);
     const stored = rows.map((row) => readRow(COAT, row));
     if (before.version !== version)
       throw new Conflict<CorrectedPiece>({ ...readRow(PIECE, before), coats: stored }, before.version);
@@ -218,6 +218,41 @@ export async function correctPiece(
   });
 }
 
+/** Columns of a piece, or of one of its coats, as a change kept them. */
+export type PieceColumns = Readonly<Record<string, unknown>>;
+
+/**
+ * Corrects a piece to what it was before a change.
+ *
+ * @param earlier what was said of it, or its coats; what is left out stays as it is now
+ * @throws NotFound; Refusal of `coats.N.glazeId` when a glaze of then is gone
+ */
+export async function putPieceBack(
+  trx: Db,
+  memberId: string,
+  id: string,
+  { facts = {}, coats }: { readonly facts?: PieceColumns; readonly coats?: readonly PieceColumns[] },
+): Promise<void> {
+  const row = found(await trx('piece').where({ id }).forUpdate().first(), 'This piece');
+  const rows = coats ?? (await liveCoats(trx, id));
+  await correctPiece(trx, memberId, id, row.version, {
+    ...readRow(PIECE, { ...row, ...facts }),
+    coats: rows.map((one) => readRow(COAT, one as unknown as CoatRow)),
+  });
+}
+
+/** Whether the live coats of a piece are still those that a change left. */
+export async function coatsStand(base: Db, id: string, after: readonly PieceColumns[]): Promise<boolean> {
+  const rows = await liveCoats(base, id);
+  return sameCoats(
+    rows.map((row) => readRow(COAT, row)),
+    after,
+  );
+}
+
+const liveCoats = (base: Db, pieceId: string): Promise<CoatRow[]> =>
+  base('coat').where({ piece_id: pieceId, ended_at: null }).orderBy('position').select('*');
+
 /** The firing a piece came out of last; null when it was never fired. */
 async function lastFiringOf(trx: Db, pieceId: string): Promise<string | null> {
   const row = await firstOf<{ f: 'firing' }>()(
@@ -239,9 +274,9 @@ function stageAfter(before: PieceStage, coats: readonly CoatDraft[]): PieceStage
 }
 
 /** Whether coats are the same in every field that is kept of them. */
-function sameCoats(one: readonly CoatDraft[], other: readonly NewCoatRow[]): boolean {
+function sameCoats(one: readonly CoatDraft[], other: readonly PieceColumns[]): boolean {
   const rows = one.map((coat) => toRow(COAT, coat));
-  const columns = Object.keys(rows[0] ?? {}) as (keyof NewCoatRow)[];
+  const columns = Object.keys(rows[0] ?? {}) as (keyof CoatRow)[];
   return (
     rows.length === other.length &&
     rows.every((row, i) => columns.every((column) => row[column] === other[i]![column]))

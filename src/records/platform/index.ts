@@ -1,13 +1,5 @@
 export { cachedUntilWrite } from './cache';
 export { currentRevision } from './revision';
-export {
-  changedBy,
-  changedKinds,
-  type ChangeFilter,
-  latestChanges,
-  type StudioChange,
-  undoChange,
-} from './history';
 export { connect, db, type Db, fromJson, inTransaction, newId } from './db';
 export { Conflict, NotFound, nullIfNotFound, Refusal } from './errors';
 export { migrate, unmigrate, unmigrateTo } from './migrate';

@@ -11,7 +11,8 @@ export type RowOf<Name extends keyof Tables> = Tables[Name] extends { base: infe
 const SPOKEN: Partial<Record<keyof Tables, string>> = { body: 'clay' };
 const spoken = (table: keyof Tables) => SPOKEN[table] ?? table.replaceAll('_', ' ');
 
-type Named = {
+/** Tables whose rows have a name. */
+export type Named = {
   [Name in keyof Tables]: RowOf<Name> extends { id: string; name: string } ? Name : never;
 }[keyof Tables];
 type Versioned = {

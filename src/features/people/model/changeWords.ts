@@ -1,6 +1,6 @@
 import { shortDay } from '@/core/time';
 import { celsius, millimetres, sayQuantity, type Quantity, type Units } from '@/core/units';
-import type { StudioChange } from '@/records/platform';
+import type { StudioChange } from '@/records/changes';
 
 /** What the kinds of records are called, where their table says it otherwise. */
 const KINDS: Readonly<Record<string, string>> = {

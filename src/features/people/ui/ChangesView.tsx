@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { dayOf, dayWords, wordsOf } from '@/core/time';
-import type { ChangeFilter, StudioChange } from '@/records/platform';
+import type { ChangeFilter, StudioChange } from '@/records/changes';
 import { FormErrors, PageHeader, SelectField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useAddress } from '@/ui/useAddress';
@@ -14,16 +14,15 @@ import css from './people.module.css';
 interface Props {
   readonly changes: readonly StudioChange[];
   readonly filter: ChangeFilter;
-  /** Kinds of records that were changed, and those who changed them. */
+  /** Kinds of records that were changed, and those who changed them; nobody where only one is seen. */
   readonly kinds: readonly string[];
   readonly people: readonly { readonly id: string; readonly name: string }[];
   /** The last change shown, when there are older ones. */
   readonly older: string | null;
-  readonly me: { readonly id: string; readonly isTechnician: boolean };
 }
 
 /** Who changed what, day by day, from what to what; with a way back where nothing was written over it since. */
-export function ChangesView({ changes, filter, kinds, people, older, me }: Props) {
+export function ChangesView({ changes, filter, kinds, people, older }: Props) {
   const units = useUnits();
   const { run, isBusy, errors } = useMutation();
   const { change: setAddress } = useAddress();
@@ -58,13 +57,15 @@ export function ChangesView({ changes, filter, kinds, people, older, me }: Props
           onChange={choose('what')}
           options={[['', 'everything'], ...kinds.map((kind) => [kind, kindWords(kind)] as const)]}
         />
-        <SelectField
-          label="By"
-          className={css.choice}
-          value={filter.memberId ?? ''}
-          onChange={choose('by')}
-          options={[['', 'everybody'], ...people.map(({ id, name }) => [id, name] as const)]}
-        />
+        {people.length > 0 && (
+          <SelectField
+            label="By"
+            className={css.choice}
+            value={filter.memberId ?? ''}
+            onChange={choose('by')}
+            options={[['', 'everybody'], ...people.map(({ id, name }) => [id, name] as const)]}
+          />
+        )}
       </PageHeader>
       <FormErrors errors={errors} />
       {changes.length === 0 && <p>No change here yet.</p>}
@@ -92,7 +93,7 @@ export function ChangesView({ changes, filter, kinds, people, older, me }: Props
                     ))}
                   </span>
                 </span>
-                {one.isUndoable && (me.isTechnician || one.memberId === me.id) && (
+                {one.isUndoable && (
                   <Button
                     size="small"
                     disabled={isBusy}

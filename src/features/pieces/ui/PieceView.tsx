@@ -156,7 +156,7 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
             {piece.isDescribed ? 'Correct' : 'Describe it'}
           </LinkButton>
         )}
-        <WhoChanged id={piece.id} />
+        <WhoChanged id={piece.id} isOwn={mayChange} />
       </div>
     </div>
   );
