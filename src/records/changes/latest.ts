@@ -52,6 +52,9 @@ const NAMES: Readonly<Record<string, readonly [table: keyof Tables, column: stri
   'taken back': ['piece', 'label'],
 };
 
+/** Kinds of records whose row is the firing that they are of. */
+const OF_FIRINGS = ['firing', 'load', 'load_shelf', 'witness_cone'];
+
 async function namesOf(base: Db, changes: readonly { what: string; row_id: string }[]) {
   const idsOf = (what: string) => changes.filter((one) => one.what === what).map((one) => one.row_id);
   const kinds = [...new Set(changes.map(({ what }) => what))].filter((what) => what in NAMES);
@@ -60,6 +63,21 @@ async function namesOf(base: Db, changes: readonly { what: string; row_id: strin
     const rows = await base<Record<string, string>>(table).whereIn('id', idsOf(what)).select('id', column);
     return rows.map((row) => [`${what} ${row.id}`, row[column]!] as const);
   });
+  const photos = rowsOf<{ ph: 'photo'; p: 'piece' }>()(
+    base('photo as ph').join('piece as p', 'p.id', 'ph.piece_id').whereIn('ph.id', idsOf('photo')),
+    'ph.id',
+    'p.label',
+  ).then((rows) => rows.map(({ id, label }) => [`photo ${id}`, label] as const));
+  const firings = rowsOf<{ f: 'firing'; k: 'kiln' }>()(
+    base('firing as f').join('kiln as k', 'k.id', 'f.kiln_id').whereIn('f.id', OF_FIRINGS.flatMap(idsOf)),
+    'f.id',
+    'f.number',
+    'k.name',
+  ).then((rows) =>
+    rows.flatMap(({ id, number, name }) =>
+      OF_FIRINGS.map((what) => [`${what} ${id}`, `${name} ${number}`] as const),
+    ),
+  );
   const recipes = rowsOf<{ v: 'glaze_version'; g: 'glaze' }>()(
     base('glaze_version as v')
       .join('glaze as g', 'g.id', 'v.glaze_id')
@@ -70,7 +88,7 @@ async function namesOf(base: Db, changes: readonly { what: string; row_id: strin
   ).then((rows) =>
     rows.map(({ id, number, name }) => [`glaze_version ${id}`, `${name}, version ${number}`] as const),
   );
-  return new Map<string, string>((await Promise.all([...named, recipes])).flat());
+  return new Map<string, string>((await Promise.all([...named, photos, firings, recipes])).flat());
 }
 
 /** The latest changes in the studio, newest first. */

@@ -1,5 +1,14 @@
 import { shortDay } from '@/core/time';
-import { celsius, millimetres, sayQuantity, type Quantity, type Units } from '@/core/units';
+import { saySegments, type Segment } from '@/core/firing';
+import {
+  celsius,
+  millimetres,
+  sayMessage,
+  sayQuantity,
+  shortFigures,
+  type Quantity,
+  type Units,
+} from '@/core/units';
 import type { StudioChange } from '@/records/changes';
 
 /** What the kinds of records are called, where their table says it otherwise. */
@@ -44,17 +53,22 @@ function quantityOf(key: string, value: number): Quantity | null {
   return /celsius$|^open_below$/i.test(key) ? celsius(value) : null;
 }
 
+/** JSON is a text on its way into the records, and what it says on its way out. */
+const segmentsOf = (value: unknown) =>
+  (typeof value === 'string' ? JSON.parse(value) : value) as readonly Segment[];
+
 /** Null for what says nothing. */
 function valueWords(key: string, value: unknown, units: Units): string | null {
   if (value === null || value === undefined || value === '') return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') {
     const quantity = quantityOf(key, value);
-    return quantity ? sayQuantity(quantity, units) : String(value);
+    return quantity ? sayQuantity(quantity, units) : shortFigures(value, 2);
   }
+  if (key === 'segments') return sayMessage(saySegments(segmentsOf(value)), units);
   if (Array.isArray(value)) return value.length === 1 ? '1 line' : `${value.length} lines`;
   if (typeof value !== 'string' || ID.test(value)) return null;
-  const day = /^(\d{4}-\d\d-\d\d)T/.exec(value)?.[1];
+  const day = /^(\d{4}-\d\d-\d\d)(T|$)/.exec(value)?.[1];
   const text = day ? shortDay(day) : value;
   return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
 }

@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { Fragment } from 'react';
 import { dayOf, dayWords, wordsOf } from '@/core/time';
 import type { ChangeFilter, StudioChange } from '@/records/changes';
 import { FormErrors, PageHeader, SelectField } from '@/ui/kit';
@@ -8,7 +9,9 @@ import { useAddress } from '@/ui/useAddress';
 import { useMutation } from '@/ui/useMutation';
 import { useUnits } from '@/ui/units';
 import { takeBack } from '../actions';
-import { changedFields, deedWords, kindWords } from '../model/changeWords';
+import { changeRuns, pageOf, type ChangeRun } from '../model/changeRuns';
+import { kindWords } from '../model/changeWords';
+import Link from 'next/link';
 import css from './people.module.css';
 
 interface Props {
@@ -24,7 +27,7 @@ interface Props {
 /** Who changed what, day by day, from what to what; with a way back where nothing was written over it since. */
 export function ChangesView({ changes, filter, kinds, people, older }: Props) {
   const units = useUnits();
-  const { run, isBusy, errors } = useMutation();
+  const { run: write, isBusy, errors } = useMutation();
   const { change: setAddress } = useAddress();
   const choose = (name: string) => (value: string) =>
     setAddress((next) => {
@@ -73,14 +76,14 @@ export function ChangesView({ changes, filter, kinds, people, older }: Props) {
         <section key={day} aria-label={dayWords(day)} className={css.section}>
           <h2>{dayWords(day)}</h2>
           <ul>
-            {all.map((one) => (
-              <li key={one.id} className={css.change}>
-                <span className="figures quiet">{wordsOf(one.at, 'time')}</span>
+            {changeRuns(all, units).map((run) => (
+              <li key={run.change.id} className={css.change}>
+                <span className="figures quiet">{wordsOf(run.change.at, 'time')}</span>
                 <span>
-                  <b>{one.by ?? 'Jiten'}</b> {deedWords(one)}{' '}
-                  {one.memberId !== one.rowId && <b>{one.name}</b>}
+                  <b>{run.change.by ?? 'Jiten'}</b> {run.deed}{' '}
+                  {run.change.memberId !== run.change.rowId && <Names of={run.of} />}
                   <span className={css.fields}>
-                    {changedFields(one, units).map(({ field, from, to }) => (
+                    {run.fields.map(({ field, from, to }) => (
                       <span key={field}>
                         {field}:{' '}
                         {from !== null && (
@@ -93,11 +96,11 @@ export function ChangesView({ changes, filter, kinds, people, older }: Props) {
                     ))}
                   </span>
                 </span>
-                {one.isUndoable && (
+                {run.change.isUndoable && (
                   <Button
                     size="small"
                     disabled={isBusy}
-                    onClick={() => void run(() => takeBack({ id: one.id }))}
+                    onClick={() => void write(() => takeBack({ id: run.change.id }))}
                   >
                     Put back
                   </Button>
@@ -113,5 +116,28 @@ export function ChangesView({ changes, filter, kinds, people, older }: Props) {
         </p>
       )}
     </>
+  );
+}
+
+/** Names in one line at most. */
+const NAMED = 6;
+
+/** What was changed, each with the way to its page. */
+function Names({ of }: Pick<ChangeRun, 'of'>) {
+  const named = of.filter(({ name }) => name !== null);
+  const more = named.length - NAMED;
+  return (
+    <b>
+      {named.slice(0, NAMED).map((one, i) => {
+        const page = pageOf(one);
+        return (
+          <Fragment key={one.name}>
+            {i > 0 && ', '}
+            {page ? <Link href={page}>{one.name}</Link> : one.name}
+          </Fragment>
+        );
+      })}
+      {more > 0 && ` and ${more} more`}
+    </b>
   );
 }
