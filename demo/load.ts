@@ -1,7 +1,7 @@
 import { formShape } from '@/core/vocabulary';
 import { addBatch, saveBody, versionsInUse, saveGlaze, saveRecipe } from '@/records/materials';
 import { newId, type Db } from '@/records/platform';
-import { addMember } from '@/records/people';
+import { addMember, setHintsOff } from '@/records/people';
 import { savePieces } from '@/records/pieces';
 import { openCases } from './cases';
 import { keepReference } from './reference';
@@ -54,6 +54,8 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
 async function loadStudio(base: Db, now: Date): Promise<Studio> {
   const members: string[] = [];
   for (const member of MEMBERS) members.push(await addMember(base, member));
+  // They have worked here for years.
+  for (const id of members) await setHintsOff(base, id, true);
   const named = async <T extends { name: string }>(
     rows: readonly T[],
     save: (row: T & { id: string }) => Promise<void>,

@@ -36,6 +36,7 @@ export const RIGHTS = {
   confirmFactor: own,
   removeFactor: anybody,
   chooseUnits: tablet(anybody),
+  tellHints: tablet(anybody),
   saveOwnPin: anybody,
 
   // People; a teacher those of own groups, which the records decide

@@ -30,6 +30,9 @@ import {
   forgetPinTries,
   invitationBy,
   leaveStudio,
+  hintsOf,
+  noteHintSeen,
+  setHintsOff,
   listDevices,
   listGroups,
   listPeople,
@@ -326,4 +329,14 @@ test('each series counts on by itself, and no number is given twice under the sa
   expect(await save()).toBe('KW-0001');
   expect(held.prefix).toBe('SW');
   await expect(change('SW', held.last, 'chosen', null)).rejects.toMatchObject({ field: 'next' });
+});
+
+test('a hint is seen once; who turns hints on again sees all of them again', async () => {
+  const { member } = studio;
+  await Promise.all(['/wall', '/kilns', '/wall'].map((screen) => noteHintSeen(base, member, screen)));
+  expect((await hintsOf(base, member)).seen).toEqual(['/kilns', '/wall']);
+  await setHintsOff(base, member, true);
+  expect((await hintsOf(base, member)).isOff).toBe(true);
+  await setHintsOff(base, member, false);
+  expect(await hintsOf(base, member)).toEqual({ isOff: false, seen: [] });
 });

@@ -22,7 +22,7 @@ const TECHNICIANS = [
 /** What anybody who is signed in does with the own account. */
 const ANYBODY = [
   ...['endOwnSession', 'endAllOwnSessions', 'saveOwnName', 'saveOwnPassword'],
-  ...['offerFactor', 'confirmFactor', 'removeFactor', 'chooseUnits', 'saveOwnPin'],
+  ...['offerFactor', 'confirmFactor', 'removeFactor', 'chooseUnits', 'saveOwnPin', 'tellHints'],
 ];
 /** Routes that ask nobody who they are: whether the server is well, and the calendar, which has a secret in its address. */
 const OPEN_ROUTES = ['health', 'calendar.ics'];

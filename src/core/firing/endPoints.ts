@@ -1,3 +1,4 @@
+import { figures } from '../units';
 import { CONES, type Cone } from '../vocabulary';
 import { coneIndex } from './names';
 import { CONE_TABLE, TABLE_RATES } from './table';
@@ -109,7 +110,7 @@ export function sayCone(index: number): string {
   const rounded = Math.round(index * 10) / 10;
   const exact = CONES.find((cone) => coneIndex(cone) === rounded);
   if (exact) return exact;
-  if (rounded > 1) return rounded.toFixed(1);
+  if (rounded > 1) return figures(rounded, 1);
   const after = CONES.findIndex((cone) => coneIndex(cone)! > rounded);
   return after < 1 ? `below ${CONES[0]}` : `between ${CONES[after - 1]} and ${CONES[after]}`;
 }

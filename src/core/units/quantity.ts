@@ -63,6 +63,8 @@ interface Scale {
   readonly finer?: number;
   /** A larger unit that is said first, and how many of this one it is: 1 lb 4 oz. */
   readonly larger?: { readonly unit: string; readonly count: number };
+  /** What less than one of the unit is said as. */
+  readonly smaller?: Dimension;
 }
 
 const OUNCES = 16;
@@ -87,13 +89,16 @@ const SHOWN: Readonly<Record<Dimension, (units: Units) => Scale>> = {
     mass === 'lb'
       ? { unit: 'oz', scale: OUNCES / G_PER_POUND, finer: 1, larger: { unit: 'lb', count: OUNCES } }
       : { unit: 'g', scale: 1 },
-  bulk: ({ mass }) => (mass === 'lb' ? { unit: 'lb', scale: 1 / G_PER_POUND } : { unit: 'kg', scale: 1e-3 }),
+  bulk: ({ mass }) =>
+    mass === 'lb'
+      ? { unit: 'lb', scale: 1 / G_PER_POUND, smaller: 'mass' }
+      : { unit: 'kg', scale: 1e-3, smaller: 'mass' },
   pour: (units) =>
     units.volume === 'l' ? { unit: 'ml', scale: 1 } : { unit: 'fl oz', scale: 1 / ounce(units), finer: 1 },
   volume: (units) =>
     units.volume === 'l'
-      ? { unit: 'l', scale: 1e-3 }
-      : { unit: 'gal', scale: 1 / (gallon(units) * ounce(units)) },
+      ? { unit: 'l', scale: 1e-3, smaller: 'pour' }
+      : { unit: 'gal', scale: 1 / (gallon(units) * ounce(units)), smaller: 'pour' },
   space: ({ volume }) =>
     volume === 'l' ? { unit: 'l', scale: 1 } : { unit: 'cu ft', scale: 1e3 / ML_PER_CUBIC_FOOT, finer: 1 },
 };
@@ -176,8 +181,9 @@ export function keptValue(dimension: Dimension, shown: number, units: Units): nu
  * @example sayQuantity(grams(567), US) // '1 lb 4 oz'
  */
 export function sayQuantity({ dimension, value, digits, isSigned }: Quantity, units: Units): string {
-  const { unit, finer = 0, larger } = SHOWN[dimension](units);
+  const { unit, finer = 0, larger, smaller } = SHOWN[dimension](units);
   const shown = shownValue(dimension, value, units);
+  if (smaller && Math.abs(shown) < 1) return sayQuantity({ dimension: smaller, value, digits: 0 }, units);
   const size = Number(Math.abs(shown).toFixed(digits + finer));
   const isBelow = shown < 0 && size !== 0;
   return `${isBelow ? '−' : isSigned ? '+' : ''}${said(size)}`;

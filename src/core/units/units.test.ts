@@ -52,6 +52,8 @@ test.each([
   [bulkOf(1500), '1.5 kg', '3.3 lb'],
   [millilitres(60), '60 ml', '2 fl oz'],
   [volumeOf(18927.05892), '18.93 l', '5 gal'],
+  [volumeOf(500), '500 ml', '16.9 fl oz'],
+  [bulkOf(340.1942775), '340 g', '12 oz'],
   [spaceOf(198), '198 l', '7 cu ft'],
   [areaOf(64.516), '65 cm²', '10 sq in'],
   [shelfAreaOf(9290.304), '0.93 m²', '10 sq ft'],

@@ -26,6 +26,8 @@ import {
   returnToStudio,
   saveGroup,
   logoOf,
+  noteHintSeen,
+  setHintsOff,
   saveLogo,
   saveOwnUnits,
   savePerson,
@@ -40,6 +42,7 @@ import { idSchema } from '@/features/shared/schema';
 import { mayPutBack } from './server/mayPutBack';
 import {
   chosenUnitsSchema,
+  hintsSchema,
   confirmSchema,
   deviceSchema,
   endGroupSchema,
@@ -226,6 +229,17 @@ export const removeFactor = action('removeFactor', confirmSchema, async (member,
 /** Chooses the units that the member reads in, some of them; null for those of the studio again. */
 export const chooseUnits = action('chooseUnits', chosenUnitsSchema, async (member, { units }) => {
   await saveOwnUnits(db(), member.id, units);
+  refresh();
+  return null;
+});
+
+/** Notes that a first-time hint was seen, or that the member wants none, or all again. */
+export const tellHints = action('tellHints', hintsSchema, async (member, told) => {
+  if ('seen' in told) {
+    await noteHintSeen(db(), member.id, told.seen);
+    return null;
+  }
+  await setHintsOff(db(), member.id, told.isOff);
   refresh();
   return null;
 });

@@ -103,6 +103,7 @@ export const unitsSchema = z.object({
   mass: z.enum(['g', 'lb']),
   volume: z.enum(['l', 'gal', 'imp gal']),
 });
+export const hintsSchema = z.object({ seen: z.string().min(1).max(60) }).or(z.object({ isOff: z.boolean() }));
 export const chosenUnitsSchema = z.object({ units: unitsSchema.partial().nullable() });
 export const studioSchema = z.object({
   name: z.string().trim().max(80, 'At most 80 letters.'),

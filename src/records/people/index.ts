@@ -45,8 +45,12 @@ export {
   type Member,
 } from './members';
 export {
+  type Hints,
+  hintsOf,
   logoOf,
+  noteHintSeen,
   saveLogo,
+  setHintsOff,
   saveOwnUnits,
   saveStudioSettings,
   settingsForAnswer,

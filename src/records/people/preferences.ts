@@ -108,3 +108,37 @@ export async function saveLogo(
   const { version } = await setting<string | null>(base, LOGO, null);
   await saveSetting(base, memberId, LOGO, hash, version);
 }
+
+/** The first-time hints of screens: whether a member wants them, and which were seen. */
+export interface Hints {
+  readonly isOff: boolean;
+  /** Paths of the screens. */
+  readonly seen: readonly string[];
+}
+
+/** What a member has seen of the hints. */
+export async function hintsOf(base: Db, memberId: string): Promise<Hints> {
+  const [member, seen] = await Promise.all([
+    base('member').where({ id: memberId }).first('hints_off'),
+    base('hint_seen').where({ member_id: memberId }).orderBy('screen').pluck('screen'),
+  ]);
+  return { isOff: member?.hints_off === 1, seen };
+}
+
+/** Notes that a member saw the hint of a screen. */
+export async function noteHintSeen(base: Db, memberId: string, screen: string): Promise<void> {
+  await base('hint_seen').insert({ member_id: memberId, screen }).onConflict().ignore();
+}
+
+/** Turns the hints of a member off, or all of them on again. */
+export async function setHintsOff(base: Db, memberId: string, isOff: boolean): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const row = found(
+      await trx('member').where({ id: memberId }).forUpdate().first('hints_off'),
+      'This member',
+    );
+    await trx('member').where({ id: memberId }).update({ hints_off: isOff });
+    await trx('hint_seen').where({ member_id: memberId }).delete();
+    await recordChange(trx, memberId, 'member', memberId, { hintsOff: row.hints_off }, { hintsOff: isOff });
+  });
+}

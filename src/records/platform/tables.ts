@@ -127,6 +127,10 @@ export interface HeadwordRow {
   top_glaze_id: string | null;
 }
 
+export interface HintSeenRow {
+  member_id: string; screen: string;
+}
+
 export interface InvitationRow {
   id: string; key_hash: string; role: 'technician' | 'teacher' | 'student' | 'visitor';
   group_id: string | null; maker_id: string | null; uses: number; most: number; until: Date;
@@ -175,6 +179,7 @@ export interface MemberRow {
   id: string; name: string; sign_in: string | null; password_hash: string | null; role: Role;
   created_at: Date; ended_at: Date | null; version: number; totp_secret: string | null; totp_at: Date | null;
   totp_step: number | null; units: string | null; pin_hash: string | null; pin_tries: number;
+  hints_off: Flag;
 }
 
 export interface MemberGroupRow {
@@ -317,6 +322,7 @@ declare module 'knex/types/tables' {
     ground: TableType<GroundRow>;
     group_member: TableType<GroupMemberRow>;
     headword: TableType<HeadwordRow>;
+    hint_seen: TableType<HintSeenRow>;
     invitation: TableType<InvitationRow>;
     job: TableType<JobRow>;
     kiln: TableType<KilnRow>;

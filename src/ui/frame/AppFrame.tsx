@@ -7,9 +7,10 @@ import { Keys } from './Keys';
 import { MemberProvider } from '../MemberContext';
 import type { Role } from '@/core/vocabulary';
 import type { Units } from '@/core/units';
-import type { StudioSettings } from '@/records/people';
+import type { Hints, StudioSettings } from '@/records/people';
 import { StudioProvider } from '../StudioContext';
 import { UnitsProvider, type SaveUnits } from '../units';
+import { FirstHint, type TellHints } from './FirstHint';
 import { StorageNotice } from './StorageNotice';
 import { QuietReturn } from './QuietReturn';
 import { RunningHead } from './RunningHead';
@@ -29,6 +30,8 @@ interface FrameProps {
   readonly isOnDevice: boolean;
   readonly units: Units;
   readonly saveUnits: SaveUnits;
+  readonly hints: Hints;
+  readonly tellHints: TellHints;
   readonly signOut: () => Promise<void>;
   readonly children: ReactNode;
 }
@@ -41,6 +44,8 @@ export function AppFrame({
   isOnDevice,
   units,
   saveUnits,
+  hints,
+  tellHints,
   signOut,
   children,
 }: FrameProps) {
@@ -55,6 +60,7 @@ export function AppFrame({
                 {isOnDevice && <QuietReturn leave={signOut} />}
                 <main className={css.page}>
                   <StorageNotice />
+                  <FirstHint hints={hints} tell={tellHints} />
                   {children}
                 </main>
                 <ThumbIndex />

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { tourOf } from './tours';
+import { ownTourOf, tourOf } from './tours';
 
 const pages = readdirSync(join(process.cwd(), 'src/app/(app)/(studio)'), {
   recursive: true,
@@ -28,4 +28,10 @@ test('each tour is of a screen that is there, and takes no more than two minutes
     const words = steps.join(' ').split(/\s+/).length;
     expect([title, words < 2 * 120 && steps.length <= 6]).toEqual([title, true]);
   }
+});
+
+test('a page without a tour of its own gives no hint', () => {
+  expect(ownTourOf('/')?.title).toBe('Today');
+  expect(ownTourOf('/pieces/new')?.title).toBe('New piece');
+  expect(ownTourOf('/account')).toBeNull();
 });

@@ -155,3 +155,9 @@ export function tourOf(path: string): Tour {
     (tour) => path === tour.path || path.startsWith(tour.path === '/' ? '/' : `${tour.path}/`),
   )!;
 }
+
+/** The tour of the very screen at a path; null for a page that has none of its own. */
+export function ownTourOf(path: string): Tour | null {
+  const tour = tourOf(path);
+  return tour.path === '/' && path !== '/' ? null : tour;
+}

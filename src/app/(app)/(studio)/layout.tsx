@@ -4,7 +4,8 @@ import { redirect } from 'next/navigation';
 import { currentDevice, currentMember, readerUnits, studioNow } from '@/auth';
 import { db } from '@/records/platform';
 import { listFirings } from '@/records/firings';
-import { chooseUnits } from '@/features/people/actions';
+import { hintsOf } from '@/records/people';
+import { chooseUnits, tellHints } from '@/features/people/actions';
 import { signOut } from '@/features/people/signInActions';
 import { AppFrame } from '@/ui/frame';
 
@@ -12,10 +13,11 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   // Which pages somebody sees, each page decides.
   const member = (await currentMember()) ?? redirect('/sign-in');
   const studio = await studioNow();
-  const [device, live, units] = await Promise.all([
+  const [device, live, units, hints] = await Promise.all([
     currentDevice(),
     listFirings(db(), { states: ['firing', 'cooling', 'open'], limit: 3 }),
     readerUnits(),
+    hintsOf(db(), member.id),
   ]);
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>
@@ -31,6 +33,8 @@ export default async function StudioLayout({ children }: { children: ReactNode }
       isOnDevice={device !== null}
       units={units}
       saveUnits={chooseUnits}
+      hints={hints}
+      tellHints={tellHints}
       signOut={signOut}
     >
       {children}

@@ -1,4 +1,4 @@
-import { figures } from '@/core/units';
+import { figures, shortFigures } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import {
   EXPANSION_SETS,
@@ -25,7 +25,8 @@ export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
     <section className={css.expansion} aria-label="Expansion">
       <p>
         Expansion <b className={css.big}>{figures(expansion.appen, 2)}</b>{' '}
-        <span className="figures">± {FACTOR_MISS}</span> <PerKelvin /> <span className="quiet">(Appen)</span>
+        <span className="figures">± {shortFigures(FACTOR_MISS)}</span> <PerKelvin />{' '}
+        <span className="quiet">(Appen)</span>
       </p>
       <svg viewBox={`-14 0 ${WIDTH + 28} 62`} role="img" aria-label={`${words}, 1e-6/K`}>
         <line x1={0} x2={WIDTH} y1={30} y2={30} stroke="var(--ink)" />

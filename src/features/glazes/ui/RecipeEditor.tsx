@@ -74,7 +74,7 @@ export function RecipeEditor({ text, understood, errors, book, onChange, onPaste
         <tr className={css.sum}>
           <th scope="row">Adds up to</th>
           <td className="figures">{shortFigures(total, 2)}</td>
-          <td className="figures">{total > 0 ? '100.00' : ''}</td>
+          <td className="figures">{total > 0 ? figures(100, 2) : ''}</td>
           <td />
         </tr>
         <tr>

@@ -1,5 +1,5 @@
 'use client';
-import { bulkOf, figures, grams, millilitres, sayMessage, text, volumeOf, type Message } from '@/core/units';
+import { bulkOf, figures, grams, sayMessage, text, volumeOf, type Message } from '@/core/units';
 import { Choice, DataTable, FormErrors, NumberField, QuantityField } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -109,8 +109,8 @@ function History({ batch }: { batch: BatchHistory }) {
   );
 }
 
-/** A volume as a jug shows it. */
-const jug = (ml: number) => (ml >= 1000 ? volumeOf(ml) : millilitres(Math.round(ml / 5) * 5));
+/** A volume as a jug shows it: to five millilitres below a litre. */
+const jug = (ml: number) => volumeOf(ml >= 1000 ? ml : Math.round(ml / 5) * 5);
 
 interface Advice {
   readonly words: Message;

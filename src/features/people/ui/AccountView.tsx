@@ -8,6 +8,7 @@ import type { Account, FactorOffer, Session } from '@/records/people';
 import { Form, FormErrors, PageHeader, TextInput, useSavedForm } from '@/ui/kit';
 import { ageWords } from '@/core/time';
 import { useMutation } from '@/ui/useMutation';
+import { HintsSwitch } from './HintsSwitch';
 import { UnitChoice } from './UnitChoice';
 import {
   confirmFactor,
@@ -31,11 +32,12 @@ interface Props {
   readonly hasTablet: boolean;
   /** Whether a second factor must be set up before anything else. */
   readonly isFactorDue: boolean;
+  readonly areHintsOff: boolean;
   readonly now: Date;
 }
 
 /** A member's own account: names, password, second factor, and where one is signed in. */
-export function AccountView({ account, sessions, current, hasTablet, isFactorDue, now }: Props) {
+export function AccountView({ account, sessions, current, hasTablet, isFactorDue, areHintsOff, now }: Props) {
   return (
     <>
       <PageHeader first="Account">
@@ -52,6 +54,7 @@ export function AccountView({ account, sessions, current, hasTablet, isFactorDue
         <SecondFactor account={account} />
         {(hasTablet || account.hasPin) && <Pin hasPin={account.hasPin} />}
         <UnitChoice />
+        <HintsSwitch isOff={areHintsOff} />
         <Devices {...{ sessions, current, now }} />
       </div>
     </>

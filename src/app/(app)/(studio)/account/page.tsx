@@ -1,6 +1,6 @@
 import { requireMember, sealedSession, studioNow } from '@/auth';
 import { db } from '@/records/platform';
-import { accountOf, listDevices, sessionsOf } from '@/records/people';
+import { accountOf, hintsOf, listDevices, sessionsOf } from '@/records/people';
 import { AccountView } from '@/features/people/ui/AccountView';
 
 export const metadata = { title: 'Account' };
@@ -8,11 +8,12 @@ export const metadata = { title: 'Account' };
 export default async function Page() {
   const member = await requireMember('/account');
   const { sessionId } = await sealedSession();
-  const [account, sessions, devices, studio] = await Promise.all([
+  const [account, sessions, devices, studio, hints] = await Promise.all([
     accountOf(db(), member.id),
     sessionsOf(db(), member.id),
     listDevices(db()),
     studioNow(),
+    hintsOf(db(), member.id),
   ]);
   return (
     <AccountView
@@ -20,6 +21,7 @@ export default async function Page() {
       current={sessionId ?? null}
       hasTablet={devices.length > 0}
       isFactorDue={studio.isFactorRequired && member.role === 'technician' && !account.hasSecondFactor}
+      areHintsOff={hints.isOff}
       now={new Date()}
     />
   );
