@@ -88,6 +88,36 @@ test('a studio moves in', async ({ page, browser }) => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\w+, \w+ \d+$/);
   });
 
+  await test.step('a screen says what it is for, the first time', async () => {
+    const hint = page.getByRole('complementary', { name: 'Hint' });
+    await open(page, '/wall');
+    await expect(hint).toContainText('Base glazes down');
+    await hint.getByRole('button', { name: 'Close' }).click();
+    await expect(hint).toBeHidden();
+    await open(page, '/wall');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(hint).toBeHidden();
+    await open(page, '/clays');
+    await hint.getByRole('button', { name: 'No more hints' }).click();
+    await open(page, '/kilns');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kilns');
+    await expect(hint).toBeHidden();
+  });
+
+  await test.step('tests of rounds are numbered for themselves', async () => {
+    await open(page, '/studio');
+    await page.getByRole('button', { name: 'Add a series' }).click();
+    const series = page.getByRole('form', { name: 'New series' });
+    await series.getByLabel('Letters').pressSequentially('KW');
+    await series.getByRole('button', { name: 'Add this series' }).click();
+    await expect(series).toContainText('There is a series KW already.');
+    await series.getByLabel('Letters').fill('');
+    await series.getByLabel('Letters').pressSequentially('tt');
+    await choose(page, 'For', 'tests of rounds', series);
+    await series.getByRole('button', { name: 'Add this series' }).click();
+    await expect(page.getByRole('form', { name: 'Series TT' })).toBeVisible();
+  });
+
   await test.step('two kilns, four clays and twelve glazes', async () => {
     for (const [name, size, heat] of [
       ['Number One', 'top loader, 6.7 cu ft', 'electric'],

@@ -22,10 +22,15 @@ export async function lookThroughClosed(page: Page): Promise<void> {
 }
 
 /** Chooses a word in one of the interface's drop-downs. */
-export async function choose(page: Page, label: string, option: string): Promise<void> {
+export async function choose(
+  page: Page,
+  label: string,
+  option: string,
+  within: Page | Locator = page,
+): Promise<void> {
   // A press that comes before the page listens opens nothing.
   await expect(async () => {
-    await page.getByRole('combobox', { name: label, exact: true }).click({ timeout: 5000 });
+    await within.getByRole('combobox', { name: label, exact: true }).click({ timeout: 5000 });
     await page.getByRole('option', { name: option, exact: true }).click({ timeout: 5000 });
   }).toPass();
 }

@@ -13,21 +13,17 @@ export type TellHints = (told: { seen: string } | { isOff: boolean }) => Promise
 /** What a screen is for, the first time a member comes to it; once, and never for who turned hints off. */
 export function FirstHint({ hints, tell }: { readonly hints: Hints; readonly tell: TellHints }) {
   const tour = ownTourOf(usePathname());
-  // Those one has gone on from, or closed, since the page was loaded.
-  const [closed, setClosed] = useState<readonly string[]>([]);
-  const path = tour?.path;
-  const isFirst = path !== undefined && !hints.isOff && !hints.seen.includes(path);
+  const path = tour?.path ?? null;
+  // A hint that was seen stays until one closes it or goes on to another screen.
+  const [visit, setVisit] = useState({ path, seen: hints.seen });
+  const leave = (to: string | null) => setVisit({ path: to, seen: [...visit.seen, visit.path ?? ''] });
+  if (visit.path !== path) leave(path);
+  const isFirst = path !== null && !hints.isOff && !visit.seen.includes(path);
   useEffect(() => {
     if (isFirst) void tell({ seen: path }).catch(() => undefined);
   }, [isFirst, path, tell]);
-  useEffect(
-    () => () => {
-      if (path !== undefined) setClosed((all) => [...all, path]);
-    },
-    [path],
-  );
-  if (!tour || !isFirst || closed.includes(tour.path)) return null;
-  const close = () => setClosed((all) => [...all, tour.path]);
+  if (!tour || !isFirst) return null;
+  const close = () => leave(path);
   return (
     <aside className={css.hint} aria-label="Hint">
       <p>{tour.steps[0]}</p>
