@@ -228,3 +228,30 @@ export const PAGES = {
 } as const satisfies Readonly<Record<string, PageRight>>;
 
 export type PageName = keyof typeof PAGES;
+
+/** Every address that somebody reads, pages and routes, in parts; those with fewer open parts come first. */
+const ADDRESSES = [
+  ...Object.entries<PageRight>(PAGES),
+  ...Object.entries<Role>(READS).map(([path, least]) => [`/api/v1/${path}`, { least }] as const),
+]
+  .map(([path, right]) => ({ parts: path.split('/'), right }))
+  .sort((a, b) => openParts(a.parts) - openParts(b.parts));
+
+function openParts(parts: readonly string[]): number {
+  return parts.filter((part) => part.startsWith('[')).length;
+}
+
+/**
+ * Who may open an address of the house; null for one that is not among pages and routes.
+ *
+ * @example rightOf('/pieces/SW-0001?from=wall') // { least: 'visitor' }
+ */
+export function rightOf(href: string): PageRight | null {
+  const parts = href.split(/[?#]/)[0]!.split('/');
+  const found = ADDRESSES.find(
+    (one) =>
+      one.parts.length === parts.length &&
+      one.parts.every((part, i) => part.startsWith('[') || part === parts[i]),
+  );
+  return found?.right ?? null;
+}

@@ -13,9 +13,9 @@ import { idSchema, segmentsSchema } from '@/features/shared/schema';
 export const firingSchema = z.object({
   id: idSchema,
   kilnId: z.string().min(1, 'Choose a kiln.').pipe(idSchema),
-  kind: z.enum(FIRING_KINDS),
+  kind: z.enum(FIRING_KINDS, 'Choose what it is.'),
   cone: z.enum(CONES, 'Choose a cone.'),
-  atmosphere: z.enum(ATMOSPHERES),
+  atmosphere: z.enum(ATMOSPHERES, 'Choose an atmosphere.'),
   plannedOn: z.iso.date('Choose a day.'),
   startsAt: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 18:00.'),
   programmeId: idSchema.nullable(),

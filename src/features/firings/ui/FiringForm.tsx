@@ -10,7 +10,11 @@ import { saveFiringPlan } from '../actions';
 import page from '@/ui/page.module.css';
 import { firingSchema } from '../schema';
 
-type Values = z.infer<typeof firingSchema>;
+type Plan = z.infer<typeof firingSchema>;
+/** A plan as it stands in its form: what nobody said yet is null. */
+type Values = Omit<Plan, 'kind' | 'cone' | 'atmosphere'> & {
+  readonly [K in 'kind' | 'cone' | 'atmosphere']: Plan[K] | null;
+};
 
 interface Props {
   readonly kilns: readonly Kiln[];
@@ -20,14 +24,20 @@ interface Props {
   readonly onSaved: (id: string) => void;
 }
 
-/** What a new firing of a kiln most likely is: its last one over again, today. */
-export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
+/**
+ * What a new firing of a kiln most likely is: its last glaze firing over again, today; of a kiln that has none its last
+ * one. Where nothing was fired yet, kind, cone and atmosphere are left to be said.
+ *
+ * @param firings those of the kiln, newest first
+ */
+export function firstPlan(kiln: Kiln, firings: readonly Firing[]): Values {
+  const last = firings.find(({ kind }) => kind === 'glaze') ?? firings[0];
   return {
     id: ulid(),
     kilnId: kiln.id,
-    kind: 'glaze',
-    cone: last?.kind === 'glaze' ? last.cone : '6',
-    atmosphere: last?.atmosphere ?? 'oxidation',
+    kind: last?.kind ?? null,
+    cone: last?.cone ?? null,
+    atmosphere: last?.atmosphere ?? null,
     plannedOn: dayOf(new Date()),
     startsAt: last?.startsAt ?? '18:00',
     programmeId: last?.programmeId ?? null,
@@ -39,7 +49,7 @@ export function firstPlan(kiln: Kiln, last: Firing | undefined): Values {
 
 /** Kiln, kind, cone, atmosphere, day and programme of a firing. */
 export function FiringForm({ kilns, programmes, values, version, onSaved }: Props) {
-  const form = useSavedForm<Values, Values, null>({
+  const form = useSavedForm<Values, Plan, null>({
     schema: firingSchema,
     values,
     draft: { key: `jiten.firing.${version === null ? `new.${values.kilnId}` : `${values.id}.${version}`}` },

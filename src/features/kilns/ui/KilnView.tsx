@@ -68,7 +68,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
           kilns={[kiln]}
           programmes={programmes}
           version={null}
-          values={firstPlan(kiln, firings[0])}
+          values={firstPlan(kiln, firings)}
           onSaved={(id) => router.push(`/firings/${id}`)}
         />
       )}

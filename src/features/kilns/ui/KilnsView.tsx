@@ -18,17 +18,19 @@ export function KilnsView({
   firings,
   programmes,
   mayPlan,
+  mayAdd,
   adding,
 }: {
   kilns: readonly Kiln[];
   firings: readonly Firing[];
   programmes: readonly Programme[];
   mayPlan: boolean;
+  mayAdd: boolean;
   adding: boolean;
 }) {
   const router = useRouter();
   const [planning, setPlanning] = useState<string | null>(null);
-  const [newKiln, setNewKiln] = useState(adding);
+  const [newKiln, setNewKiln] = useState(adding && mayAdd);
   return (
     <>
       <PageHeader first={kilns[0]?.name ?? 'Kilns'} last={kilns.at(-1)?.name}>
@@ -36,7 +38,7 @@ export function KilnsView({
         <Acts>
           <LinkButton href="/kilns/queue">Queue and calendar</LinkButton>
           <LinkButton href="/kilns/programmes">Programmes</LinkButton>
-          {mayPlan && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}
+          {mayAdd && <Button onClick={() => setNewKiln(!newKiln)}>Add a kiln</Button>}
         </Acts>
       </PageHeader>
       {newKiln && <KilnForm kiln={null} onSaved={() => setNewKiln(false)} />}
@@ -68,7 +70,7 @@ export function KilnsView({
                 kilns={kilns}
                 programmes={programmes}
                 version={null}
-                values={firstPlan(kiln, own[0])}
+                values={firstPlan(kiln, own)}
                 onSaved={(id) => router.push(`/firings/${id}`)}
               />
             )}

@@ -19,6 +19,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ a
       firings={firings}
       programmes={programmes}
       mayPlan={hasRole(member.role, 'teacher')}
+      mayAdd={hasRole(member.role, 'technician')}
       adding={(await searchParams).at === 'new'}
     />
   );
