@@ -4,7 +4,7 @@ import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
 import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
 import { newId, type Db } from '@/records/platform';
 import { advanceFiring, loadPieces, saveFiring, saveKiln } from '@/records/firings';
-import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
+import { openingOf, recordPiece, type ReadingDraft, type OpeningZone } from '@/records/openings';
 import { addMember } from '@/records/people';
 
 /** A kiln as most tests want it. */
@@ -95,6 +95,8 @@ export function dip(glazeId: string, from: number, to: number, more: Partial<Coa
     clay: null,
     wiped: false,
     firingId: null,
+    area: null,
+    not: [],
     ...more,
   };
 }
@@ -108,6 +110,7 @@ export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): 
     bodyId,
     split: false,
     texture: {},
+    areas: [],
     note: '',
     coats: coats ?? [dip(glazes.Sleeper, 0, 0.66), dip(glazes.Limewash, 0.34, 1)],
   };
@@ -188,10 +191,10 @@ export function reading(zoneId: string, more: Partial<ReadingDraft> = {}): Readi
 export async function readAll(
   { base, member }: Studio,
   firingId: string,
-  look: (n: number) => Partial<ReadingDraft> = () => ({}),
+  look: (n: number, zone: OpeningZone) => Partial<ReadingDraft> = () => ({}),
 ): Promise<void> {
   for (const [n, piece] of (await openingOf(base, firingId)).pieces.entries()) {
-    const readings = piece.zones.map((zone) => reading(zone.id, look(n)));
+    const readings = piece.zones.map((zone) => reading(zone.id, look(n, zone)));
     await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
   }
 }

@@ -124,6 +124,7 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
       bodyId: studio.bodies.get(piece.body)!,
       split: piece.coats.some((coat) => coat.side === 'left' || coat.side === 'right'),
       texture: {},
+      areas: [],
       note: piece.note ?? '',
       coats: piece.coats.map((coat, i) => ({
         glazeId: studio.glazes.get(coat.glaze)!,
@@ -139,6 +140,8 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
         clay: SLIPS.has(coat.glaze) ? (piece.slipOnDryClay ? 'dry' : 'leather-hard') : null,
         wiped: false,
         firingId: null,
+        area: null,
+        not: [],
       })),
     },
     [newId()],

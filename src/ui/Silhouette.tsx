@@ -79,7 +79,9 @@ function ringPath(middle: number, half: Half, from: number, to: number): string 
  * outside ones on the right. The strip beside it shows how many applications lie at each height.
  */
 export function Silhouette(props: SilhouetteProps) {
-  const { form, coats, bodyColour, size, strip = false, lit, title } = props;
+  const { form, bodyColour, size, strip = false, lit, title } = props;
+  // Where an area lies about the piece the elevation does not show.
+  const coats = props.coats.filter(({ area }) => area === undefined);
   const width = drawnWidth(props);
   const sides = sidesOf(coats);
   const zones = zonesOf(coats);

@@ -1,8 +1,6 @@
 'use client';
 import { useCallback, useState } from 'react';
 import type { FieldError, Outcome } from '@/auth';
-import { sayText } from '@/core/units';
-import { useUnits } from './units';
 
 /** What stands in a field when it has come over the wire: dates as text. */
 export type OverTheWire<T> = {
@@ -16,32 +14,23 @@ export type OverTheWire<T> = {
  * @typeParam Theirs the record that a conflict gives
  */
 export function useMutation<Theirs extends object = Readonly<Record<string, unknown>>>() {
-  const units = useUnits();
   const [isBusy, setIsBusy] = useState(false);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
   const [theirs, setTheirs] = useState<OverTheWire<Theirs> | null>(null);
-  const run = useCallback(
-    async <T>(write: () => Promise<Outcome<T>>): Promise<T | undefined> => {
-      setIsBusy(true);
-      try {
-        const outcome = await write();
-        setErrors(
-          outcome.ok
-            ? []
-            : outcome.errors.map((error) => ({ ...error, message: sayText(error.message, units) })),
-        );
-        setTheirs(outcome.ok ? null : ((outcome.theirs as OverTheWire<Theirs> | undefined) ?? null));
-        return outcome.ok ? outcome.value : undefined;
-      } catch {
-        const message =
-          'The server did not answer. Nothing typed is lost; try again when the network is back.';
-        setErrors([{ field: '', message }]);
-        return undefined;
-      } finally {
-        setIsBusy(false);
-      }
-    },
-    [units],
-  );
+  const run = useCallback(async <T>(write: () => Promise<Outcome<T>>): Promise<T | undefined> => {
+    setIsBusy(true);
+    try {
+      const outcome = await write();
+      setErrors(outcome.ok ? [] : outcome.errors);
+      setTheirs(outcome.ok ? null : ((outcome.theirs as OverTheWire<Theirs> | undefined) ?? null));
+      return outcome.ok ? outcome.value : undefined;
+    } catch {
+      const message = 'The server did not answer. Nothing typed is lost; try again when the network is back.';
+      setErrors([{ field: '', message }]);
+      return undefined;
+    } finally {
+      setIsBusy(false);
+    }
+  }, []);
   return { run, isBusy, errors, theirs };
 }

@@ -55,6 +55,7 @@ test('twice the size in every direction takes four times the glaze, its bands at
     side: 'outside',
     from: 0.5,
     to: 1,
+    area: null,
   } as const;
   const small = { form: 'cup', heightMm: 90, widthMm: 80 } as const;
   const large = { form: 'cup', heightMm: 180, widthMm: 160 } as const;
@@ -65,10 +66,15 @@ test('twice the size in every direction takes four times the glaze, its bands at
   // 60 cm² × 0.6 mm × 1.45 g/cm³, from the starting figures.
   const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
   expect(makeAgain([{ ...coat, from: 0 }], tile, tile, null, 1).grams.A).toBeCloseTo(5.22, 6);
+  // How large an area is nobody knows, so neither what lies on it.
+  expect(makeAgain([coat, { ...coat, area: 'logo' }], tile, tile, null, 1).grams.A).toBeNull();
 });
 
 test('what may go otherwise on the new form is said, and only then', () => {
-  const coat = { glaze: 'A', way: 'dipped', times: 1, seconds: null, side: 'left', from: 0, to: 1 } as const;
+  const coat = {
+    ...({ glaze: 'A', way: 'dipped', times: 1, seconds: null } as const),
+    ...({ side: 'left', from: 0, to: 1, area: null } as const),
+  };
   const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
   expect(makeAgain([coat], tile, tile, 'stable', 1).cautions).toEqual([]);
   const vase = makeAgain([coat], tile, { form: 'cup', heightMm: 200, widthMm: 90 }, 'moves', 1);

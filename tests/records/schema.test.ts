@@ -23,7 +23,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('019_series');
+  expect((await migrate(base)).at(-1)).toBe('020_areas');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -164,5 +164,24 @@ test('blocks of numbers that the release before gave out know their letters; its
   await migrate(base);
   expect(await listSeries(base)).toEqual([{ prefix: block.prefix, next: block.last + 1, use: 'usual' }]);
   expect(await reserveNumbers(base, member, { id: block.id, device: 'phone' })).toEqual(block);
+  await base.destroy();
+});
+
+test('the release before has a piece with areas as its sides have it; up again nothing is lost of the sides', async () => {
+  const studio = await freshStudio('areasBefore');
+  const { base, glazes } = studio;
+  const areas = [{ name: 'logo', side: 'outside', from: 0.4, to: 0.6 }] as const;
+  const coats = [dip(glazes.Sleeper, 0, 1, { not: ['logo'] }), dip(glazes.Limewash, 0, 1, { area: 'logo' })];
+  const { firingId, ids } = await fired(studio, [{ ...tile(studio, coats), areas }]);
+  await readAll(studio, firingId);
+  await unmigrateTo(base, '019_series');
+  const [zones] = await base.raw('select side, `from`, `to` from zone');
+  expect(zones).toEqual([{ side: 'outside', from: 0, to: 1 }]);
+  await migrate(base);
+  const piece = await piecePage(base, ids[0]!);
+  expect([piece.areas, piece.coats.map(({ glazeName, area, not }) => [glazeName, area, not])]).toEqual([
+    [],
+    [['Sleeper', null, []]],
+  ]);
   await base.destroy();
 });

@@ -64,8 +64,9 @@ export function fileZones(zones: readonly Zone[], firings: readonly FiredAt[]): 
 
 const firingOf = ({ firing = 0 }: Layer) => firing;
 
-/** Whether two zones of a piece touch: one above the other, or on the two halves of a split face. */
+/** Whether two zones of a piece touch: one above the other, or on the two halves of a split face. An area is for itself. */
 function isBeside(one: Zone, other: Zone): boolean {
+  if (one.area !== other.area) return false;
   if (one.side === other.side) return one.from === other.to || one.to === other.from;
   const halves = [one.side, other.side];
   return halves.includes('left') && halves.includes('right') && one.from < other.to && other.from < one.to;

@@ -20,6 +20,23 @@ export interface Coat {
   readonly mark?: Mark;
   /** Which glaze firing the coat went into, counted from 0; later coats lie on fired glaze. */
   readonly firing?: number;
+  /** The area that it lies on alone; `from` and `to` cut it then, and the side is the area's. */
+  readonly area?: string;
+  /** Areas of its side that it was kept off. */
+  readonly not?: readonly string[];
+}
+
+/**
+ * A named part of a piece beside its bands: a logo left free on the outside, a handle that is a part of its own. Coats
+ * of its side run through it in its range; one that is a part of its own has only its own coats.
+ */
+export interface Area {
+  readonly name: string;
+  /** The side it is on; null for a part of its own. */
+  readonly side: Side | null;
+  /** Fractions of its side, 0 = foot, 1 = rim; 0 and 1 for a part of its own. */
+  readonly from: number;
+  readonly to: number;
 }
 
 /** One layer of a stack: a glaze, how often, and how it was laid on. A resist leaves none. */
@@ -36,12 +53,16 @@ export interface Layer {
 /** The coats of a zone, bottom first. */
 export type Stack = readonly Layer[];
 
-/** A stretch of one side where the stack is the same from bottom to top. */
+/** A stretch of one side, or of an area, where the stack is the same from bottom to top. */
 export interface Zone {
+  /** Of an area that is a part of its own: outside. */
   readonly side: Side;
+  /** Fractions of the side; 0 and 1 for the whole of an area that no coat cuts. */
   readonly from: number;
   readonly to: number;
   readonly stack: Stack;
+  /** The area it is of; none for the zones of sides, which take no notice of areas. */
+  readonly area?: string;
 }
 
 const WAYS: Readonly<Record<Method, Way>> = {
@@ -74,6 +95,10 @@ export interface WrittenCoat {
   readonly to: number;
   readonly wiped: boolean;
   readonly clay: ClayState | null;
+  /** The area that it lies on alone; null for a side. */
+  readonly area: string | null;
+  /** Areas of its side that it was kept off. */
+  readonly not: readonly string[];
 }
 
 /**
@@ -93,6 +118,8 @@ export function coreCoat(coat: WrittenCoat, firing = 0): Coat {
     slip: coat.glazeKind === 'slip',
     ...(coat.clay && { clay: coat.clay }),
     ...(mark && { mark }),
+    ...(coat.area !== null && { area: coat.area }),
+    ...(coat.not.length > 0 && { not: coat.not }),
     firing,
   };
 }

@@ -2,12 +2,12 @@ import { twinText, type TwinCoat, type TwinFacts } from '.';
 
 const coat = (more: Partial<TwinCoat> = {}): TwinCoat => ({
   ...{ glazeId: 'sleeper', glazeKind: 'glaze', versionId: 'sleeper 1', method: 'dip', times: 1 },
-  ...{ side: 'outside', from: 0.1, to: 1, wiped: false, clay: null, firingId: null },
+  ...{ side: 'outside', from: 0.1, to: 1, wiped: false, clay: null, firingId: null, area: null, not: [] },
   ...more,
 });
 
 const piece = (more: Partial<TwinFacts> = {}): TwinFacts => ({
-  ...{ bodyId: 'red', form: 'tile', texture: {}, roundCellId: null, coats: [coat()] },
+  ...{ bodyId: 'red', form: 'tile', texture: {}, areas: [], roundCellId: null, coats: [coat()] },
   ...more,
 });
 

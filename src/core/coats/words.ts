@@ -87,10 +87,31 @@ export function wareWords(coats: readonly Coat[], nameOf: (glaze: string) => str
     const words = [...new Set(own.map(({ stack }) => headwordOf(stack, nameOf)))];
     return { side, words: words.join(', ') || 'bare' };
   });
+  const ofAreas = areasWords(coats, nameOf);
+  if (ofAreas)
+    return [
+      wareWords(
+        coats.filter(({ area }) => !area),
+        nameOf,
+      ),
+      ofAreas,
+    ].join('; ');
   if (said.length === 1) return said[0]!.words;
   return new Set(said.map(({ words }) => words)).size === 1
     ? `${said[0]!.words}, ${said.map(({ side }) => side).join(' and ')}`
     : said.map(({ side, words }) => `${side} ${words}`).join('; ');
+}
+
+/** What lies on areas alone: "logo Sleeper; handle Lamp Clear"; empty when nothing does. */
+function areasWords(coats: readonly Coat[], nameOf: (glaze: string) => string): string {
+  const names = [...new Set(coats.flatMap(({ area }) => area ?? []))];
+  return names
+    .map((name) => {
+      const own = coats.filter(({ area }) => area === name).map(({ not: _, ...coat }) => coat);
+      const zones = zonesOf(own, [{ name, side: null, from: 0, to: 1 }]).filter(({ area }) => area === name);
+      return `${name} ${[...new Set(zones.map(({ stack }) => headwordOf(stack, nameOf)))].reverse().join(', ')}`;
+    })
+    .join('; ');
 }
 
 function markWords(layer: Layer): string {
@@ -133,6 +154,8 @@ function partsOfPlate(from: number, to: number): string | undefined {
  * Bands within 4 % of a half or a third are named so; a narrow one at an end is the foot or the rim; a band
  * between others is the middle when it covers the centre; anything else is measured from the foot.
  *
+ * A zone of an area is named by it, and where a coat cuts it, measured too.
+ *
  * @param piece whose band it is; on a plate bands are measured from the centre, and those of its upper face are named
  *   by its parts as well
  * @example placeWords({ from: 0, to: 0.34 }, tile) // 'lower third'
@@ -140,13 +163,35 @@ function partsOfPlate(from: number, to: number): string | undefined {
  * @example placeWords({ from: 2 / 3, to: 1, side: 'inside' }, plate) // 'flange and rim, from 10.7 cm from the centre to the rim'
  */
 export function placeWords(
-  { from, to, side }: Pick<Zone, 'from' | 'to'> & { readonly side?: Zone['side'] },
+  {
+    from,
+    to,
+    side,
+    area,
+  }: Pick<Zone, 'from' | 'to'> & {
+    readonly side?: Zone['side'];
+    readonly area?: string | null;
+  },
   piece: Measures,
 ): Message {
+  if (area) return from === 0 && to === 1 ? area : text`${area}, ${bandWords({ from, to }, piece)}`;
   if (from === 0 && to === 1) return 'all over';
   const measured = bandWords({ from, to }, piece);
   const part = formShape(piece.form).plan && side === 'inside' && partsOfPlate(from, to);
   return part && part !== measured ? text`${part}, ${measured}` : measured;
+}
+
+/**
+ * Where a zone lies, with its side where that is not the outside, or its area.
+ *
+ * @example whereWords({ side: 'inside', from: 0, to: 1 }, bowl) // 'inside, all over'
+ */
+export function whereWords(
+  zone: Pick<Zone, 'side' | 'from' | 'to'> & { readonly area?: string | null },
+  piece: Measures,
+): Message {
+  const side = zone.area || zone.side === 'outside' ? '' : `${zone.side}, `;
+  return text`${side}${placeWords(zone, piece)}`;
 }
 
 function bandWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measures): Message {

@@ -9,6 +9,7 @@ import {
   sameStack,
   wareWords,
   zonesOf,
+  type Area,
   type Coat,
   type Layer,
 } from '.';
@@ -235,4 +236,92 @@ test('a piece is never flattened into one stack: what does not meet is not said 
     'Lamp Clear',
   );
   expect(said()).toBe('bare');
+});
+
+const logo: Area = { name: 'logo', side: 'outside', from: 0.3, to: 0.6 };
+const handle: Area = { name: 'handle', side: null, from: 0, to: 1 };
+const onArea = (coats: readonly Coat[], areas: readonly Area[], name: string) =>
+  zonesOf(coats, areas)
+    .filter(({ area }) => area === name)
+    .map(({ from, to, stack }) => [from, to, stack.map(({ glaze }) => glaze).join('+')]);
+
+test('an area takes the coats of its side within its range, in order, unless they were kept off it', () => {
+  const under = coat('A', 0, 1);
+  const over = coat('B', 0.5, 1);
+  expect(onArea([under, over], [logo], 'logo')).toEqual([
+    [0.3, 0.5, 'A'],
+    [0.5, 0.6, 'A+B'],
+  ]);
+  expect(onArea([under, { ...over, not: ['logo'] }], [logo], 'logo')).toEqual([[0, 1, 'A']]);
+  // What was brushed on before the dip lies below it.
+  expect(onArea([{ ...coat('W', 0, 1), area: 'logo' }, under], [logo], 'logo')).toEqual([[0, 1, 'W+A']]);
+  expect(onArea([{ ...under, mark: 'resist', area: 'logo' }, over], [logo], 'logo')).toEqual([[0, 1, '']]);
+});
+
+test('a part of its own has only its own coats; inside and outside are not mixed', () => {
+  const coats = [coat('A', 0, 1), coat('I', 0, 1, 1, 'inside'), { ...coat('H', 0, 0.4), area: 'handle' }];
+  expect(onArea(coats, [handle, { ...logo, side: 'inside' }], 'handle')).toEqual([
+    [0, 0.4, 'H'],
+    [0.4, 1, ''],
+  ]);
+  expect(onArea(coats, [handle, { ...logo, side: 'inside' }], 'logo')).toEqual([[0, 1, 'I']]);
+});
+
+const anyArea = fc
+  .record({
+    name: fc.constantFrom('logo', 'fins', 'handle'),
+    side: fc.constantFrom<Area['side']>('outside', 'left', 'inside', null),
+    a: fc.integer({ min: 0, max: 99 }),
+    b: fc.integer({ min: 1, max: 100 }),
+  })
+  .filter(({ a, b }) => a < b)
+  .map(({ name, side, a, b }): Area => ({ name, side, from: a / 100, to: b / 100 }));
+const areasOf = fc.uniqueArray(anyArea, { selector: ({ name }) => name, maxLength: 3 });
+const coatsFor = (areas: readonly Area[]) =>
+  fc.array(
+    fc
+      .tuple(
+        anyCoat,
+        fc.option(fc.constantFrom(...areas.map(({ name }) => name), ''), { nil: '' }),
+        fc.boolean(),
+      )
+      .map(([one, name, isKeptOff]): Coat =>
+        name === '' ? one : isKeptOff ? { ...one, not: [name] } : { ...one, area: name },
+      ),
+    { maxLength: 7 },
+  );
+
+test('areas change no side, and their own zones tile them exactly or are the whole of them', () => {
+  fc.assert(
+    fc.property(
+      areasOf.chain((areas) => fc.tuple(fc.constant(areas), coatsFor(areas))),
+      ([areas, coats]) => {
+        const zones = zonesOf(coats, areas);
+        expect(zones.filter(({ area }) => area === undefined)).toEqual(
+          zonesOf(coats.filter(({ area }) => area === undefined)),
+        );
+        for (const { name, from, to, side } of areas) {
+          const own = zones.filter(({ area }) => area === name);
+          const [low, high] = own.length === 1 ? [0, 1] : [from, to];
+          expect([own[0]!.from, own.at(-1)!.to]).toEqual([low, high]);
+          own.slice(1).forEach((zone, i) => {
+            expect(zone.from).toBe(own[i]!.to);
+            expect(sameStack(zone.stack, own[i]!.stack)).toBe(false);
+          });
+          const allowed = coats.filter(
+            (one) => one.area === name || (side && !one.area && !one.not?.includes(name)),
+          );
+          for (const { glaze } of own.flatMap(({ stack }) => stack))
+            expect(allowed.map((one) => one.glaze)).toContain(glaze);
+        }
+      },
+    ),
+  );
+});
+
+test('the name of an area that there is not, or that there is twice, is refused', () => {
+  expect(() => zonesOf([{ ...coat('A', 0, 1), area: 'fins' }], [logo])).toThrow('no area fins');
+  expect(() => zonesOf([{ ...coat('A', 0, 1), not: ['fins'] }], [logo])).toThrow('no area fins');
+  expect(() => zonesOf([], [logo, logo])).toThrow('name of its own');
+  expect(() => zonesOf([], [{ ...logo, to: 0.3 }])).toThrow(RangeError);
 });

@@ -1,5 +1,5 @@
 import { SIDES, type Side } from '../vocabulary';
-import type { Coat, Layer, Stack, Zone } from './model';
+import type { Area, Coat, Layer, Stack, Zone } from './model';
 
 /**
  * Two edges closer than this, as a fraction of the side, are one edge: 0.1 + 0.2 touches 0.3.
@@ -17,24 +17,69 @@ export const EDGE_TOLERANCE = 1e-6;
  * coats, a coat on the outside counts for both halves. Where a resist lies, later coats of its firing are absent, and
  * the resist itself leaves no layer.
  *
+ * An area has zones of its own: of the coats of its side within its range, but for those that were kept off it, and of
+ * the coats that lie on it alone, in order of application. The zones of sides take no notice of areas.
+ *
  * @param coats in order of application; `from` and `to` are fractions, 0 = foot, 1 = rim
- * @returns zones by side (outside, left, right, inside), each side from foot to rim; with no coats at all,
- *   one bare zone on the outside
- * @throws RangeError for a band that leaves 0 to 1, has no height, or is applied less than once
+ * @param areas named parts beside the bands
+ * @returns zones by side (outside, left, right, inside), each side from foot to rim; with no coats on a side at all,
+ *   one bare zone on the outside; then the zones of areas, in their order
+ * @throws RangeError for a band that leaves 0 to 1, has no height, or is applied less than once, and for the name of an
+ *   area that there is not, or that there is twice
  * @example
  * zonesOf([
  *   { glaze: 'Sleeper', side: 'outside', from: 0, to: 0.66, times: 2 },
  *   { glaze: 'Limewash', side: 'outside', from: 0.33, to: 1, times: 1 },
  * ]).length // 3: Sleeper alone, Limewash over Sleeper, Limewash alone
  */
-export function zonesOf(coats: readonly Coat[]): Zone[] {
+export function zonesOf(coats: readonly Coat[], areas: readonly Area[] = []): Zone[] {
   coats.forEach(refuseBadBand);
-  return sidesOf(coats).flatMap((side) =>
-    zonesOfSide(
-      side,
-      coats.filter((coat) => covers(coat.side, side)),
+  if (areas.length) refuseBadAreas(areas, coats);
+  const onSides = coats.filter((coat) => coat.area === undefined);
+  return [
+    ...sidesOf(onSides).flatMap((side) =>
+      stretches(
+        onSides.filter((coat) => covers(coat.side, side)),
+        WHOLE,
+      ).map((stretch) => ({ side, ...stretch })),
     ),
+    ...areas.flatMap((area) => zonesOfArea(area, coats)),
+  ];
+}
+
+/** A stretch from foot to rim. */
+const WHOLE = { from: 0, to: 1 };
+
+function zonesOfArea(area: Area, coats: readonly Coat[]): Zone[] {
+  const found = stretches(
+    coats.filter((coat) => liesOn(coat, area)),
+    area,
   );
+  const of = { side: area.side ?? ('outside' as const), area: area.name };
+  // One that no coat cuts is the area, wherever that ends.
+  return found.length === 1
+    ? [{ ...of, ...WHOLE, stack: found[0]!.stack }]
+    : found.map((stretch) => ({ ...of, ...stretch }));
+}
+
+/** Whether a coat lies on an area somewhere: its own, or one of the area's side that was not kept off. */
+export function liesOn(
+  coat: Pick<Coat, 'side' | 'area' | 'not'>,
+  area: Pick<Area, 'name' | 'side'>,
+): boolean {
+  if (coat.area !== undefined) return coat.area === area.name;
+  return area.side !== null && covers(coat.side, area.side) && !coat.not?.includes(area.name);
+}
+
+function refuseBadAreas(areas: readonly Area[], coats: readonly Coat[]): void {
+  const names = new Set(areas.map(({ name }) => name));
+  if (names.size < areas.length) throw new RangeError('areas: each has a name of its own');
+  for (const [index, { from, to }] of areas.entries())
+    if (!(from >= 0 && to <= 1 && to - from > EDGE_TOLERANCE))
+      throw new RangeError(`areas[${index}]: from must lie below to, both within 0 to 1`);
+  for (const [index, { area, not = [] }] of coats.entries())
+    for (const name of area === undefined ? not : [area, ...not])
+      if (!names.has(name)) throw new RangeError(`coats[${index}]: there is no area ${name}`);
 }
 
 /** The sides that carry coats, in the fixed order; a piece with left or right coats has no whole outside. */
@@ -75,27 +120,35 @@ function refuseBadBand(coat: Coat, index: number): void {
     throw new RangeError(`coats[${index}]: times must be 1 or more`);
 }
 
-function zonesOfSide(side: Side, coats: readonly Coat[]): Zone[] {
-  const edges = edgesOf(coats);
-  const zones: Zone[] = [];
+/** A stretch with its stack. */
+type Stretch = Pick<Zone, 'from' | 'to' | 'stack'>;
+
+/** The stretches that coats cut a range into, each with its stack, neighbours with the same stack in one. */
+function stretches(coats: readonly Coat[], range: { readonly from: number; readonly to: number }): Stretch[] {
+  const edges = edgesOf(coats, range);
+  const found: Stretch[] = [];
   for (let i = 0; i + 1 < edges.length; i++) {
     const from = edges[i]!;
     const to = edges[i + 1]!;
     const middle = (from + to) / 2;
     const stack = stackOf(coats.filter((coat) => coat.from < middle && coat.to > middle));
-    const below = zones.at(-1);
-    if (below && sameStack(below.stack, stack)) zones[zones.length - 1] = { ...below, to };
-    else zones.push({ side, from, to, stack });
+    const below = found.at(-1);
+    if (below && sameStack(below.stack, stack)) found[found.length - 1] = { ...below, to };
+    else found.push({ from, to, stack });
   }
-  return zones;
+  return found;
 }
 
-/** All cuts of a side, foot and rim included; edges that should touch are one. */
-function edgesOf(coats: readonly Coat[]): number[] {
-  const sorted = [0, 1, ...coats.flatMap((coat) => [coat.from, coat.to])].sort((a, b) => a - b);
-  const edges = [0];
+/** All cuts of a range, its ends included; edges that should touch are one. */
+function edgesOf(
+  coats: readonly Coat[],
+  { from, to }: { readonly from: number; readonly to: number },
+): number[] {
+  const cuts = coats.flatMap((coat) => [coat.from, coat.to]).filter((cut) => cut > from && cut < to);
+  const sorted = [...cuts, to].sort((a, b) => a - b);
+  const edges = [from];
   for (const edge of sorted) if (edge - edges.at(-1)! > EDGE_TOLERANCE) edges.push(edge);
-  if (1 - edges.at(-1)! <= EDGE_TOLERANCE) edges[edges.length - 1] = 1;
+  if (to - edges.at(-1)! <= EDGE_TOLERANCE) edges[edges.length - 1] = to;
   return edges;
 }
 

@@ -12,6 +12,8 @@ export interface ModelCoat {
   readonly side: Side;
   readonly from: number;
   readonly to: number;
+  /** The area that it lies on alone; null for its side. */
+  readonly area: string | null;
 }
 
 /** One coat of the work sheet. */
@@ -19,8 +21,9 @@ export interface MakeLine extends ModelCoat {
   /** Above the foot (for plates: from the centre), mm, at the new size. */
   readonly fromMm: number;
   readonly toMm: number;
-  readonly areaCm2: number;
-  /** Dry glaze that stays on the pieces, g, all of them together; null where the thickness of a coat is not known. */
+  /** Null on an area, whose size is not known. */
+  readonly areaCm2: number | null;
+  /** Dry glaze that stays on the pieces, g, all of them together; null where thickness or area is not known. */
   readonly dryGrams: number | null;
 }
 
@@ -50,7 +53,7 @@ export function makeAgain(
   const lines = coats.map((coat): MakeLine => {
     const side = sideOn(next, coat.side);
     const length = reachMm(next);
-    const areaCm2 = areaOfBand(next, side, coat.from, coat.to);
+    const areaCm2 = coat.area === null ? areaOfBand(next, side, coat.from, coat.to) : null;
     const thickness = COAT_THICKNESS[coat.way];
     return {
       ...coat,
@@ -58,7 +61,7 @@ export function makeAgain(
       fromMm: coat.from * length,
       toMm: coat.to * length,
       areaCm2,
-      dryGrams: thickness && count * areaCm2 * (thickness.raw / 10) * POROUS_DENSITY * coat.times,
+      dryGrams: thickness && areaCm2 && count * areaCm2 * (thickness.raw / 10) * POROUS_DENSITY * coat.times,
     };
   });
   const grams: Record<string, number | null> = {};

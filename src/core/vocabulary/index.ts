@@ -1,3 +1,4 @@
+export * from './areas';
 export * from './atmospheres';
 export * from './caseSubjects';
 export * from './coats';

@@ -11,6 +11,16 @@ const fraction = z
   .min(0, 'Type a length from the foot up.')
   .max(1, 'Cannot end above the rim.');
 
+const areaName = z.string().trim().min(1, 'Type a name.').max(40, 'At most 40 letters.');
+
+/** A named part beside the bands. */
+const areaSchema = z
+  .object({ name: areaName, side: z.enum(SIDES).nullable(), from: fraction, to: fraction })
+  .refine((area) => area.to - area.from > EDGE_TOLERANCE, {
+    path: ['to'],
+    message: 'The upper edge must lie above the lower one.',
+  });
+
 export const coatSchema = z
   .object({
     glazeId: idSchema.or(z.literal('').transform((_, ctx) => (ctx.addIssue('Choose a glaze.'), z.NEVER))),
@@ -26,28 +36,44 @@ export const coatSchema = z
     clay: z.enum(CLAY_STATES).nullable().default(null),
     wiped: z.boolean(),
     firingId: idSchema.nullable(),
+    area: areaName.nullable().default(null),
+    not: z.array(areaName).max(12).default([]),
   })
   .refine((coat) => coat.to - coat.from > EDGE_TOLERANCE, {
     path: ['to'],
     message: 'The upper edge must lie above the lower one.',
   });
 
-export const pieceSchema = z.object({
-  form: z.enum(FORMS),
-  heightMm: z
-    .number('Type a height.')
-    .min(5, heldText(text`At least ${lengthOf(5)}.`))
-    .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
-  widthMm: z
-    .number('Type a width.')
-    .min(5, heldText(text`At least ${lengthOf(5)}.`))
-    .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
-  bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
-  split: z.boolean(),
-  texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
-  note: z.string().max(4000, 'At most 4000 characters.'),
-  coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
-});
+export const pieceSchema = z
+  .object({
+    form: z.enum(FORMS),
+    heightMm: z
+      .number('Type a height.')
+      .min(5, heldText(text`At least ${lengthOf(5)}.`))
+      .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
+    widthMm: z
+      .number('Type a width.')
+      .min(5, heldText(text`At least ${lengthOf(5)}.`))
+      .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
+    bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
+    split: z.boolean(),
+    texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
+    areas: z.array(areaSchema).max(12, 'At most 12 areas.').default([]),
+    note: z.string().max(4000, 'At most 4000 characters.'),
+    coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
+  })
+  .superRefine(({ areas, coats }, context) => {
+    const names = areas.map(({ name }) => name);
+    const refuse = (path: (string | number)[], message: string) =>
+      context.addIssue({ code: 'custom', path, message });
+    for (const [i, name] of names.entries())
+      if (names.indexOf(name) < i) refuse(['areas', i, 'name'], `There is an area ${name} already.`);
+    for (const [i, { area, not }] of coats.entries()) {
+      if (area !== null && !names.includes(area)) refuse(['coats', i, 'area'], `There is no area ${area}.`);
+      for (const name of not)
+        if (!names.includes(name)) refuse(['coats', i, 'not'], `There is no area ${name}.`);
+    }
+  });
 
 export const newPieceSchema = z.object({
   ids: z.array(idSchema).min(1).max(60, 'At most 60 at once.'),

@@ -109,7 +109,7 @@ const VERSION = columnsWay(
 const GLAZE = rowWay('glaze', 'glaze');
 
 /** What a person says of a piece; what follows from it is worked out again. */
-const FACTS = ['form', 'height_mm', 'width_mm', 'body_id', 'split', 'texture', 'note'];
+const FACTS = ['form', 'height_mm', 'width_mm', 'body_id', 'split', 'texture', 'areas', 'note'];
 const facts = (columns: Columns): PieceColumns =>
   Object.fromEntries(Object.entries(columns).filter(([key]) => FACTS.includes(key)));
 

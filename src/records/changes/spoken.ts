@@ -9,17 +9,18 @@ interface CoatColumns {
   readonly from: number;
   readonly to: number;
   readonly side: string;
+  readonly area?: string | null;
 }
 
 /** "Sleeper once, then Limewash twice from 33 % up to 100 %, inside". */
 function coatsWords(coats: readonly CoatColumns[], names: ReadonlyMap<string, string>): string {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   return coats
-    .map(({ glaze_id, times, from, to, side }) =>
+    .map(({ glaze_id, times, from, to, side, area }) =>
       [
         `${names.get(glaze_id) ?? 'a glaze'} ${timesWords(times)}`,
         (from > 0 || to < 1) && `from ${percent(from)} up to ${percent(to)}`,
-        side !== 'outside' && side,
+        area ?? (side !== 'outside' && side),
       ]
         .filter(Boolean)
         .join(', '),

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { expansionOf } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { covers, groundOf } from '@/core/coats';
+import { coreCoat, covers, liesOn, groundOf } from '@/core/coats';
 import { formShape, reachMm, REDUCTIONS, type DefectId, type Fullness } from '@/core/vocabulary';
 import { heatWork } from '@/core/firing';
 import { curveOf, eventsOf } from '@/records/firings/logs';
@@ -124,13 +124,17 @@ const FILLED: Readonly<Record<Fullness, number>> = {
 
 /** What is known of the coats in a zone, so that nobody is asked again. */
 function coatFactsOf(piece: PiecePage, zone: FiredZone) {
-  const middle = (zone.from + zone.to) / 2;
-  const onSide = piece.coats.filter(({ side }) => covers(side, zone.side));
+  const area = piece.areas.find(({ name }) => name === zone.area);
+  const { from: low, to: high } = area && zone.from === 0 && zone.to === 1 ? area : zone;
+  const middle = (low + high) / 2;
+  const onSide = piece.coats.filter((coat) =>
+    area ? liesOn(coreCoat(coat), area) : coat.area === null && covers(coat.side, zone.side),
+  );
   const inIt = onSide.filter(({ from, to }) => from < middle && to > middle);
   const dried = inIt.slice(1).map(({ dryBefore }) => dryBefore);
   const methods = new Set(inIt.map(({ method }) => method));
   const glazed = onSide.filter(({ glazeKind }) => glazeKind !== 'slip' && glazeKind !== 'resist');
-  const hasFoot = !formShape(piece.form).plan && zone.side !== 'inside';
+  const hasFoot = !formShape(piece.form).plan && zone.side !== 'inside' && zone.area === null;
   return {
     driedBetween: dried.includes(false) ? false : dried.length === 0 || dried.includes(null) ? null : true,
     method: methods.size === 1 ? [...methods][0]! : null,
@@ -233,7 +237,7 @@ export interface DefectProof {
   readonly photo: ShownPhoto | null;
   readonly headword: string;
   /** Where it shows the defect plainly. */
-  readonly zones: readonly ZonePlace[];
+  readonly zones: readonly (ZonePlace & { readonly area: string | null })[];
 }
 
 /** Pieces that show a defect plainly, the newest first, the worst of them; of one firing, entry, glaze … when that is asked. */
@@ -268,7 +272,9 @@ export async function piecesWith(
       'p.label',
       ...SHOWN_PHOTO,
       base.raw('min(h.text) as headword'),
-      base.raw("json_arrayagg(json_object('side', z.side, 'from', z.`from`, 'to', z.`to`)) as zones"),
+      base.raw(
+        "json_arrayagg(json_object('area', z.area, 'side', z.side, 'from', z.`from`, 'to', z.`to`)) as zones",
+      ),
     );
   return rows.map((row) => ({
     label: row.label,

@@ -1,3 +1,4 @@
+import type { Area } from '@/core/coats';
 import { converter, differenceCiede2000 } from 'culori';
 import { fromJson, type Db } from '@/records/platform/db';
 import type { CoatRow, EntryRow, FiringRow, GlazeRow, ReadingRow, ZoneRow } from '@/records/platform/tables';
@@ -28,7 +29,7 @@ export async function auditDictionary(base: Db): Promise<Audit> {
     const is = entry ? entryWords(studio, entry) : 'in no entry';
     if (should !== is)
       differences.push(
-        `${label}, ${zone.side} ${zone.from} to ${zone.to}: filed as ${is}, should be ${should}`,
+        `${label}, ${zone.area ?? zone.side} ${zone.from} to ${zone.to}: filed as ${is}, should be ${should}`,
       );
     const reading = studio.readings.get(zone.id);
     if (!entry || !reading) continue;
@@ -67,7 +68,7 @@ async function readStudio(base: Db) {
     .orderBy(['piece_id', 'firing_id', 'from']);
   const coats: CoatRow[] = await base('coat').whereNull('ended_at').orderBy(['piece_id', 'position']);
   const readings: ReadingRow[] = await base('reading').whereNull('ended_at').where({ stage: 'after' });
-  const pieces = await base('piece').select('id', 'label', 'body_id', 'described');
+  const pieces = await base('piece').select('id', 'label', 'body_id', 'described', 'areas');
   const inFirings = await base('firing_piece as fp')
     .join('firing as f', 'f.id', 'fp.firing_id')
     .orderBy(['fp.at', 'f.planned_on', 'f.number'])
@@ -81,6 +82,7 @@ async function readStudio(base: Db) {
     coats: grouped(coats, (coat) => coat.piece_id),
     readings: new Map(readings.map((reading) => [reading.zone_id, reading] as const)),
     defects: grouped(defects, (row) => row.reading_id),
+    areas: new Map(pieces.map(({ id, areas }) => [id, fromJson<readonly Area[]>(areas)])),
     labels: new Map(pieces.map(({ id, label }) => [id, label])),
     bodies: new Map(pieces.map(({ id, body_id }) => [id, body_id])),
     described: new Set(pieces.filter(({ described }) => described).map(({ id }) => id)),
@@ -113,11 +115,21 @@ const COOL = heatOf('014');
 
 /** The coats at the middle of a zone that stayed there, in order. */
 function coatsAt(studio: Studio, zone: ZoneRow, fired: readonly string[]): CoatRow[] {
-  const middle = (zone.from + zone.to) / 2;
+  const area =
+    zone.area === null ? null : studio.areas.get(zone.piece_id)!.find(({ name }) => name === zone.area)!;
+  // The whole of an area is kept as 0 to 1, wherever it lies on its side.
+  const isWhole = area !== null && zone.from === 0 && zone.to === 1;
+  const middle = isWhole ? (area.from + area.to) / 2 : (zone.from + zone.to) / 2;
+  const lies = (coat: CoatRow, { area: name, side }: ZoneRow) => {
+    const isHalf = side === 'left' || side === 'right';
+    const onSide = coat.side === side || (coat.side === 'outside' && isHalf);
+    if (name === null) return coat.area === null && onSide;
+    if (coat.area !== null) return coat.area === name;
+    return area!.side !== null && onSide && !fromJson<string[]>(coat.not_areas).includes(name);
+  };
   const waxed = new Set<string>();
   return (studio.coats.get(zone.piece_id) ?? []).filter((coat) => {
-    const isHalf = zone.side === 'left' || zone.side === 'right';
-    const isHere = coat.side === zone.side || (coat.side === 'outside' && isHalf);
+    const isHere = lies(coat, zone);
     if (!isHere || !coat.firing_id || !fired.includes(coat.firing_id)) return false;
     if (!(coat.from < middle && coat.to > middle)) return false;
     if (studio.glazes.get(coat.glaze_id)!.kind === 'resist') waxed.add(coat.firing_id);
@@ -172,6 +184,7 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
 }
 
 function touches(one: ZoneRow, other: ZoneRow): boolean {
+  if (one.area !== other.area) return false;
   if (one.side === other.side) return one.from === other.to || one.to === other.from;
   const sides = [one.side, other.side].sort().join();
   return sides === 'left,right' && one.from < other.to && other.from < one.to;
@@ -274,7 +287,7 @@ function countAgain(studio: Studio, all: readonly Look[]): Figures {
   const seen = new Set<string>();
   const counting = newest.filter((look) => {
     const { zone, madeBy } = look;
-    const stretch = [zone.piece_id, madeBy, zone.side, zone.from, zone.to].join();
+    const stretch = [zone.piece_id, madeBy, zone.area ?? zone.side, zone.from, zone.to].join();
     return !seen.has(stretch) && seen.add(stretch) && doesCount(studio, look);
   });
   const pieces = [...grouped(counting, ({ zone }) => zone.piece_id).values()];

@@ -15,6 +15,8 @@ export interface Proof {
   readonly zoneId: string;
   readonly pieceId: string;
   readonly label: string;
+  /** The area it is of; null for a stretch of a side. */
+  readonly area: string | null;
   readonly side: Side;
   readonly from: number;
   readonly to: number;
@@ -174,6 +176,7 @@ async function proofsOf(
       zoneId: row.zone_id,
       pieceId: row.piece_id,
       label: row.label,
+      area: row.area,
       side: row.side,
       from: row.from,
       to: row.to,

@@ -111,6 +111,7 @@ export interface ProofRow {
   readonly entry_id: string;
   readonly firing_id: string;
   readonly piece_id: string;
+  readonly area: string | null;
   readonly side: Side;
   readonly from: number;
   readonly to: number;
@@ -148,6 +149,7 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
       'z.entry_id',
       'f.id as firing_id',
       'z.piece_id',
+      'z.area',
       'z.side',
       'z.from',
       'z.to',
@@ -172,11 +174,11 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
  * @param rows newest first
  */
 export function latestLooks<
-  R extends Pick<ProofRow, 'entry_id' | 'piece_id' | 'firing_id' | 'side' | 'from' | 'to'>,
+  R extends Pick<ProofRow, 'entry_id' | 'piece_id' | 'firing_id' | 'area' | 'side' | 'from' | 'to'>,
 >(rows: readonly R[]): R[] {
   const seen = new Set<string>();
-  return rows.filter(({ entry_id, piece_id, firing_id, side, from, to }) => {
-    const stretch = [entry_id, piece_id, firing_id, side, from, to].join(' ');
+  return rows.filter(({ entry_id, piece_id, firing_id, area, side, from, to }) => {
+    const stretch = [entry_id, piece_id, firing_id, area ?? side, from, to].join(' ');
     return !seen.has(stretch) && seen.add(stretch);
   });
 }

@@ -18,6 +18,7 @@ export interface OpeningZone extends FiredZone {
 
 /** What was read on a zone of a twin. */
 export interface TwinZone {
+  readonly area: string | null;
   readonly side: Side;
   readonly from: number;
   readonly to: number;
@@ -112,6 +113,7 @@ async function twinsOf(
     'p.id',
     'p.label',
     'p.twin_key',
+    'z.area',
     'z.side',
     'z.from',
     'z.to',
@@ -129,6 +131,7 @@ async function twinsOf(
       const zones = rows
         .filter((row) => row.label === label)
         .map((row) => ({
+          area: row.area,
           side: row.side,
           from: row.from,
           to: row.to,

@@ -1,6 +1,6 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { CoatRow, GlazeRow } from '@/records/platform/tables';
-import { type Mapping, flagOrNull, flag, readRow } from '@/records/platform/mapping';
+import { type Mapping, flagOrNull, flag, json, readRow } from '@/records/platform/mapping';
 import type { ClayState, GlazeKind, Method, Side } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
@@ -23,6 +23,10 @@ export interface CoatDraft {
   readonly wiped: boolean;
   /** The firing it went into; null for one that has not been fired. */
   readonly firingId: string | null;
+  /** The area of the piece that it lies on alone; null for its side. */
+  readonly area: string | null;
+  /** Areas that it was kept off. */
+  readonly not: readonly string[];
 }
 
 /** Where the fields of a coat are kept. */
@@ -40,6 +44,8 @@ export const COAT: Mapping<CoatDraft, CoatRow> = {
   clay: 'clay',
   wiped: flag('wiped'),
   firingId: 'firing_id',
+  area: 'area',
+  not: json<readonly string[]>()('not_areas'),
 };
 
 /** A coat row with the glaze it is of, as read back. */

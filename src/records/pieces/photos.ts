@@ -395,7 +395,9 @@ async function cutSwatches(
   const zones = await rowsOf<{ z: 'zone'; p: 'piece' }>()(
     base('zone as z')
       .join('piece as p', 'p.id', 'z.piece_id')
-      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null }),
+      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
+      // Where an area lies in a picture is not known.
+      .whereNull('z.area'),
     'p.form',
     'z.id',
     'z.side',

@@ -1,6 +1,6 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow } from '@/records/platform/tables';
-import { coreCoat, zonesOf, type Stack } from '@/core/coats';
+import { coreCoat, zonesOf, type Area, type Stack } from '@/core/coats';
 import type { Form, Side, Fate, TextureBySide } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
@@ -25,6 +25,8 @@ export interface ListedPiece {
   readonly split: boolean;
   /** What was done to the clay, by side. */
   readonly texture: TextureBySide;
+  /** Named parts beside its bands. */
+  readonly areas: readonly Area[];
   /** False for one that was found at an opening and not described since. */
   readonly isDescribed: boolean;
   /** Whether its bands were measured in another way than now, and nobody has looked since. */
@@ -142,6 +144,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       bodyColour: row.colour_oxidation,
       split: Boolean(row.split),
       texture: fromJson<TextureBySide>(row.texture),
+      areas: fromJson<readonly Area[]>(row.areas),
       isDescribed: Boolean(row.described),
       hasOldLengths: Boolean(row.check_lengths),
       stage: row.stage,
@@ -160,6 +163,8 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
 /** A zone of a piece in one of its firings, with its live readings and those before them. */
 export interface FiredZone {
   readonly id: string;
+  /** The area it is of; null for one of a side. */
+  readonly area: string | null;
   readonly side: Side;
   readonly from: number;
   readonly to: number;
@@ -228,7 +233,10 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
       .orderBy('number')
       .limit(40)
       .select('id', 'label'),
-    planned: zonesOf(piece!.coats.map((coat) => coreCoat(coat))),
+    planned: zonesOf(
+      piece!.coats.map((coat) => coreCoat(coat)),
+      piece!.areas,
+    ),
   };
 }
 
@@ -268,7 +276,7 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
       .leftJoin('ground as g', 'g.id', 'e.ground_id')
       .where(where)
       .whereNull('z.ended_at')
-      .orderBy(['z.piece_id', 'z.side', 'z.from']),
+      .orderBy(['z.piece_id', 'z.area', 'z.side', 'z.from']),
     'z.*',
     'e.stack',
     'e.proofs',
@@ -288,6 +296,7 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     id: row.id,
     counts: counts.filter((count) => count.zoneId === row.id),
     pieceId: row.piece_id,
+    area: row.area,
     firingId: row.firing_id,
     side: row.side,
     from: row.from,

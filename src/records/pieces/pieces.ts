@@ -2,6 +2,7 @@ import { firstOf } from '@/records/platform/joins';
 import type { CoatRow, PieceRow } from '@/records/platform/tables';
 import { toRow, type Mapping, flag, json, readRow } from '@/records/platform/mapping';
 import type { Form, PieceStage, TextureBySide } from '@/core/vocabulary';
+import type { Area } from '@/core/coats';
 import { recordChange } from '@/records/platform/changes';
 import { type CoatDraft, COAT } from './coats';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
@@ -18,6 +19,8 @@ export interface PieceDraft {
   readonly split: boolean;
   /** What was done to the clay, by side. */
   readonly texture: TextureBySide;
+  /** Named parts beside its bands. */
+  readonly areas: readonly Area[];
   readonly note: string;
   readonly coats: readonly CoatDraft[];
 }
@@ -126,6 +129,7 @@ const PIECE: Mapping<PieceFields, PieceRow> = {
   bodyId: 'body_id',
   split: flag('split'),
   texture: json<TextureBySide>()('texture'),
+  areas: json<readonly Area[]>()('areas'),
   note: 'note',
   stage: 'stage',
   version: 'version',
@@ -214,7 +218,12 @@ export async function correctPiece(
       await insertCoats(trx, id, freshRows);
       await recordChange(trx, memberId, 'coats', id, rows, freshRows);
     }
-    if (!isSame || !before.described || before.body_id !== draft.bodyId) await rebuildZones(trx, id);
+    const stays =
+      isSame &&
+      before.described &&
+      before.body_id === draft.bodyId &&
+      JSON.stringify(readRow(PIECE, before).areas) === JSON.stringify(draft.areas);
+    if (!stays) await rebuildZones(trx, id);
   });
 }
 

@@ -1,6 +1,15 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { Atmosphere, Form, TextureBySide } from '@/core/vocabulary';
-import { coreCoat, covers, fileZones, twinText, zonesOf, type FiledZone, type Zone } from '@/core/coats';
+import {
+  coreCoat,
+  covers,
+  fileZones,
+  liesOn,
+  twinText,
+  zonesOf,
+  type Area,
+  type FiledZone,
+} from '@/core/coats';
 import { hashOf } from '@/records/platform/hash';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import type { ZoneRow } from '@/records/platform/tables';
@@ -37,14 +46,14 @@ async function firingsOf(trx: Db, pieceId: string): Promise<PieceFiring[]> {
 export const ZONE_RULES = 1;
 
 /** A zone as it is to be kept, without its id. */
-type LaidZone = Pick<ZoneRow, 'side' | 'from' | 'to' | 'entry_id' | 'versions' | 'filed_by'>;
+type LaidZone = Pick<ZoneRow, 'area' | 'side' | 'from' | 'to' | 'entry_id' | 'versions' | 'filed_by'>;
 
 /**
  * Works out the zones of a piece in one of its firings; the entry of each is made when new. A piece that is not
  * described yet is in no entry.
  */
 async function layZones(trx: Db, pieceId: string, firingId: string): Promise<LaidZone[]> {
-  const piece = await trx('piece').where({ id: pieceId }).first('body_id', 'described');
+  const piece = await trx('piece').where({ id: pieceId }).first('body_id', 'described', 'areas');
   const firings = await firingsOf(trx, pieceId);
   const here = firings.findIndex((firing) => firing.id === firingId);
   if (!piece || here === -1) throw new NotFound('This piece in this firing');
@@ -60,16 +69,21 @@ async function layZones(trx: Db, pieceId: string, firingId: string): Promise<Lai
       0,
       counted.findIndex(({ id }) => id === fired),
     );
-  const zones = zonesOf(stored.map((coat) => coreCoat(coat, order(coat))));
+  const areas = fromJson<readonly Area[]>(piece.areas);
+  const zones = zonesOf(
+    stored.map((coat) => coreCoat(coat, order(coat))),
+    areas,
+  );
   const laid: LaidZone[] = [];
   for (const filed of fileZones(zones, counted)) {
-    const { side, from, to } = filed.zone;
+    const { area = null, side, from, to } = filed.zone;
     laid.push({
+      area,
       side,
       from,
       to,
       entry_id: piece.described ? await ensureEntry(trx, piece.body_id, filed) : null,
-      versions: JSON.stringify(versionsIn(filed, stored)),
+      versions: JSON.stringify(versionsIn(filed, stored, areas)),
       filed_by: counted[filed.filedBy]!.id,
     });
   }
@@ -94,12 +108,21 @@ async function insertZones(trx: Db, pieceId: string, firingId: string, laid: rea
 }
 
 /** The recipe versions that lie in a zone, without repeats. */
-function versionsIn({ zone, stack }: FiledZone, coats: readonly StoredCoat[]): string[] {
+function versionsIn(
+  { zone, stack }: FiledZone,
+  coats: readonly StoredCoat[],
+  areas: readonly Area[],
+): string[] {
   const glazes = new Set(stack.map((layer) => layer.glaze));
-  const middle = (zone.from + zone.to) / 2;
+  const area = areas.find(({ name }) => name === zone.area);
+  const { from, to } = area && zone.from === 0 && zone.to === 1 ? area : zone;
+  const middle = (from + to) / 2;
+  const lies = (coat: StoredCoat) => {
+    const core = coreCoat(coat);
+    return area ? liesOn(core, area) : core.area === undefined && covers(core.side, zone.side);
+  };
   const inIt = coats.filter(
-    (coat) =>
-      glazes.has(coat.glazeId) && covers(coat.side, zone.side) && coat.from < middle && coat.to > middle,
+    (coat) => glazes.has(coat.glazeId) && lies(coat) && coat.from < middle && coat.to > middle,
   );
   return [...new Set(inIt.map((coat) => coat.versionId))].sort();
 }
@@ -137,7 +160,8 @@ async function relay(trx: Db, pieceId: string): Promise<Move[]> {
   return moved;
 }
 
-const placeOf = ({ side, from, to }: Pick<Zone, 'side' | 'from' | 'to'>) => `${side} ${from} ${to}`;
+const placeOf = ({ area, side, from, to }: Pick<ZoneRow, 'area' | 'side' | 'from' | 'to'>) =>
+  `${area ?? side} ${from} ${to}`;
 
 function samePlaces(old: readonly ZoneRow[], laid: readonly LaidZone[]): boolean {
   const places = new Set(old.map(placeOf));
@@ -170,7 +194,8 @@ async function replaceZones(
   for (const zone of old) {
     const middle = (zone.from + zone.to) / 2;
     const cover = fresh.filter((now) => now.from <= middle && now.to >= middle);
-    const heir = cover.find((now) => now.side === zone.side) ?? cover[0] ?? fresh[0]!;
+    const near = cover.filter((now) => now.area === zone.area);
+    const heir = near.find((now) => now.side === zone.side) ?? near[0] ?? cover[0] ?? fresh[0]!;
     heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
     moved.push([zone.entry_id, heir.entry_id]);
     if (zone.swatch_hash && !heir.swatch_hash) {
@@ -216,6 +241,7 @@ export function twinKeyOf(piece: {
   readonly bodyId: string;
   readonly form: Form;
   readonly texture: TextureBySide;
+  readonly areas: readonly Area[];
   readonly roundCellId: string | null;
   readonly coats: Parameters<typeof twinText>[0]['coats'];
 }): string {
@@ -238,7 +264,7 @@ export async function relayStalePieces(base: Db): Promise<number> {
       .where('zone_rules', '<', ZONE_RULES)
       .orderBy('number')
       .limit(AT_ONCE)
-      .select('id', 'body_id', 'form', 'texture', 'round_cell_id', 'described');
+      .select('id', 'body_id', 'form', 'texture', 'areas', 'round_cell_id', 'described');
     if (stale.length === 0) return done;
     await inTransaction(base, async (trx) => {
       const moved: Move[] = [];
@@ -251,7 +277,8 @@ export async function relayStalePieces(base: Db): Promise<number> {
         if (!piece.described) continue;
         const { body_id: bodyId, form, round_cell_id: roundCellId } = piece;
         const texture = fromJson<TextureBySide>(piece.texture);
-        const key = twinKeyOf({ bodyId, form, texture, roundCellId, coats: coats.get(piece.id)! });
+        const areas = fromJson<readonly Area[]>(piece.areas);
+        const key = twinKeyOf({ bodyId, form, texture, areas, roundCellId, coats: coats.get(piece.id)! });
         await trx('piece').where({ id: piece.id }).update({ twin_key: key });
       }
       await recordChange(trx, null, 'zone rules', stale[0]!.id, null, {

@@ -19,6 +19,7 @@ import * as photos from './migrations/016_photos';
 import * as groups from './migrations/017_people';
 import * as studio from './migrations/018_studio';
 import * as series from './migrations/019_series';
+import * as areas from './migrations/020_areas';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -40,6 +41,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '017_people': groups,
   '018_studio': studio,
   '019_series': series,
+  '020_areas': areas,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -54,7 +54,7 @@ export interface CoatRow {
   id: string; piece_id: string; position: number; glaze_id: string; glaze_version_id: string;
   batch_id: string | null; method: Method; times: number; seconds: number | null; side: Side; from: number;
   to: number; dry_before: Flag | null; wiped: Flag; firing_id: string | null; ended_at: Date | null;
-  clay: ClayState | null;
+  clay: ClayState | null; area: string | null; not_areas: string;
 }
 
 export interface CorrectionRow {
@@ -213,7 +213,7 @@ export interface PieceRow {
   body_id: string; split: Flag; twin_key: string; member_id: string; made_at: Date; note: string;
   stage: PieceStage; fate: Fate | null; photo_id: string | null; version: number;
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
-  described: Flag; check_lengths: Flag; zone_rules: number;
+  described: Flag; check_lengths: Flag; zone_rules: number; areas: string;
 }
 
 export interface ProgrammeRow {
@@ -292,7 +292,7 @@ export interface WriteDoneRow {
 export interface ZoneRow {
   id: string; piece_id: string; firing_id: string; entry_id: string | null; side: Side; from: number;
   to: number; versions: string; swatch_hash: string | null; colour: string | null; ended_at: Date | null;
-  palette: string | null; filed_by: string; photo_id: string | null;
+  palette: string | null; filed_by: string; photo_id: string | null; area: string | null;
 }
 
 export interface ZoneCountRow {

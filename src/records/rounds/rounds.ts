@@ -106,6 +106,7 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
       bodyId: cell.bodyId,
       split: false,
       texture: {},
+      areas: [],
       note: `Round ${number}, ${cell.label}: ${cell.words}`,
       coats: [],
     },
@@ -182,9 +183,11 @@ export async function glazeCells(base: Db, memberId: string, cellIds: readonly s
         clay: null,
         wiped: false,
         firingId: null,
+        area: null,
+        not: [],
       }));
-      const { form, heightMm, widthMm, bodyId, split, texture, note, version } = piece;
-      const draft = { form, heightMm, widthMm, bodyId, split, texture, note, coats };
+      const { form, heightMm, widthMm, bodyId, split, texture, areas, note, version } = piece;
+      const draft = { form, heightMm, widthMm, bodyId, split, texture, areas, note, coats };
       await correctPiece(trx, memberId, piece.id, version, draft);
     }
     return pieces.length;

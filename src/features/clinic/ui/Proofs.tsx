@@ -6,7 +6,7 @@ import css from './clinic.module.css';
 
 /** The zones that a photo from outside can show. */
 function outer(zones: DefectProof['zones']): DefectProof['zones'] {
-  return zones.filter(({ side }) => side !== 'inside');
+  return zones.filter(({ area, side }) => area === null && side !== 'inside');
 }
 
 /** Pieces that show the defect, their photos to be zoomed; the one in question is marked. */

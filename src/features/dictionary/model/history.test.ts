@@ -7,6 +7,7 @@ const proof = (made: string, day: number, more: Partial<Proof> = {}): Proof => (
   zoneId: `${made}${day}`,
   pieceId: 'p',
   label: 'SW-0001',
+  area: null,
   side: 'outside',
   from: 0,
   to: 1,

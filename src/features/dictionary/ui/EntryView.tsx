@@ -159,7 +159,10 @@ function SenseRow({
           alt={`${best.label}, a proof of this sense, with a bracket beside it`}
           width={150}
           height={190}
-          drawn={{ ...best.photo, strokes: [zoneBracket(best.photo.frame, best.photo, best)] }}
+          drawn={{
+            ...best.photo,
+            strokes: best.area === null ? [zoneBracket(best.photo.frame, best.photo, best)] : [],
+          }}
         />
       )}
       <div>

@@ -1,3 +1,4 @@
+import { METRIC, sayText } from '@/core/units';
 import { ulid } from 'ulid';
 import { clockWords, hours, parseHours } from '@/features/shared/clock';
 import { conesSchema, eventSchema, importSchema } from '../schema';
@@ -33,13 +34,13 @@ describe('what is written down at a kiln', () => {
       ...more,
     });
   const errorOf = (more: object) =>
-    event(more).error?.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
+    event(more).error?.issues.map(({ path, message }) => `${path.join('.')}: ${sayText(message, METRIC)}`);
 
   test('an event of one tap needs nothing besides', () => expect(event({}).success).toBe(true));
 
   test.each([
-    [{ kind: 'hand reading' }, ['value: A temperature from −20 to 1450 °C.']],
-    [{ kind: 'hand reading', value: 2000 }, ['value: A temperature from −20 to 1450 °C.']],
+    [{ kind: 'hand reading' }, ['value: A temperature from −20 °C to 1450 °C.']],
+    [{ kind: 'hand reading', value: 2000 }, ['value: A temperature from −20 °C to 1450 °C.']],
     [{ kind: 'damper', value: 120 }, ['value: 0 to 100 %.']],
     [{ kind: 'note', note: '  ' }, ['note: Write something.']],
     [{ minutes: -1 }, ['minutes: Not before the start.']],

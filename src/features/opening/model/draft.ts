@@ -250,7 +250,13 @@ export function asExpected(answers: Answers, zones: readonly OpeningZone[]): Ans
 export function asTwin(answers: Answers, zones: readonly OpeningZone[], twin: readonly TwinZone[]): Answers {
   return zones.reduce((so, zone) => {
     const middle = (zone.from + zone.to) / 2;
-    const like = twin.find((one) => one.side === zone.side && one.from <= middle && one.to >= middle);
+    const like = twin.find(
+      (one) =>
+        (one.area ?? null) === (zone.area ?? null) &&
+        one.side === zone.side &&
+        one.from <= middle &&
+        one.to >= middle,
+    );
     if (!like) return so;
     return withReadings(so, [zone], {
       surface: like.surface as ReadingDraft['surface'],

@@ -201,8 +201,8 @@ test('as expected says what the proofs say; as its twin takes over zone by zone'
   const low = { ...blank, id: id('L'), from: 0, to: 0.4 };
   const high = { ...blank, id: id('M'), from: 0.4, to: 1 };
   const twin = [
-    { side: 'outside', from: 0, to: 0.42, surface: 'gloss', movement: null, defects: [] },
-    { side: 'outside', from: 0.42, to: 1, surface: 'matte', movement: 'runs', defects: [] },
+    { area: null, side: 'outside', from: 0, to: 0.42, surface: 'gloss', movement: null, defects: [] },
+    { area: null, side: 'outside', from: 0.42, to: 1, surface: 'matte', movement: 'runs', defects: [] },
   ] as const;
   const like = asTwin(blankAnswers(piece), [low, high], twin);
   expect([like.zones[low.id]?.surface, like.zones[high.id]?.surface]).toEqual(['gloss', 'matte']);

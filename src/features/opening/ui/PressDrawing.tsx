@@ -38,11 +38,11 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
     return { x, height: Math.min(0.999, Math.max(0, 1 - (event.clientY - box.top) / box.height)) };
   };
   const zoneAt = ({ x, height }: { x: number; height: number }): OpeningZone | undefined => {
-    const sides = sidesOf(drawnPiece(piece).coats);
+    const sides = sidesOf(drawnPiece(piece).coats.filter(({ area }) => area === undefined));
     return piece.zones.find((zone) => {
       const half = halfOf(zone.side, sides);
       const here = half === 'whole' || (half === 'left') === x < 0.5;
-      return here && zone.from <= height && zone.to >= height;
+      return here && !zone.area && zone.from <= height && zone.to >= height;
     });
   };
   return (
@@ -68,7 +68,7 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
       onPointerCancel={() => setSpot(null)}
       onContextMenu={(event) => event.preventDefault()}
     >
-      <Silhouette {...drawnPiece(piece)} size={size} lit={lit} />
+      <Silhouette {...drawnPiece(piece)} size={size} lit={lit?.area ? null : lit} />
       {spot && (
         <span className={css.ring} data-grade={spot.grade} style={{ left: spot.x, top: spot.y }}>
           {GRADES[spot.grade]}

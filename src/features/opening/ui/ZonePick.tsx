@@ -1,6 +1,6 @@
 'use client';
 import { Said } from '@/ui/units';
-import { placeWords } from '@/core/coats';
+import { whereWords } from '@/core/coats';
 import { colourWords } from '@/core/evidence';
 import { defectName } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
@@ -35,8 +35,7 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
           <span className={css.zoneWords}>
             <b>{zone.headword}</b>
             <span>
-              {zone.side !== 'outside' && `${zone.side}, `}
-              <Said of={placeWords(zone, piece)} />
+              <Said of={whereWords(zone, piece)} />
               {zone.stack.length > 0 && `: ${expectedWords(zone)}`}
             </span>
             {zone.counts.map((count) => (

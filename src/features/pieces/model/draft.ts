@@ -31,7 +31,7 @@ export interface GlazeChoice {
 /** A new piece of a form, at its usual size, with nothing on it. */
 export function emptyDraft(form: Form, bodyId: string): PieceDraft {
   const { heightMm, widthMm } = formShape(form);
-  return { form, heightMm, widthMm, bodyId, split: false, texture: {}, note: '', coats: [] };
+  return { form, heightMm, widthMm, bodyId, split: false, texture: {}, areas: [], note: '', coats: [] };
 }
 
 /** Changes the form: usual size, no split where it cannot be, coats on sides it has not moved to its first side. */
@@ -44,7 +44,11 @@ export function withForm(draft: PieceDraft, form: Form): PieceDraft {
   const texture = Object.fromEntries(
     Object.entries(draft.texture).filter(([side]) => texturedSides(next).includes(side as Side)),
   );
-  return { ...next, texture, coats };
+  // What lay on a side that it has not lies on its first one.
+  const areas = draft.areas.map((area) =>
+    area.side === null || sides.includes(area.side) ? area : { ...area, side: sides[0]! },
+  );
+  return { ...next, texture, areas, coats };
 }
 
 /** The sides a coat can go on. */
@@ -86,6 +90,8 @@ export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
     clay: null,
     wiped: false,
     firingId: null,
+    area: null,
+    not: [],
   };
   return { ...draft, coats: [...draft.coats, coat] };
 }

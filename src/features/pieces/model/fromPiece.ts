@@ -2,17 +2,17 @@ import type { CoatDraft, StoredCoat, ListedPiece, PieceDraft } from '@/records/p
 
 function coatDraft(coat: StoredCoat): CoatDraft {
   const { glazeId, batchId, versionId, method, times, seconds, side, from, to } = coat;
-  const { dryBefore, clay, wiped, firingId } = coat;
+  const { dryBefore, clay, wiped, firingId, area, not } = coat;
   return {
     ...{ glazeId, batchId, versionId, method, times, seconds, side, from, to },
-    ...{ dryBefore, clay, wiped, firingId },
+    ...{ dryBefore, clay, wiped, firingId, area, not },
   };
 }
 
 /** A piece as a draft that corrects it. */
 export function draftOf(piece: ListedPiece): PieceDraft {
-  const { form, heightMm, widthMm, bodyId, split, texture, note } = piece;
-  return { form, heightMm, widthMm, bodyId, split, texture, note, coats: piece.coats.map(coatDraft) };
+  const { form, heightMm, widthMm, bodyId, split, texture, areas, note } = piece;
+  return { form, heightMm, widthMm, bodyId, split, texture, areas, note, coats: piece.coats.map(coatDraft) };
 }
 
 /** A new piece with the bands of another, unfired, of the versions now in use. */

@@ -1,4 +1,4 @@
-import { placeWords, sameStack, stackWords } from '@/core/coats';
+import { whereWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
 import { text, type Message, figures } from '@/core/units';
 import { defectName, type Measures } from '@/core/vocabulary';
@@ -175,5 +175,5 @@ export function explained(rows: readonly ComparedRow[], { countsShelf = false } 
 
 /** The choice of zones of a piece, in words. */
 export function zoneWords(zone: FiredZone, piece: Measures): Message {
-  return text`${zone.headword}, ${zone.side === 'outside' ? '' : `${zone.side}, `}${placeWords(zone, piece)}`;
+  return text`${zone.headword}, ${whereWords(zone, piece)}`;
 }

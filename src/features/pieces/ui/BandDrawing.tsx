@@ -55,7 +55,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
         lit={null}
       />
       {draft.coats.map((one, i) =>
-        i === selected ? null : (
+        i === selected || one.area !== null ? null : (
           <button
             key={i}
             type="button"
@@ -68,7 +68,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
           </button>
         ),
       )}
-      {coat &&
+      {coat?.area === null &&
         (['to', 'from'] as const).map((edge) => (
           <div
             key={edge}

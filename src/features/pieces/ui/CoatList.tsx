@@ -5,10 +5,11 @@ import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
-import { CLAY_STATES, METHODS, reachMm, type ClayState } from '@/core/vocabulary';
-import { layerWords, wayOf } from '@/core/coats';
+import { CLAY_STATES, METHODS, reachMm, type ClayState, type Side } from '@/core/vocabulary';
+import { layerWords, liesOn, wayOf } from '@/core/coats';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
-import { NumberField, QuantityField, SelectField } from '@/ui/kit';
+import { NumberField, QuantityField, SelectField, SeveralField } from '@/ui/kit';
+import { coatOn } from '../model/areas';
 import { sidesFor, type GlazeChoice } from '../model/draft';
 import css from './pieces.module.css';
 
@@ -56,7 +57,8 @@ export function CoatList({
                 <b>{glaze?.name ?? 'Choose a glaze'}</b>
                 <span className={error ? 'heat small' : 'quiet small'}>
                   {layerWords({ times: coat.times, way: wayOf(coat.method) })}
-                  {coat.side !== 'outside' && `, ${coat.side}`}
+                  {coat.area !== null ? `, ${coat.area}` : coat.side !== 'outside' && `, ${coat.side}`}
+                  {coat.not.length > 0 && `, not on ${coat.not.join(' and ')}`}
                   {coat.firingId && `, in ${firingNames.get(coat.firingId) ?? 'an earlier firing'}`}
                 </span>
               </button>
@@ -111,6 +113,9 @@ export function CoatList({
 const NOT_KNOWN = 'not known';
 const NOT_NOTED = 'not noted';
 
+/** What stands before the name of an area among the sides. */
+const ON_AREA = 'area ';
+
 /** Whether what lies below was dry; nothing until somebody says so. */
 const DRY = { '': null, dry: true, wet: false } as const;
 
@@ -132,6 +137,10 @@ function CoatFields({
   const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
   const sides = sidesFor(draft);
   const hasVersions = (glaze?.versions.length ?? 0) > 1;
+  const kept =
+    coat.area === null
+      ? draft.areas.filter((area) => liesOn({ side: coat.side, not: [] }, area)).map(({ name }) => name)
+      : [];
   return (
     <div className={css.coatFields}>
       <SelectField
@@ -152,24 +161,44 @@ function CoatFields({
         onChange={(seconds) => onChange({ seconds })}
         error={error('seconds')}
       />
-      {(['from', 'to'] as const).map((edge) => (
-        <QuantityField
-          key={edge}
-          dimension="length"
-          label={edge === 'from' ? 'From' : 'To'}
-          value={coat[edge] === BLANK ? null : Number((coat[edge] * reachMm(draft)).toFixed(3))}
-          onChange={(mm) => onChange({ [edge]: fractionOf(mm, draft) })}
-          error={error(edge)}
-        />
-      ))}
-      {sides.length > 1 && (
+      {coat.area === null &&
+        (['from', 'to'] as const).map((edge) => (
+          <QuantityField
+            key={edge}
+            dimension="length"
+            label={edge === 'from' ? 'From' : 'To'}
+            value={coat[edge] === BLANK ? null : Number((coat[edge] * reachMm(draft)).toFixed(3))}
+            onChange={(mm) => onChange({ [edge]: fractionOf(mm, draft) })}
+            error={error(edge)}
+          />
+        ))}
+      {sides.length + draft.areas.length > 1 && (
         <SelectField
           label="Side"
-          value={coat.side}
-          onChange={(side) => onChange({ side })}
-          options={sides.map(
-            (side) => [side, side === 'outside' && draft.split ? 'both halves' : side] as const,
-          )}
+          value={coat.area === null ? coat.side : `${ON_AREA}${coat.area}`}
+          onChange={(place) =>
+            onChange(
+              coatOn(
+                draft,
+                place.startsWith(ON_AREA) ? { area: place.slice(ON_AREA.length) } : { side: place as Side },
+              ),
+            )
+          }
+          options={[
+            ...sides.map(
+              (side) => [side as string, side === 'outside' && draft.split ? 'both halves' : side] as const,
+            ),
+            ...draft.areas.map(({ name }) => [`${ON_AREA}${name}`, name] as const),
+          ]}
+        />
+      )}
+      {kept.length > 0 && (
+        <SeveralField
+          label="Kept off"
+          value={coat.not}
+          onChange={(not) => onChange({ not })}
+          options={kept}
+          className={css.wide}
         />
       )}
       {glaze && glaze.batches.length > 0 && (

@@ -3,7 +3,7 @@ import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { placeWords } from '@/core/coats';
+import { whereWords } from '@/core/coats';
 import { defectOf, type DefectId, LATE_DEFECTS, type Measures } from '@/core/vocabulary';
 import type { PieceFiring } from '@/records/pieces';
 import { FormErrors, NumberField } from '@/ui/kit';
@@ -64,8 +64,7 @@ export function LateLook({ piece, firing, days }: Props) {
           >
             {zone.headword}
             <small>
-              {zone.side !== 'outside' && `${zone.side}, `}
-              <Said of={placeWords(zone, piece)} />
+              <Said of={whereWords(zone, piece)} />
             </small>
           </button>
         ))}

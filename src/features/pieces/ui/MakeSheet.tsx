@@ -34,8 +34,9 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
             key: String(i),
             cells: [
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
-              `${sayQuantity(millimetres(line.fromMm), units)} to ${sayQuantity(millimetres(line.toMm), units)}`,
-              sayQuantity(areaOf(line.areaCm2), units),
+              line.area ??
+                `${sayQuantity(millimetres(line.fromMm), units)} to ${sayQuantity(millimetres(line.toMm), units)}`,
+              line.areaCm2 === null ? NOT_KNOWN : sayQuantity(areaOf(line.areaCm2), units),
               line.dryGrams === null ? NOT_KNOWN : sayQuantity(grams(line.dryGrams, 1), units),
             ],
           })),
@@ -82,7 +83,7 @@ function CoatWords({ line, name }: { line: MakeLine; name: string }) {
     <>
       <b>{name}</b>, {layerWords(line)}
       {line.seconds !== null && `, ${line.seconds} s`}
-      {line.side !== 'outside' && `, ${line.side}`}
+      {line.area === null && line.side !== 'outside' && `, ${line.side}`}
     </>
   );
 }

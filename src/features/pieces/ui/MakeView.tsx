@@ -71,6 +71,7 @@ export function MakeView({ model, bodies, movement, spread, cautions }: Props) {
           side: coat.side,
           from: coat.from,
           to: coat.to,
+          area: coat.area,
         })),
         model,
         next,

@@ -62,7 +62,7 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: 
         )}
       />
       <h3>What this piece tests</h3>
-      <ZoneList piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
+      <ZoneList areas={draft.areas} piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
       <div className={css.saveRow}>
         {!isCorrection && (
           <NumberField

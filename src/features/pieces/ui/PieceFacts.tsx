@@ -6,6 +6,7 @@ import type { PieceDraft } from '@/records/pieces';
 import { QuantityField, RadioCards, SelectField, SeveralField, WordField } from '@/ui/kit';
 import { Silhouette } from '@/ui/Silhouette';
 import { texturedSides, withForm, type BodyChoice } from '../model/draft';
+import { Areas } from './Areas';
 import type { PieceEditorState } from './usePieceEditor';
 import css from './pieces.module.css';
 
@@ -88,6 +89,7 @@ export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props
           options={TEXTURES}
         />
       ))}
+      <Areas {...{ draft, change, errorOf }} />
       <WordField
         label="Note"
         multiline

@@ -2,7 +2,7 @@ import { WhoChanged } from '@/ui/WhoChanged';
 import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
-import { placeWords, stackWords } from '@/core/coats';
+import { whereWords, stackWords } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay, studioTime } from '@/core/time';
@@ -74,10 +74,9 @@ export function PieceView({
               <h2>Not fired yet</h2>
               <ul>
                 {[...piece.planned].reverse().map((zone) => (
-                  <li key={`${zone.side}${zone.from}`} className={css.planned}>
+                  <li key={`${zone.area ?? zone.side}${zone.from}`} className={css.planned}>
                     <span className="quiet small">
-                      {zone.side !== 'outside' && `${zone.side}, `}
-                      <Said of={placeWords(zone, piece)} />
+                      <Said of={whereWords(zone, piece)} />
                     </span>
                     <span>{stackWords(zone.stack, nameOf)}</span>
                   </li>
@@ -236,8 +235,7 @@ function ZoneResult({
                 {zone.headword}
               </Link>{' '}
               <span className="quiet small">
-                {zone.side !== 'outside' && `${zone.side}, `}
-                <Said of={placeWords(zone, piece)} />; {stackWords(zone.stack, nameOf)}; on {zone.ground}
+                <Said of={whereWords(zone, piece)} />; {stackWords(zone.stack, nameOf)}; on {zone.ground}
               </span>
             </>
           )}

@@ -1,6 +1,6 @@
 import type { Measures } from '@/core/vocabulary';
 import { Said } from '@/ui/units';
-import { groundOf, placeWords, sidesOf, stackWords, zonesOf, headwordOf } from '@/core/coats';
+import { groundOf, headwordOf, placeWords, sidesOf, stackWords, zonesOf, type Area } from '@/core/coats';
 import type { DrawnCoat } from '@/ui/Silhouette';
 import css from './pieces.module.css';
 
@@ -8,43 +8,49 @@ import css from './pieces.module.css';
 export function ZoneList({
   piece,
   coats,
+  areas,
   body,
   nameOf,
 }: {
   piece: Measures;
   coats: readonly DrawnCoat[];
+  areas: readonly Area[];
   body: string;
   nameOf: (id: string) => string;
 }) {
-  const sides = sidesOf(coats);
-  const zones = zonesOf(coats);
+  const sides = sidesOf(coats.filter(({ area }) => area === undefined));
+  const zones = zonesOf(coats, areas);
+  const parts = [
+    ...sides.map((side) => ({
+      name: side as string,
+      own: zones.filter((zone) => zone.area === undefined && zone.side === side),
+    })),
+    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name) })),
+  ];
   return (
     <div className={css.zones} aria-live="polite">
-      {sides.map((side) => (
-        <div key={side}>
-          {sides.length > 1 && <h4 className={css.side}>{side}</h4>}
+      {parts.map(({ name, own }) => (
+        <div key={name}>
+          {parts.length > 1 && <h4 className={css.side}>{name}</h4>}
           <ul>
-            {zones
-              .filter((zone) => zone.side === side)
-              .reverse()
-              .map((zone) => {
-                const { ground, stack } = groundOf(body, zone.stack);
-                return (
-                  <li key={zone.from} className={css.zone}>
-                    <span className="quiet small">
-                      <Said of={placeWords(zone, piece)} />
+            {own.toReversed().map((zone) => {
+              const { ground, stack } = groundOf(body, zone.stack);
+              return (
+                <li key={zone.from} className={css.zone}>
+                  <span className="quiet small">
+                    <Said of={placeWords(zone, piece)} />
+                  </span>
+                  <span>
+                    <b className={css.headword}>{headwordOf(stack, nameOf)}</b>
+                    <span className="small quiet">
+                      {stack.length > 0 && `${stackWords(stack, nameOf)}`}
+                      {ground.slips.length > 0 &&
+                        `${stack.length ? '; on ' : 'slip: '}${ground.slips.map(nameOf).join(' and ')}`}
                     </span>
-                    <span>
-                      <b className={css.headword}>{headwordOf(stack, nameOf)}</b>
-                      <span className="small quiet">
-                        {stack.length > 0 && `${stackWords(stack, nameOf)}`}
-                        {ground.slips.length > 0 &&
-                          `${stack.length ? '; on ' : 'slip: '}${ground.slips.map(nameOf).join(' and ')}`}
-                      </span>
-                    </span>
-                  </li>
-                );
-              })}
+                  </span>
+                </li>
+              );
+            })}
           </ul>
         </div>
       ))}

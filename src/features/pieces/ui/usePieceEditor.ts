@@ -10,8 +10,12 @@ import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
 import { addCoat, drawnCoats, type GlazeChoice } from '../model/draft';
 
-/** A draft that the release before kept, which knew no texture, is a draft still. */
-const whole = (kept: PieceDraft): PieceDraft => ({ ...{ texture: {} }, ...kept });
+/** A draft that the release before kept, which knew no texture or no areas, is a draft still. */
+const whole = (kept: PieceDraft): PieceDraft => ({
+  ...{ texture: {}, areas: [] },
+  ...kept,
+  coats: kept.coats.map((coat) => ({ ...{ area: null, not: [] }, ...coat })),
+});
 
 /** The bands of the piece that was saved last, to be repeated. */
 const LAST = 'jiten.piece.last';

@@ -78,7 +78,10 @@ function SharedSense({
             height={188}
             alt={`${best.label}, a proof of this sense, with a bracket beside it; open it at full size`}
           />
-          <Strokes {...best.photo} strokes={[zoneBracket(best.photo.frame, best.photo, best)]} />
+          <Strokes
+            {...best.photo}
+            strokes={best.area === null ? [zoneBracket(best.photo.frame, best.photo, best)] : []}
+          />
         </a>
       )}
       <div>

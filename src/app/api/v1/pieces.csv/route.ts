@@ -36,6 +36,8 @@ export async function GET(request: Request): Promise<Response> {
           method: coat?.method ?? '',
           times: coat?.times ?? '',
           side: coat?.side ?? '',
+          area: coat?.area ?? '',
+          kept_off: coat?.not.join('; ') ?? '',
           from: coat?.from ?? '',
           to: coat?.to ?? '',
           note: piece.note,

@@ -1,0 +1,50 @@
+import { emptyDraft } from './draft';
+import { coatOn, isLeftFree, leftFree, withArea, withAreaAt, withoutArea } from './areas';
+
+const coat = {
+  ...({ glazeId: 'g', batchId: null, versionId: null, method: 'dip', times: 1, seconds: null } as const),
+  ...({
+    side: 'outside',
+    from: 0,
+    to: 1,
+    dryBefore: null,
+    clay: null,
+    wiped: false,
+    firingId: null,
+  } as const),
+  ...({ area: null, not: [] } as const),
+};
+const cup = { ...emptyDraft('cup', 'b'), coats: [coat, { ...coat, side: 'inside' as const }] };
+
+test('a logo lies on a side, a handle is a part of its own; a name is there once', () => {
+  const draft = withArea(withArea(withArea(cup, 'logo'), 'handle'), ' logo ');
+  expect(draft.areas).toEqual([
+    { name: 'logo', side: 'outside', from: 0, to: 1 },
+    { name: 'handle', side: null, from: 0, to: 1 },
+  ]);
+  expect(withArea(cup, '  ')).toBe(cup);
+});
+
+test('what is left free is kept off by the coats of its side only, and runs through again', () => {
+  const draft = withArea(cup, 'logo');
+  const [logo] = draft.areas;
+  expect(isLeftFree(draft, logo!)).toBe(false);
+  const free = leftFree(draft, logo!, true);
+  expect(free.coats.map(({ not }) => not)).toEqual([['logo'], []]);
+  expect(isLeftFree(free, logo!)).toBe(true);
+  expect(leftFree(free, logo!, false)).toEqual(draft);
+  expect(isLeftFree(draft, { ...logo!, side: null })).toBeNull();
+});
+
+test('a coat goes with its area: to another side, and off the piece', () => {
+  const draft = withArea(cup, 'logo');
+  const on = { ...draft, coats: [...draft.coats, { ...coat, ...coatOn(draft, { area: 'logo' }) }] };
+  const inside = withAreaAt(on, 'logo', { side: 'inside', from: 0.2 });
+  expect([inside.areas[0], inside.coats[2]!.side]).toEqual([
+    { name: 'logo', side: 'inside', from: 0.2, to: 1 },
+    'inside',
+  ]);
+  const part = withAreaAt(leftFree(inside, inside.areas[0]!, true), 'logo', { side: null });
+  expect([part.areas[0]!.from, part.coats.flatMap(({ not }) => not)]).toEqual([0, []]);
+  expect(withoutArea(leftFree(on, on.areas[0]!, true), 'logo')).toEqual(cup);
+});

@@ -1,0 +1,82 @@
+import { liesOn, type Area } from '@/core/coats';
+import { AREA_WORDS, type Side } from '@/core/vocabulary';
+import type { CoatDraft, PieceDraft } from '@/records/pieces';
+import { sidesFor } from './draft';
+
+const isWord = (name: string): name is keyof typeof AREA_WORDS => name in AREA_WORDS;
+
+/** Adds an area by its name: a part of its own, or all of the first side, as its word has it. Twice is once. */
+export function withArea(draft: PieceDraft, name: string): PieceDraft {
+  const word = name.trim();
+  if (word === '' || draft.areas.some((area) => area.name === word)) return draft;
+  const isOwnPart = isWord(word) && AREA_WORDS[word];
+  const area: Area = { name: word, side: isOwnPart ? null : sidesFor(draft)[0]!, from: 0, to: 1 };
+  return { ...draft, areas: [...draft.areas, area] };
+}
+
+/** Takes an area off, with the coats that lie on it alone. */
+export function withoutArea(draft: PieceDraft, name: string): PieceDraft {
+  return {
+    ...draft,
+    areas: draft.areas.filter((area) => area.name !== name),
+    coats: draft.coats
+      .filter((coat) => coat.area !== name)
+      .map((coat) => ({ ...coat, not: coat.not.filter((one) => one !== name) })),
+  };
+}
+
+/** Changes where an area lies; its own coats go with it, and nothing is kept off a part of its own. */
+export function withAreaAt(
+  draft: PieceDraft,
+  name: string,
+  at: Partial<Pick<Area, 'side' | 'from' | 'to'>>,
+): PieceDraft {
+  const areas = draft.areas.map((area) => {
+    if (area.name !== name) return area;
+    const next = { ...area, ...at };
+    return next.side === null ? { ...next, from: 0, to: 1 } : next;
+  });
+  const { side } = areas.find((area) => area.name === name)!;
+  return {
+    ...draft,
+    areas,
+    coats: draft.coats.map((coat) =>
+      coat.area === name
+        ? { ...coat, side: side ?? sidesFor(draft)[0]! }
+        : side === null
+          ? { ...coat, not: coat.not.filter((one) => one !== name) }
+          : coat,
+    ),
+  };
+}
+
+/** The coats of its side that an area could be kept free of. */
+function coatsThrough({ coats }: PieceDraft, area: Area): CoatDraft[] {
+  return coats.filter((coat) => coat.area === null && liesOn({ side: coat.side, not: [] }, area));
+}
+
+/** Whether every coat of its side was kept off an area; null where there is none that could run through it. */
+export function isLeftFree(draft: PieceDraft, area: Area): boolean | null {
+  const through = coatsThrough(draft, area);
+  return through.length === 0 ? null : through.every(({ not }) => not.includes(area.name));
+}
+
+/** Keeps every coat of its side off an area, or lets all run through it. */
+export function leftFree(draft: PieceDraft, area: Area, isFree: boolean): PieceDraft {
+  const through = new Set(coatsThrough(draft, area));
+  return {
+    ...draft,
+    coats: draft.coats.map((coat) => {
+      if (!through.has(coat)) return coat;
+      const others = coat.not.filter((one) => one !== area.name);
+      return { ...coat, not: isFree ? [...others, area.name] : others };
+    }),
+  };
+}
+
+/** Puts a coat on a side, or on an area alone, all over it. */
+export function coatOn(draft: PieceDraft, place: { side: Side } | { area: string }): Partial<CoatDraft> {
+  if ('side' in place) return { side: place.side, area: null };
+  const side = draft.areas.find(({ name }) => name === place.area)?.side ?? sidesFor(draft)[0]!;
+  return { area: place.area, side, from: 0, to: 1, not: [] };
+}

@@ -1,0 +1,88 @@
+import { auditDictionary, headwordPage } from '@/records/dictionary';
+import { correctPiece, piecePage, savePieces } from '@/records/pieces';
+import { newId } from '@/records/platform';
+import { draftOf } from '@/features/pieces/model/fromPiece';
+import type { PieceDraft } from '@/records/pieces';
+import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => {
+  studio = await freshStudio('areas');
+});
+afterAll(() => studio.base.destroy());
+
+/** A mug in Sleeper all over but for its logo, which Limewash lies on; its handle has nothing. */
+function mug(): PieceDraft {
+  const { glazes } = studio;
+  return {
+    ...tile(studio),
+    form: 'cup',
+    areas: [
+      { name: 'logo', side: 'outside', from: 0.4, to: 0.7 },
+      { name: 'handle', side: null, from: 0, to: 1 },
+    ],
+    coats: [
+      dip(glazes.Sleeper, 0, 1, { not: ['logo'] }),
+      dip(glazes.Limewash, 0, 1, { area: 'logo' }),
+      dip(glazes.Limewash, 0.5, 1),
+    ],
+  };
+}
+
+const zonesOfPiece = async (id: string) =>
+  (await piecePage(studio.base, id)).firings
+    .at(-1)!
+    .zones.map(({ area, side, from, to, headword }) => [area ?? side, from, to, headword]);
+
+test('an area has zones, readings and entries of its own, and the sides take no notice of it', async () => {
+  const { base, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [mug()]);
+  expect(await zonesOfPiece(ids[0]!)).toEqual([
+    ['outside', 0, 0.5, 'Sleeper'],
+    ['outside', 0.5, 1, 'Limewash over Sleeper'],
+    ['handle', 0, 1, 'Bare clay'],
+    ['logo', 0.4, 0.5, 'Limewash'],
+    ['logo', 0.5, 0.7, 'Limewash'],
+  ]);
+  await readAll(studio, firingId, () => ({ surface: 'gloss', movement: 'stable', colour: null }));
+  const alone = await base('headword').where({ text: 'Limewash' }).first('id');
+  const [sense] = (await headwordPage(base, alone!.id)).senses;
+  // Twice, above the middle, is another sense.
+  expect([sense!.summary!.proofs, sense!.proofs.map(({ area }) => area)]).toEqual([1, ['logo']]);
+  expect((await auditDictionary(base)).differences).toEqual([]);
+  const versions = await base('zone').where({ area: 'logo' }).pluck('versions');
+  const limewash = await base('glaze').where({ id: glazes.Limewash }).first('in_use_id');
+  expect(versions.map((one) => JSON.parse(JSON.stringify(one)))).toEqual([
+    [limewash!.in_use_id],
+    [limewash!.in_use_id],
+  ]);
+});
+
+test('a corrected area takes its readings along; what was read on it stays with it when it moves', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [mug()]);
+  const id = ids[0]!;
+  await readAll(studio, firingId, (_, zone) => ({
+    surface: zone.area === 'logo' ? 'matte' : 'gloss',
+    movement: null,
+    colour: null,
+  }));
+  const correct = async (change: Partial<PieceDraft>) => {
+    const piece = await piecePage(base, id);
+    await correctPiece(base, member, id, piece.version, { ...draftOf(piece), ...change });
+  };
+  await correct({ areas: [{ name: 'logo', side: 'outside', from: 0.1, to: 0.3 }, ...mug().areas.slice(1)] });
+  const zones = (await piecePage(base, id)).firings[0]!.zones.filter(({ area }) => area === 'logo');
+  expect(zones.map(({ from, to, readings }) => [from, to, readings[0]?.surface])).toEqual([[0, 1, 'matte']]);
+  expect((await auditDictionary(base)).differences).toEqual([]);
+});
+
+test('a piece with the logo elsewhere, or without it, is no twin', async () => {
+  const { base, member } = studio;
+  const drafts = [mug(), mug(), { ...mug(), areas: mug().areas.map((area) => ({ ...area, from: 0 })) }];
+  const saved = [];
+  for (const draft of drafts) saved.push(...(await savePieces(base, member, draft, [newId()])));
+  const { twins } = await piecePage(base, saved[0]!.id);
+  const labels = twins.map(({ label }) => label);
+  expect([labels.includes(saved[1]!.label), labels.includes(saved[2]!.label)]).toEqual([true, false]);
+});
