@@ -67,7 +67,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
   const url = useObjectUrl(photo.blob);
   const alt = `Photo of ${piece.label}`;
   const seen = useMemo(
-    () => piece.zones.filter(({ side }) => sidesIn(view, piece.form).includes(side)),
+    () => piece.zones.filter(({ area, side }) => !area && sidesIn(view, piece.form).includes(side)),
     [piece, view],
   );
   const colours = useColours(photo.blob, { ...settings, view, form: piece.form }, seen);

@@ -135,12 +135,7 @@ function CoatFields({
   onChange: (change: Partial<CoatDraft>) => void;
 }) {
   const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
-  const sides = sidesFor(draft);
   const hasVersions = (glaze?.versions.length ?? 0) > 1;
-  const kept =
-    coat.area === null
-      ? draft.areas.filter((area) => liesOn({ side: coat.side, not: [] }, area)).map(({ name }) => name)
-      : [];
   return (
     <div className={css.coatFields}>
       <SelectField
@@ -172,35 +167,7 @@ function CoatFields({
             error={error(edge)}
           />
         ))}
-      {sides.length + draft.areas.length > 1 && (
-        <SelectField
-          label="Side"
-          value={coat.area === null ? coat.side : `${ON_AREA}${coat.area}`}
-          onChange={(place) =>
-            onChange(
-              coatOn(
-                draft,
-                place.startsWith(ON_AREA) ? { area: place.slice(ON_AREA.length) } : { side: place as Side },
-              ),
-            )
-          }
-          options={[
-            ...sides.map(
-              (side) => [side as string, side === 'outside' && draft.split ? 'both halves' : side] as const,
-            ),
-            ...draft.areas.map(({ name }) => [`${ON_AREA}${name}`, name] as const),
-          ]}
-        />
-      )}
-      {kept.length > 0 && (
-        <SeveralField
-          label="Kept off"
-          value={coat.not}
-          onChange={(not) => onChange({ not })}
-          options={kept}
-          className={css.wide}
-        />
-      )}
+      <CoatPlace {...{ coat, draft, onChange }} />
       {glaze && glaze.batches.length > 0 && (
         <SelectField
           label="Batch"
@@ -254,6 +221,56 @@ function CoatFields({
       )}
       {glaze?.advice && <p className={`${css.wide} small`}>{glaze.advice}</p>}
     </div>
+  );
+}
+
+/** The side or the area that a coat lies on, and the areas that it was kept off. */
+function CoatPlace({
+  coat,
+  draft,
+  onChange,
+}: {
+  coat: CoatDraft;
+  draft: PieceDraft;
+  onChange: (change: Partial<CoatDraft>) => void;
+}) {
+  const sides = sidesFor(draft);
+  const kept =
+    coat.area === null
+      ? draft.areas.filter((area) => liesOn({ side: coat.side, not: [] }, area)).map(({ name }) => name)
+      : [];
+  return (
+    <>
+      {sides.length + draft.areas.length > 1 && (
+        <SelectField
+          label="Side"
+          value={coat.area === null ? coat.side : `${ON_AREA}${coat.area}`}
+          onChange={(place) =>
+            onChange(
+              coatOn(
+                draft,
+                place.startsWith(ON_AREA) ? { area: place.slice(ON_AREA.length) } : { side: place as Side },
+              ),
+            )
+          }
+          options={[
+            ...sides.map(
+              (side) => [side as string, side === 'outside' && draft.split ? 'both halves' : side] as const,
+            ),
+            ...draft.areas.map(({ name }) => [`${ON_AREA}${name}`, name] as const),
+          ]}
+        />
+      )}
+      {kept.length > 0 && (
+        <SeveralField
+          label="Kept off"
+          value={coat.not}
+          onChange={(not) => onChange({ not })}
+          options={kept}
+          className={css.wide}
+        />
+      )}
+    </>
   );
 }
 

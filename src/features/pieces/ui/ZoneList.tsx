@@ -22,7 +22,7 @@ export function ZoneList({
   const zones = zonesOf(coats, areas);
   const parts = [
     ...sides.map((side) => ({
-      name: side as string,
+      name: side,
       own: zones.filter((zone) => zone.area === undefined && zone.side === side),
     })),
     ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name) })),
