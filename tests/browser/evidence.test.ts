@@ -42,6 +42,30 @@ async function logPiece(page: Page, form: string, height: string, coats: readonl
   return label;
 }
 
+/** Logs a mug on Tunnel Black whose logo is left free, and whose handle has a glaze of its own. @returns its number */
+async function logMug(page: Page): Promise<string> {
+  await page.goto('/pieces/new');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('radio', { name: 'cup', exact: true }).click();
+  await choose(page, 'Clay', 'Tunnel Black');
+  await addCoatLike(page, { glaze: 'Sleeper', to: '9' });
+  for (const name of ['logo', 'handle']) {
+    const field = page.getByRole('combobox', { name: 'Add an area' });
+    await field.pressSequentially(name);
+    await field.press('Enter');
+    await expect(page.getByRole('group', { name: `Area ${name}` })).toBeVisible();
+    await expect(field).toHaveValue('');
+  }
+  await page
+    .getByRole('group', { name: 'Area logo' })
+    .getByLabel(/Left free/)
+    .check();
+  await addCoat(page, 'Limewash');
+  await choose(page, 'Side', 'handle');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  return (await told(page).getByRole('link').textContent())!;
+}
+
 interface Firing {
   readonly cone: string;
   readonly kind?: string;
@@ -53,7 +77,16 @@ async function fire(
   page: Page,
   { cone, kind = 'glaze', atmosphere = 'oxidation' }: Firing,
   looks: Readonly<
-    Record<string, { readonly surface: string; readonly fate: string; readonly defect?: string }>
+    Record<
+      string,
+      {
+        readonly surface: string;
+        readonly fate: string;
+        readonly defect?: string;
+        /** An area that looks otherwise, and how. */
+        readonly area?: readonly [name: string, surface: string];
+      }
+    >
   >,
 ): Promise<string> {
   await page.goto('/kilns');
@@ -77,8 +110,12 @@ async function fire(
   for (let left = Object.keys(looks).length; left > 0; left--) {
     const heading = page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
     const label = /^SW-\d{4}/.exec((await heading.textContent())!)![0];
-    const { surface, fate, defect } = looks[label]!;
+    const { surface, fate, defect, area } = looks[label]!;
     await page.getByRole('button', { name: surface, exact: true }).click();
+    if (area) {
+      await page.getByRole('group', { name: 'Zones' }).getByRole('button', { name: area[0] }).click();
+      await page.getByRole('button', { name: area[1], exact: true }).click();
+    }
     if (defect) {
       await page.getByRole('button', { name: 'more', exact: true }).click();
       await page.getByRole('button', { name: defect, exact: true }).click();
@@ -126,7 +163,7 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
   await type(page, 'Name', 'Lamp Hut');
   await choose(page, 'Heat', 'gas');
   for (const [label, text] of [
-    ['Litres', '120'],
+    ['Volume, l', '120'],
     ['Shelves', '3'],
     ['Shelf width, mm', '450'],
     ['Shelf depth, mm', '450'],
@@ -172,6 +209,7 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
   const second = await logPiece(page, 'tile', '10', [{ glaze: 'Trackside', version: '2' }]);
   const vase = await logPiece(page, 'other', '12', [{ glaze: 'Trackside', to: '8', times: 2 }]);
   const pot = await logPiece(page, 'other', '12', [{ glaze: 'Trackside', times: 3 }]);
+  const mug = await logMug(page);
   const keep = { surface: 'gloss', fate: 'keep' };
   await fire(
     page,
@@ -183,8 +221,17 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
       [second]: { surface: 'matte', fate: 'keep' },
       [vase]: keep,
       [pot]: { surface: 'gloss', fate: 'refire', defect: 'warped' },
+      [mug]: { surface: 'gloss', fate: 'keep', area: ['handle', 'satin'] },
     },
   );
+
+  // The areas of the mug stand beside its bands, each with what was seen on it; the logo stayed bare.
+  await page.goto(`/pieces/${mug}`);
+  const seen = page.getByRole('listitem').filter({ hasText: /^(Sleeper|Limewash|Bare clay)/ });
+  await expect(seen.filter({ hasText: 'handle' })).toContainText(/Limewash.*satin/i);
+  await expect(seen.filter({ hasText: 'logo' })).toContainText('Bare clay');
+  const handle = (await openEntry(page, 'Limewash')).filter({ hasText: 'Limewash once' });
+  await expect(handle.filter({ hasText: mug })).toHaveCount(1);
 
   // The cup is one proof however many of its zones carry the stack; the second recipe stands beside it.
   const trackside = await openEntry(page, 'Trackside');

@@ -117,7 +117,7 @@ test('a kiln without a controller is read by the hour, and says as much', async 
   await page.waitForLoadState('networkidle');
   await field.fill('1500');
   await page.getByRole('button', { name: 'Log' }).click();
-  await expect(page.getByText('A temperature from −20 to 1450 °C.')).toBeVisible();
+  await expect(page.getByText('A temperature from −20 °C to 1450 °C.')).toBeVisible();
   const events = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   // The page of the book: a reading an hour, written down afterwards.
   const book = [20, 160, 320, 470, 620, 770, 920, 1060, 1180, 1232, 1282];

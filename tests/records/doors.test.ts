@@ -65,7 +65,8 @@ test('who signed in by a PIN makes and reads, and manages nothing, whatever the 
       'requestTest',
     ],
     ...['saveCorrection', 'saveEvent', 'saveFullness', 'saveLateLook', 'saveMeasure', 'saveNewPieces'],
-    ...['savePhoto', 'savePhotoTime', 'saveWitness', 'setPosts', 'showPhotoFirst', 'unloadFiring', 'want'],
+    ...['savePhoto', 'savePhotoTime', 'saveWitness', 'setPosts', 'showPhotoFirst', 'tellHints'],
+    ...['unloadFiring', 'want'],
     'withdrawTestRequest',
   ]);
   for (const page of ['/people', '/studio', '/account'])

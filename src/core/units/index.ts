@@ -19,6 +19,7 @@ export {
   shortFigures,
 } from './number';
 export {
+  aligned,
   areaOf,
   bulkOf,
   celsius,

@@ -36,6 +36,8 @@ export interface Quantity {
   readonly digits: number;
   /** Whether its sign is always said: a difference up or down. */
   readonly isSigned?: boolean;
+  /** Whether noughts at the end are said, so that figures of a column stand under each other. */
+  readonly isAligned?: boolean;
 }
 
 /** The units a reader has chosen. */
@@ -137,6 +139,11 @@ export function signed(quantity: Quantity): Quantity {
   return { ...quantity, isSigned: true };
 }
 
+/** A quantity in a column of others: with all its decimals. @example sayQuantity(aligned(grams(126, 1)), METRIC) // '126.0 g' */
+export function aligned(quantity: Quantity): Quantity {
+  return { ...quantity, isAligned: true };
+}
+
 /** The name of the unit a dimension is shown in. @example unitOf('rate', METRIC) // '°C/h' */
 export function unitOf(dimension: Dimension, units: Units): string {
   return SHOWN[dimension](units).unit;
@@ -180,7 +187,10 @@ export function keptValue(dimension: Dimension, shown: number, units: Units): nu
  * @example sayQuantity(lengthOf(5), METRIC) // '0.5 cm'
  * @example sayQuantity(grams(567), US) // '1 lb 4 oz'
  */
-export function sayQuantity({ dimension, value, digits, isSigned }: Quantity, units: Units): string {
+export function sayQuantity(
+  { dimension, value, digits, isSigned, isAligned }: Quantity,
+  units: Units,
+): string {
   const { unit, finer = 0, larger, smaller } = SHOWN[dimension](units);
   const shown = shownValue(dimension, value, units);
   if (smaller && Math.abs(shown) < 1) return sayQuantity({ dimension: smaller, value, digits: 0 }, units);
@@ -195,6 +205,7 @@ export function sayQuantity({ dimension, value, digits, isSigned }: Quantity, un
     return `${whole} ${larger.unit}${Number(rest.toFixed(digits + finer)) > 0 ? ` ${trimmed(rest)} ${unit}` : ''}`;
   }
   function trimmed(number: number): string {
-    return figures(number, digits + finer).replace(/[.,]0+$/, '');
+    const all = figures(number, digits + finer);
+    return isAligned ? all : all.replace(/[.,]0+$/, '');
   }
 }

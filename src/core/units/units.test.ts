@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  aligned,
   areaOf,
   bulkOf,
   celsius,
@@ -49,6 +50,7 @@ test.each([
   [grams(453.59237), '454 g', '1 lb'],
   [grams(566.9904625), '567 g', '1 lb 4 oz'],
   [grams(12.34, 2), '12.34 g', '0.435 oz'],
+  [aligned(grams(126, 1)), '126.0 g', '4.44 oz'],
   [bulkOf(1500), '1.5 kg', '3.3 lb'],
   [millilitres(60), '60 ml', '2 fl oz'],
   [volumeOf(18927.05892), '18.93 l', '5 gal'],

@@ -49,6 +49,12 @@ export const WORDS: readonly Word[] = [
     picture: tile(OVERLAP),
   },
   {
+    word: 'area',
+    means:
+      'a named part beside the bands, such as a logo that was left free or a handle; it has zones and readings of its own',
+    picture: tile([band(SLEEPER, 0, 0.4), band(SLEEPER, 0.6, 1)]),
+  },
+  {
     word: 'stack',
     means: 'the coats of a zone, bottom first, with how often each was applied',
     picture: tile([band(SLEEPER, 0, 1), band(LIMEWASH, 0.5, 1)]),

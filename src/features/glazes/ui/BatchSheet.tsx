@@ -1,7 +1,7 @@
 'use client';
 import { cautionsOf, DUST_CAUTION, type Line, type MaterialBook } from '@/core/chemistry';
 import { baseForBucket, baseFromWhatIsLeft, batchOf, drySpecificGravity, type Batch } from '@/core/recipe';
-import { figures, grams, sayQuantity, volumeOf } from '@/core/units';
+import { aligned, figures, grams, sayQuantity, volumeOf } from '@/core/units';
 import { Choice, DataTable, NumberField, QuantityField, TitleRow } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
 import { QuantityText, useUnits } from '@/ui/units';
@@ -133,7 +133,7 @@ function attempt(
 }
 
 /** A weight as a scale shows it: to the tenth of a gram below a kilogram, whole grams above. */
-const weighed = (n: number) => grams(n, n >= 1000 ? 0 : n < 1 ? 2 : 1);
+const weighed = (n: number) => aligned(grams(n, n >= 1000 ? 0 : n < 1 ? 2 : 1));
 
 interface SheetProps {
   readonly batch: Batch;

@@ -1,5 +1,5 @@
 import 'server-only';
-import { grams, millilitres, sayQuantity, type Quantity, type Units } from '@/core/units';
+import { aligned, grams, millilitres, sayQuantity, type Quantity, type Units } from '@/core/units';
 import { timesWords } from '@/core/coats';
 import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
@@ -103,7 +103,7 @@ function partsOf(
       words: `${say(millilitres(Math.ceil(plan.totals[id]!)))} in all; pour it into all its cups before the next.`,
       rows: plan.cells
         .filter((cell) => (cell.ml[id] ?? 0) > 0)
-        .map((cell) => [cell.label, say(millilitres(cell.ml[id]!, 1))]),
+        .map((cell) => [cell.label, say(aligned(millilitres(cell.ml[id]!, 1)))]),
     }));
   }
   return cells.map((cell) => {
@@ -121,9 +121,12 @@ function partsOf(
       rows: [
         ...lines.map(
           (line) =>
-            [`${line.addition ? 'addition: ' : ''}${line.material}`, say(grams(line.grams, 2))] as const,
+            [
+              `${line.addition ? 'addition: ' : ''}${line.material}`,
+              say(aligned(grams(line.grams, 2))),
+            ] as const,
         ),
-        ['all together, to check', say(grams(batch.totalGrams, 2))] as const,
+        ['all together, to check', say(aligned(grams(batch.totalGrams, 2)))] as const,
       ],
     };
   });

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { grams, millilitres, sayQuantity } from '@/core/units';
+import { aligned, grams, millilitres, sayQuantity } from '@/core/units';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
 import { SMALLEST_POUR } from '@/core/rounds';
@@ -185,7 +185,7 @@ function Weighing({
                           {line.material}
                         </span>,
                         <b key="grams">
-                          <QuantityText of={grams(line.grams, 2)} />
+                          <QuantityText of={aligned(grams(line.grams, 2))} />
                         </b>,
                       ],
                     };
@@ -194,7 +194,7 @@ function Weighing({
                     key: 'total',
                     cells: [
                       'all together, to check',
-                      <QuantityText key="total" of={grams(batch.totalGrams, 2)} />,
+                      <QuantityText key="total" of={aligned(grams(batch.totalGrams, 2))} />,
                     ],
                   },
                 ]}
@@ -272,7 +272,7 @@ function Pouring({ cells, corners, book, kept, change, tick }: PouringProps) {
                       cells: [
                         cell.label,
                         <b key="ml">
-                          <QuantityText of={millilitres(cell.ml[id]!, 1)} />
+                          <QuantityText of={aligned(millilitres(cell.ml[id]!, 1))} />
                         </b>,
                       ],
                     };
