@@ -1,5 +1,5 @@
 import { formShape, type Form, type Side } from '@/core/vocabulary';
-import { sidesOf, zonesOf, type Coat, type Zone } from '@/core/coats';
+import { sidesOf, zonesOf, type Area, type Coat, type Zone } from '@/core/coats';
 
 /** A coat with the colours it is drawn in. */
 export interface DrawnCoat extends Coat {
@@ -12,12 +12,14 @@ export interface SilhouetteProps {
   readonly widthMm: number;
   readonly bodyColour: string;
   readonly coats: readonly DrawnCoat[];
+  /** Named parts; those on a side are drawn in its middle, for nobody says how wide they are. */
+  readonly areas?: readonly Area[];
   /** Height of the drawing in px. */
   readonly size: number;
   /** Whether the strip that shows thickness by number of coats stands beside it. */
   readonly strip?: boolean;
   /** The zone drawn with an outline. */
-  readonly lit?: Pick<Zone, 'side' | 'from' | 'to'> | null;
+  readonly lit?: (Pick<Zone, 'side' | 'from' | 'to'> & { readonly area?: string | null }) | null;
   readonly title?: string;
 }
 
@@ -80,7 +82,6 @@ function ringPath(middle: number, half: Half, from: number, to: number): string 
  */
 export function Silhouette(props: SilhouetteProps) {
   const { form, bodyColour, size, strip = false, lit, title } = props;
-  // Where an area lies about the piece the elevation does not show.
   const coats = props.coats.filter(({ area }) => area === undefined);
   const width = drawnWidth(props);
   const sides = sidesOf(coats);
@@ -141,7 +142,15 @@ export function Silhouette(props: SilhouetteProps) {
         strokeWidth={size > 60 ? 1.5 : 1}
         vectorEffect="non-scaling-stroke"
       />
-      {lit && (
+      {!formShape(form).plan &&
+        props.areas?.map((area) => (
+          <AreaMark
+            key={area.name}
+            {...{ area, coats: props.coats, areas: props.areas!, bodyColour, width, sides }}
+            isLit={lit?.area === area.name}
+          />
+        ))}
+      {lit && !lit.area && (
         <path
           d={bandPath(form, width, halfOf(lit.side, sides), lit.from, lit.to)}
           fill="none"
@@ -207,6 +216,58 @@ function Strip({
           );
         });
       })}
+    </g>
+  );
+}
+
+/** How wide an area is drawn, as a share of the half that it is in. */
+const AREA_WIDTH = 0.42;
+
+/** An area of a side: its zones in a dashed box. A part of its own has no place on the elevation. */
+function AreaMark({
+  area,
+  areas,
+  coats,
+  bodyColour,
+  width,
+  sides,
+  isLit,
+}: {
+  readonly area: Area;
+  readonly areas: readonly Area[];
+  readonly coats: readonly DrawnCoat[];
+  readonly bodyColour: string;
+  readonly width: number;
+  readonly sides: readonly Side[];
+  readonly isLit: boolean;
+}) {
+  if (area.side === null || !(area.to > area.from)) return null;
+  const half = halfOf(area.side, sides);
+  const field = half === 'whole' ? width : width / 2;
+  const wide = field * AREA_WIDTH;
+  const x = (half === 'right' ? width / 2 : 0) + (field - wide) / 2;
+  const box = (from: number, to: number) => ({
+    ...{ x, width: wide, y: TALL * (1 - to), height: TALL * (to - from) },
+  });
+  const colourOf = new Map(coats.map((coat) => [coat.glaze, coat.colour]));
+  const zones = zonesOf(coats, areas).filter((zone) => zone.area === area.name);
+  return (
+    <g>
+      {zones.map((zone) => (
+        <rect
+          key={zone.from}
+          {...(zones.length === 1 ? box(area.from, area.to) : box(zone.from, zone.to))}
+          fill={colourOf.get(zone.stack.at(-1)?.glaze ?? '') ?? bodyColour}
+        />
+      ))}
+      <rect
+        {...box(area.from, area.to)}
+        fill="none"
+        stroke={isLit ? 'var(--accent)' : 'currentColor'}
+        strokeWidth={isLit ? 3 : 1}
+        strokeDasharray={isLit ? undefined : '3 2'}
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 }

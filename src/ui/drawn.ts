@@ -15,5 +15,6 @@ export function drawnPiece(piece: ListedPiece): Omit<SilhouetteProps, 'size'> {
     widthMm: piece.widthMm,
     bodyColour: piece.bodyColour,
     coats: piece.coats.map(drawnCoat),
+    areas: piece.areas,
   };
 }

@@ -68,7 +68,7 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
       onPointerCancel={() => setSpot(null)}
       onContextMenu={(event) => event.preventDefault()}
     >
-      <Silhouette {...drawnPiece(piece)} size={size} lit={lit?.area ? null : lit} />
+      <Silhouette {...drawnPiece(piece)} size={size} lit={lit} />
       {spot && (
         <span className={css.ring} data-grade={spot.grade} style={{ left: spot.x, top: spot.y }}>
           {GRADES[spot.grade]}

@@ -1,4 +1,5 @@
-import { emptyDraft } from './draft';
+import { zonesOf } from '@/core/coats';
+import { drawnAreas, drawnCoats, emptyDraft, type GlazeChoice } from './draft';
 import { coatOn, isLeftFree, leftFree, withArea, withAreaAt, withoutArea } from './areas';
 
 const coat = {
@@ -47,4 +48,14 @@ test('a coat goes with its area: to another side, and off the piece', () => {
   const part = withAreaAt(leftFree(inside, inside.areas[0]!, true), 'logo', { side: null });
   expect([part.areas[0]!.from, part.coats.flatMap(({ not }) => not)]).toEqual([0, []]);
   expect(withoutArea(leftFree(on, on.areas[0]!, true), 'logo')).toEqual(cup);
+});
+
+test('while an area is typed that has no height yet, the rest is drawn', () => {
+  const logo = withArea(cup, 'logo');
+  const on = { ...logo, coats: [...logo.coats, { ...coat, ...coatOn(logo, { area: 'logo' }) }] };
+  const halfTyped = withAreaAt(leftFree(on, on.areas[0]!, true), 'logo', { from: 1 });
+  const glazes = new Map([['g', { kind: 'glaze', colour: '#000000' } as GlazeChoice]]);
+  const coats = drawnCoats(halfTyped, glazes);
+  expect([drawnAreas(halfTyped), coats.length]).toEqual([[], 2]);
+  expect(zonesOf(coats, drawnAreas(halfTyped))).toHaveLength(2);
 });

@@ -1,4 +1,4 @@
-import { coreCoat, covers } from '@/core/coats';
+import { coreCoat, covers, EDGE_TOLERANCE, type Area } from '@/core/coats';
 import { formShape, type Form, type GlazeKind, type Method, type Side } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import type { DrawnCoat } from '@/ui/Silhouette';
@@ -129,13 +129,21 @@ export function withEdge(draft: PieceDraft, index: number, edge: 'from' | 'to', 
   return withCoat(draft, index, { [edge]: value });
 }
 
-/** The coats that can be drawn: those with a glaze and a band. */
+/** The areas that can be drawn: those with a height. */
+export function drawnAreas({ areas }: Pick<PieceDraft, 'areas'>): Area[] {
+  return areas.filter(({ from, to }) => from >= 0 && to <= 1 && to - from > EDGE_TOLERANCE);
+}
+
+/** The coats that can be drawn: those with a glaze and a band, on a side or an area that can be. */
 export function drawnCoats(draft: PieceDraft, glazes: ReadonlyMap<string, GlazeChoice>): DrawnCoat[] {
+  const known = new Set(drawnAreas(draft).map(({ name }) => name));
   return draft.coats.flatMap((coat) => {
+    if (coat.area !== null && !known.has(coat.area)) return [];
+    const not = coat.not.filter((name) => known.has(name));
     const glaze = glazes.get(coat.glazeId);
     if (!glaze || !(coat.from >= 0 && coat.to <= 1 && coat.to - coat.from > 1e-6) || !(coat.times >= 1))
       return [];
     const times = Math.round(coat.times);
-    return { ...coreCoat({ ...coat, times, glazeKind: glaze.kind }), colour: glaze.colour };
+    return { ...coreCoat({ ...coat, not, times, glazeKind: glaze.kind }), colour: glaze.colour };
   });
 }

@@ -4,6 +4,7 @@ import { formShape, reachMm } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
 import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
 import { useUnits } from '@/ui/units';
+import { drawnAreas } from '../model/draft';
 import css from './pieces.module.css';
 
 interface Props {
@@ -50,6 +51,7 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
         widthMm={draft.widthMm}
         bodyColour={bodyColour}
         coats={coats}
+        areas={drawnAreas(draft)}
         size={size}
         strip
         lit={null}

@@ -3,7 +3,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { NumberField } from '@/ui/kit';
-import { movedCoat, withCoat, type GlazeChoice } from '../model/draft';
+import { drawnAreas, movedCoat, withCoat, type GlazeChoice } from '../model/draft';
 import { CoatList } from './CoatList';
 import css from './pieces.module.css';
 import type { PieceEditorState } from './usePieceEditor';
@@ -62,7 +62,7 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: 
         )}
       />
       <h3>What this piece tests</h3>
-      <ZoneList areas={draft.areas} piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
+      <ZoneList areas={drawnAreas(draft)} piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
       <div className={css.saveRow}>
         {!isCorrection && (
           <NumberField

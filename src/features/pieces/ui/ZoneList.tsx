@@ -24,14 +24,15 @@ export function ZoneList({
     ...sides.map((side) => ({
       name: side,
       own: zones.filter((zone) => zone.area === undefined && zone.side === side),
+      isSide: true,
     })),
-    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name) })),
+    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name), isSide: false })),
   ];
   return (
     <div className={css.zones} aria-live="polite">
-      {parts.map(({ name, own }) => (
+      {parts.map(({ name, own, isSide }) => (
         <div key={name}>
-          {parts.length > 1 && <h4 className={css.side}>{name}</h4>}
+          {isSide && sides.length > 1 && <h4 className={css.side}>{name}</h4>}
           <ul>
             {own.toReversed().map((zone) => {
               const { ground, stack } = groundOf(body, zone.stack);
