@@ -24,6 +24,21 @@ test('zones, from any folder: two bands are three tests', () => {
   expect(zones({ coats: [] })).toEqual([{ side: 'outside', from: 0, to: 1, stack: [] }]);
 });
 
+// Common practice, no source: wax over a logo keeps the dip off it; a handle is dipped by itself.
+test('zones of areas: a waxed logo stays bare, a handle has its own glaze', () => {
+  const areas = [{ name: 'logo', side: 'outside', from: 0.3, to: 0.6 }, { name: 'handle' }];
+  const coats = [
+    { glaze: 'A', side: 'outside', from: 0, to: 1, times: 1, not: ['logo'] },
+    { glaze: 'B', area: 'handle', from: 0, to: 0.5, times: 2 },
+  ];
+  expect(zones({ areas, coats })).toEqual([
+    { side: 'outside', from: 0, to: 1, stack: [{ glaze: 'A', times: 1 }] },
+    { area: 'logo', stack: [] },
+    { area: 'handle', from: 0, to: 0.5, stack: [{ glaze: 'B', times: 2 }] },
+    { area: 'handle', from: 0.5, to: 1, stack: [] },
+  ]);
+});
+
 test('bad input ends with 2 and one line a fault', () => {
   const coats = [{ glaze: '', side: 'outside', from: -1, to: 2, times: 0.5 }];
   const { status, stderr, stdout } = spawnSync(JITEN, ['zones'], {
@@ -41,6 +56,12 @@ test('bad input ends with 2 and one line a fault', () => {
 });
 
 test.each([
+  [['zones'], '{"coats":[{"glaze":"A","area":"fins","times":1}]}', /^coats\[0\]\.area: is no area$/m],
+  [
+    ['zones'],
+    '{"coats":[{"glaze":"A","side":"inside","from":0,"to":1,"times":1,"not":["fins"]}]}',
+    /^coats\[0\]\.not\[0\]: is no area$/m,
+  ],
   [['zones'], '{', /^input: not JSON/],
   [['zones'], '[]', /^input: /],
   [['melt'], '{}', /^usage: jiten COMMAND/],
