@@ -1,4 +1,4 @@
-import { areaOf, grams, millimetres, sayQuantity } from '@/core/units';
+import { areaOf, grams, lengthOf, sayQuantity } from '@/core/units';
 import { useUnits } from '@/ui/units';
 import type { WorkSheet, MakeLine } from '@/core/rounds';
 import { layerWords } from '@/core/coats';
@@ -35,7 +35,7 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
             cells: [
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
               line.area ??
-                `${sayQuantity(millimetres(line.fromMm), units)} to ${sayQuantity(millimetres(line.toMm), units)}`,
+                `${sayQuantity(lengthOf(line.fromMm), units)} to ${sayQuantity(lengthOf(line.toMm), units)}`,
               line.areaCm2 === null ? NOT_KNOWN : sayQuantity(areaOf(line.areaCm2), units),
               line.dryGrams === null ? NOT_KNOWN : sayQuantity(grams(line.dryGrams, 1), units),
             ],
