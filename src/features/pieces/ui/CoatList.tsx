@@ -10,6 +10,7 @@ import { layerWords, liesOn, wayOf } from '@/core/coats';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { NumberField, QuantityField, SelectField, SeveralField } from '@/ui/kit';
 import { coatOn } from '../model/areas';
+import { presetsFor } from '../model/presets';
 import { sidesFor, type GlazeChoice } from '../model/draft';
 import css from './pieces.module.css';
 
@@ -21,6 +22,8 @@ interface Props {
   readonly errorOf: (field: string) => string | undefined;
   readonly onSelect: (index: number) => void;
   readonly onChange: (index: number, change: Partial<CoatDraft>) => void;
+  /** Puts a coat in a usual place, which may take another one with it. */
+  readonly onPut: (put: (draft: PieceDraft) => PieceDraft) => void;
   readonly onMove: (index: number, by: -1 | 1) => void;
   readonly onRemove: (index: number) => void;
 }
@@ -34,6 +37,7 @@ export function CoatList({
   errorOf,
   onSelect,
   onChange,
+  onPut,
   onMove,
   onRemove,
 }: Props) {
@@ -101,6 +105,7 @@ export function CoatList({
                 glaze={glaze}
                 errorOf={errorOf}
                 onChange={(change) => onChange(i, change)}
+                onPut={onPut}
               />
             )}
           </li>
@@ -126,6 +131,7 @@ function CoatFields({
   glaze,
   errorOf,
   onChange,
+  onPut,
 }: {
   coat: CoatDraft;
   index: number;
@@ -133,11 +139,19 @@ function CoatFields({
   glaze: GlazeChoice | undefined;
   errorOf: Props['errorOf'];
   onChange: (change: Partial<CoatDraft>) => void;
+  onPut: Props['onPut'];
 }) {
   const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
   const hasVersions = (glaze?.versions.length ?? 0) > 1;
   return (
     <div className={css.coatFields}>
+      <div className={css.presets} role="group" aria-label="Usual places">
+        {presetsFor(draft).map(({ name, put }) => (
+          <button key={name} type="button" onClick={() => onPut((before) => put(before, index))}>
+            {name}
+          </button>
+        ))}
+      </div>
       <SelectField
         label="How"
         value={coat.method}

@@ -31,6 +31,7 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: 
         errorOf={errorOf}
         onSelect={setSelected}
         onChange={(i, c) => change((b) => withCoat(b, i, c))}
+        onPut={change}
         onMove={(i, by) => {
           change((b) => movedCoat(b, i, by));
           setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by)));
