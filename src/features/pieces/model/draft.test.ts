@@ -19,6 +19,8 @@ const glaze = (id: string, kind: GlazeChoice['kind'] = 'glaze'): GlazeChoice => 
   kind,
   colour: '#777777',
   advice: '',
+  movement: null,
+  opaque: null,
   versionId: '1',
   versions: [{ id: '1', number: 1 }],
   batches: [],

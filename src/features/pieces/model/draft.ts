@@ -1,5 +1,12 @@
 import { coreCoat, covers, EDGE_TOLERANCE, type Area } from '@/core/coats';
-import { formShape, type Form, type GlazeKind, type Method, type Side } from '@/core/vocabulary';
+import {
+  formShape,
+  type Form,
+  type GlazeKind,
+  type Method,
+  type Movement,
+  type Side,
+} from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import type { DrawnCoat } from '@/ui/Silhouette';
 
@@ -17,6 +24,9 @@ export interface GlazeChoice {
   readonly kind: GlazeKind;
   readonly colour: string;
   readonly advice: string;
+  /** Null when nobody said, as of `opaque`. */
+  readonly movement: Movement | null;
+  readonly opaque: boolean | null;
   /** The version in use. */
   readonly versionId: string;
   /** All versions, newest first. */

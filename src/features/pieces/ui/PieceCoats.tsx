@@ -2,7 +2,9 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { heldText } from '@/core/units';
 import { NumberField } from '@/ui/kit';
+import { Said } from '@/ui/units';
 import { drawnAreas, movedCoat, withCoat, type GlazeChoice } from '../model/draft';
 import { CoatList } from './CoatList';
 import css from './pieces.module.css';
@@ -19,7 +21,7 @@ interface Props {
 
 /** The coats of a piece, what they test, and the button that saves it. */
 export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: Props) {
-  const { draft, change, coats, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
+  const { draft, change, coats, warnings, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
   return (
     <section className={css.how} aria-label="Coats and zones">
       <h3>Coats, in order of application</h3>
@@ -64,6 +66,15 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: 
       />
       <h3>What this piece tests</h3>
       <ZoneList areas={drawnAreas(draft)} piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
+      {warnings.length > 0 && (
+        <ul className={css.warnings} aria-label="Mind">
+          {warnings.map((words) => (
+            <li key={heldText(words)}>
+              <Said of={words} />
+            </li>
+          ))}
+        </ul>
+      )}
       <div className={css.saveRow}>
         {!isCorrection && (
           <NumberField

@@ -9,6 +9,7 @@ import { useMemberId } from '@/ui/MemberContext';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
 import { addCoat, drawnCoats, type GlazeChoice } from '../model/draft';
+import { coatWarnings } from '../model/warnings';
 
 /** A draft that the release before kept, which knew no texture or no areas, is a draft still. */
 const whole = (kept: PieceDraft): PieceDraft => ({
@@ -48,6 +49,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
   const byId = useMemo(() => new Map(glazes.map((glaze) => [glaze.id, glaze])), [glazes]);
   const nameOf = (id: string) => byId.get(id)?.name ?? '?';
   const coats = drawnCoats(draft, byId);
+  const warnings = coatWarnings(draft, coats, byId);
   const errorOf = (field: string) =>
     errors.find((error) => error.field.replace(/^draft\./, '') === field)?.message;
   const change = (next: (before: PieceDraft) => PieceDraft) => {
@@ -99,7 +101,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
     drop();
   };
   return {
-    ...{ draft, setDraft, change, coats, nameOf, errors, errorOf, theirs, isBusy, save, saved },
+    ...{ draft, setDraft, change, coats, warnings, nameOf, errors, errorOf, theirs, isBusy, save, saved },
     ...{
       makerId,
       setMakerId,
