@@ -62,6 +62,11 @@ function zonesOfArea(area: Area, coats: readonly Coat[]): Zone[] {
     : found.map((stretch) => ({ ...of, ...stretch }));
 }
 
+/** Zones as one reads a piece: sides from rim to foot, the last side first, then its areas. */
+export function rimFirst<Z extends { readonly area?: string | null }>(zones: readonly Z[]): Z[] {
+  return [...zones.filter(({ area }) => !area).toReversed(), ...zones.filter(({ area }) => area)];
+}
+
 /** Whether a coat lies on an area somewhere: its own, or one of the area's side that was not kept off. */
 export function liesOn(
   coat: Pick<Coat, 'side' | 'area' | 'not'>,

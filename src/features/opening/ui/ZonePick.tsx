@@ -1,6 +1,6 @@
 'use client';
 import { Said } from '@/ui/units';
-import { whereWords } from '@/core/coats';
+import { whereWords, rimFirst } from '@/core/coats';
 import { colourWords } from '@/core/evidence';
 import { defectName } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
@@ -62,7 +62,7 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
 /** Rim first; bare clay is seldom what is read, and comes last. */
 function glazedFirst(zones: readonly OpeningZone[]): OpeningZone[] {
   const bare = ({ stack }: OpeningZone) => Number(stack.length === 0);
-  return [...zones].reverse().sort((a, b) => bare(a) - bare(b));
+  return rimFirst(zones).sort((a, b) => bare(a) - bare(b));
 }
 
 /** What the proofs so far promise, in a line. */

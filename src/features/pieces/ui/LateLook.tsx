@@ -3,7 +3,7 @@ import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { whereWords } from '@/core/coats';
+import { whereWords, rimFirst } from '@/core/coats';
 import { defectOf, type DefectId, LATE_DEFECTS, type Measures } from '@/core/vocabulary';
 import type { PieceFiring } from '@/records/pieces';
 import { FormErrors, NumberField } from '@/ui/kit';
@@ -51,7 +51,7 @@ export function LateLook({ piece, firing, days }: Props) {
       </div>
       {defectOf(defect)!.caution && <p className="small heat">{defectOf(defect)!.caution}</p>}
       <div className={css.lateRow} role="group" aria-label="Where">
-        {[...glazed].reverse().map((zone) => (
+        {rimFirst(glazed).map((zone) => (
           <button
             key={zone.id}
             type="button"

@@ -2,7 +2,7 @@ import { WhoChanged } from '@/ui/WhoChanged';
 import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
-import { whereWords, stackWords } from '@/core/coats';
+import { whereWords, stackWords, rimFirst } from '@/core/coats';
 import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay, studioTime } from '@/core/time';
@@ -73,7 +73,7 @@ export function PieceView({
             <section className={css.firing}>
               <h2>Not fired yet</h2>
               <ul>
-                {[...piece.planned].reverse().map((zone) => (
+                {rimFirst(piece.planned).map((zone) => (
                   <li key={`${zone.area ?? zone.side}${zone.from}`} className={css.planned}>
                     <span className="quiet small">
                       <Said of={whereWords(zone, piece)} />
@@ -185,7 +185,7 @@ function FiringResult({
         shelf {firing.shelf}; {firing.state}
       </p>
       <ul>
-        {[...firing.zones].reverse().map((zone) => (
+        {rimFirst(firing.zones).map((zone) => (
           <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} piece={piece} />
         ))}
       </ul>
