@@ -322,7 +322,7 @@ test('areas change no side, and their own zones tile them exactly or are the who
 
 test('a piece is read from rim to foot, then its areas', () => {
   const zones = zonesOf([coat('A', 0, 0.5)], [logo, handle]);
-  expect(rimFirst(zones).map(({ area, from }) => area ?? from)).toEqual([0.5, 0, 'logo', 'handle']);
+  expect(rimFirst(zones).map(({ area, from }) => area ?? from)).toEqual([0.5, 0, 'logo', 'logo', 'handle']);
 });
 
 test('the name of an area that there is not, or that there is twice, is refused', () => {
