@@ -76,7 +76,7 @@ test('a glaze that pits only where thick is found with its numbers, and its piec
   const shown = (await piecePage(base, proof!.label)).firings[0]!.zones.filter((zone) =>
     zone.readings.some(({ defects }) => defects.some((one) => one.defect === 'pitting')),
   );
-  expect(proof!.zones).toEqual(shown.map(({ side, from, to }) => ({ side, from, to })));
+  expect(proof!.zones).toEqual(shown.map(({ area, side, from, to }) => ({ area, side, from, to })));
   // Nobody has marked crazing on it: firing, clay and twins speak all the same.
   const unmarked = await pieceCase(base, label, 'crazing');
   expect(unmarked).toMatchObject({ isMarked: false, evidence: { targetCone: '6', bodyCoarse: true } });
