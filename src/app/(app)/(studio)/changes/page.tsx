@@ -28,7 +28,9 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const isTechnician = hasRole(member.role, 'technician');
   // A student sees what was changed of an own piece, and what they changed themselves.
   const isOwn =
-    !isTeacher && rowId && (await piecesById(db(), [rowId])).some(({ memberId: makerId }) => makerId === member.id);
+    !isTeacher &&
+    rowId &&
+    (await piecesById(db(), [rowId])).some(({ memberId: makerId }) => makerId === member.id);
   const filter = { what, rowId, memberId: isTeacher || isOwn ? memberId : member.id, before };
   const seen = isTechnician ? filter : { ...filter, peopleBy: member.id };
   const [changes, kinds, people] = await Promise.all([
