@@ -77,6 +77,38 @@ test('a corrected area takes its readings along; what was read on it stays with 
   expect((await auditDictionary(base)).differences).toEqual([]);
 });
 
+test('what an area showed never speaks for its side: cut it stays with the area, without the area it ends', async () => {
+  const { base, member, glazes } = studio;
+  const areas = [{ name: 'logo', side: 'outside', from: 0.1, to: 0.3 }] as const;
+  const coats = [dip(glazes.Sleeper, 0, 1, { not: ['logo'] })];
+  const { firingId, ids } = await fired(studio, [{ ...tile(studio, coats), areas }]);
+  const id = ids[0]!;
+  await readAll(studio, firingId, (_, zone) => ({
+    surface: zone.area === 'logo' ? 'matte' : 'gloss',
+    movement: null,
+    colour: null,
+  }));
+  const correct = async (change: Partial<PieceDraft>) => {
+    const piece = await piecePage(base, id);
+    await correctPiece(base, member, id, piece.version, { ...draftOf(piece), ...change });
+  };
+  const shown = async () =>
+    (await piecePage(base, id)).firings[0]!.zones.map(({ area, readings }) => [
+      area,
+      readings[0]?.surface ?? null,
+    ]);
+  await correct({ coats: [...coats, dip(glazes.Limewash, 0, 0.15)].map((one) => ({ ...one, firingId })) });
+  expect((await shown()).filter(([area]) => area !== null)).toEqual([
+    ['logo', null],
+    ['logo', 'matte'],
+  ]);
+  await correct({ areas: [], coats: [{ ...dip(glazes.Sleeper, 0, 1), firingId }] });
+  expect(await shown()).toEqual([[null, 'gloss']]);
+  const live = await base('reading').where({ piece_id: id, ended_at: null }).pluck('surface');
+  expect(live).toEqual(['gloss']);
+  expect((await auditDictionary(base)).differences).toEqual([]);
+});
+
 test('a piece with the logo elsewhere, or without it, is no twin', async () => {
   const { base, member } = studio;
   const drafts = [mug(), mug(), { ...mug(), areas: mug().areas.map((area) => ({ ...area, from: 0 })) }];

@@ -1,5 +1,15 @@
 export * from './model';
-export { zonesOf, sidesOf, covers, liesOn, rimFirst, sameStack, EDGE_TOLERANCE } from './zones';
+export {
+  zonesOf,
+  sidesOf,
+  covers,
+  isOnPlaceOf,
+  liesOn,
+  middleOf,
+  rimFirst,
+  sameStack,
+  EDGE_TOLERANCE,
+} from './zones';
 export { groundOf, groundKey, headwordKey, entryKey, type Ground, type EntryFacts } from './entry';
 export { fileZones, type FiledZone, type FiredAt } from './history';
 export {

@@ -76,6 +76,30 @@ export function liesOn(
   return area.side !== null && covers(coat.side, area.side) && !coat.not?.includes(area.name);
 }
 
+/**
+ * The middle of a zone on its side; of the whole of an area, the area's.
+ *
+ * @param areas those of its piece
+ */
+export function middleOf({ area, from, to }: ZoneAt, areas: readonly Area[]): number {
+  const range = from === 0 && to === 1 ? areas.find(({ name }) => name === area) : undefined;
+  return range ? (range.from + range.to) / 2 : (from + to) / 2;
+}
+
+/** Whether a coat lies on the side, or the area, that a zone is of. */
+export function isOnPlaceOf(
+  coat: Pick<Coat, 'side' | 'area' | 'not'>,
+  { area: name, side }: ZoneAt,
+  areas: readonly Area[],
+): boolean {
+  if (!name) return coat.area === undefined && covers(coat.side, side);
+  const area = areas.find((one) => one.name === name);
+  return area !== undefined && liesOn(coat, area);
+}
+
+/** Where a zone is. */
+type ZoneAt = Pick<Zone, 'side' | 'from' | 'to'> & { readonly area?: string | null };
+
 function refuseBadAreas(areas: readonly Area[], coats: readonly Coat[]): void {
   const names = new Set(areas.map(({ name }) => name));
   if (names.size < areas.length) throw new RangeError('areas: each has a name of its own');

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { expansionOf } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
-import { coreCoat, covers, liesOn, groundOf } from '@/core/coats';
+import { coreCoat, groundOf, isOnPlaceOf, middleOf } from '@/core/coats';
 import { formShape, reachMm, REDUCTIONS, type DefectId, type Fullness } from '@/core/vocabulary';
 import { heatWork } from '@/core/firing';
 import { curveOf, eventsOf } from '@/records/firings/logs';
@@ -124,12 +124,8 @@ const FILLED: Readonly<Record<Fullness, number>> = {
 
 /** What is known of the coats in a zone, so that nobody is asked again. */
 function coatFactsOf(piece: PiecePage, zone: FiredZone) {
-  const area = piece.areas.find(({ name }) => name === zone.area);
-  const { from: low, to: high } = area && zone.from === 0 && zone.to === 1 ? area : zone;
-  const middle = (low + high) / 2;
-  const onSide = piece.coats.filter((coat) =>
-    area ? liesOn(coreCoat(coat), area) : coat.area === null && covers(coat.side, zone.side),
-  );
+  const middle = middleOf(zone, piece.areas);
+  const onSide = piece.coats.filter((coat) => isOnPlaceOf(coreCoat(coat), zone, piece.areas));
   const inIt = onSide.filter(({ from, to }) => from < middle && to > middle);
   const dried = inIt.slice(1).map(({ dryBefore }) => dryBefore);
   const methods = new Set(inIt.map(({ method }) => method));

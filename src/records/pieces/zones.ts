@@ -2,9 +2,9 @@ import { rowsOf } from '@/records/platform/joins';
 import type { Atmosphere, Form, TextureBySide } from '@/core/vocabulary';
 import {
   coreCoat,
-  covers,
   fileZones,
-  liesOn,
+  isOnPlaceOf,
+  middleOf,
   twinText,
   zonesOf,
   type Area,
@@ -114,15 +114,13 @@ function versionsIn(
   areas: readonly Area[],
 ): string[] {
   const glazes = new Set(stack.map((layer) => layer.glaze));
-  const area = areas.find(({ name }) => name === zone.area);
-  const { from, to } = area && zone.from === 0 && zone.to === 1 ? area : zone;
-  const middle = (from + to) / 2;
-  const lies = (coat: StoredCoat) => {
-    const core = coreCoat(coat);
-    return area ? liesOn(core, area) : core.area === undefined && covers(core.side, zone.side);
-  };
+  const middle = middleOf(zone, areas);
   const inIt = coats.filter(
-    (coat) => glazes.has(coat.glazeId) && lies(coat) && coat.from < middle && coat.to > middle,
+    (coat) =>
+      glazes.has(coat.glazeId) &&
+      isOnPlaceOf(coreCoat(coat), zone, areas) &&
+      coat.from < middle &&
+      coat.to > middle,
   );
   return [...new Set(inIt.map((coat) => coat.versionId))].sort();
 }
@@ -179,6 +177,23 @@ async function fileAgain(trx: Db, old: readonly ZoneRow[], laid: readonly LaidZo
   return moved;
 }
 
+/**
+ * The zone that takes over what was read on one: on a side that which covers its middle; on an area one of the same
+ * area, the nearest where it moved. Null when the area is no more: what it showed, its side did not.
+ */
+function heirOf(zone: ZoneRow, fresh: readonly ZoneRow[]): ZoneRow | null {
+  const near = fresh.filter(({ area }) => area === zone.area);
+  const middle = (zone.from + zone.to) / 2;
+  const covering = near.filter((now) => now.from <= middle && now.to >= middle);
+  if (zone.area === null)
+    return covering.find(({ side }) => side === zone.side) ?? covering[0] ?? near[0] ?? null;
+  const isWhole = zone.from === 0 && zone.to === 1;
+  // A whole area that is cut now: the largest part speaks for it.
+  if (isWhole) return [...near].sort((one, two) => two.to - two.from - (one.to - one.from))[0] ?? null;
+  const far = ({ from, to }: ZoneRow) => Math.abs((from + to) / 2 - middle);
+  return covering[0] ?? [...near].sort((one, two) => far(one) - far(two))[0] ?? null;
+}
+
 /** Ends zones, puts others in their place and carries what was read. */
 async function replaceZones(
   trx: Db,
@@ -192,10 +207,12 @@ async function replaceZones(
   const heirs = new Map<string, ZoneRow[]>();
   const moved: Move[] = fresh.map(({ entry_id }) => [entry_id, entry_id]);
   for (const zone of old) {
-    const middle = (zone.from + zone.to) / 2;
-    const cover = fresh.filter((now) => now.from <= middle && now.to >= middle);
-    const near = cover.filter((now) => now.area === zone.area);
-    const heir = near.find((now) => now.side === zone.side) ?? near[0] ?? cover[0] ?? fresh[0]!;
+    const heir = heirOf(zone, fresh);
+    if (!heir) {
+      await endReadings(trx, zone.id);
+      moved.push([zone.entry_id, null]);
+      continue;
+    }
     heirs.set(heir.id, [...(heirs.get(heir.id) ?? []), zone]);
     moved.push([zone.entry_id, heir.entry_id]);
     if (zone.swatch_hash && !heir.swatch_hash) {
@@ -214,6 +231,11 @@ async function replaceZones(
     );
   }
   return moved;
+}
+
+/** Ends the live readings of a zone that nothing has taken the place of. */
+async function endReadings(trx: Db, zoneId: string): Promise<void> {
+  await trx('reading').where({ zone_id: zoneId, ended_at: null }).update({ ended_at: new Date() });
 }
 
 /**
