@@ -134,6 +134,30 @@ test('bands that were corrected wrongly come back with the zones they had; a fac
   expect((await piecePage(base, id)).note).toBe('');
 });
 
+test('bands that name an area come back when it is there again; areas and textures are said by name', async () => {
+  const { base, member, glazes } = studio;
+  const areas = [{ name: 'logo', side: 'outside', from: 0.2, to: 0.4 }] as const;
+  const coats = [dip(glazes.Sleeper, 0, 1, { not: ['logo'] })];
+  const [piece] = await savePieces(base, member, { ...tile(studio, coats), areas }, [newId()]);
+  const plain = { ...tile(studio, [dip(glazes.Sleeper, 0, 1)]), texture: { outside: ['combed'] as const } };
+  await correctPiece(base, member, piece!.id, 1, plain);
+  const changes = (await of(piece!.id)).filter(({ isUndoable }) => isUndoable);
+  const [bands, facts] = [
+    changes.find(({ what }) => what === 'coats')!,
+    changes.find(({ what }) => what === 'piece')!,
+  ];
+  expect(bands.before).toEqual({ coats: 'Sleeper once, not on logo' });
+  expect(facts).toMatchObject({
+    before: { areas: 'logo', texture: '' },
+    after: { areas: '', texture: 'outside combed' },
+  });
+  await expect(undoChange(base, member, bands.id)).rejects.toThrow('Put its areas back first');
+  await undoChange(base, member, facts.id);
+  await undoChange(base, member, bands.id);
+  const now = await piecePage(base, piece!.id);
+  expect([now.areas.length, now.coats[0]!.not, now.texture]).toEqual([1, ['logo'], {}]);
+});
+
 test('an earlier recipe comes back as a new version, the version in use as it was; what differs is said by material', async () => {
   const { base, member, glazes } = studio;
   const glazeId = glazes.Limewash;

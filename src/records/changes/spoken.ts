@@ -10,22 +10,38 @@ interface CoatColumns {
   readonly to: number;
   readonly side: string;
   readonly area?: string | null;
+  readonly not_areas?: string | readonly string[];
 }
 
 /** "Sleeper once, then Limewash twice from 33 % up to 100 %, inside". */
 function coatsWords(coats: readonly CoatColumns[], names: ReadonlyMap<string, string>): string {
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   return coats
-    .map(({ glaze_id, times, from, to, side, area }) =>
+    .map(({ glaze_id, times, from, to, side, area, not_areas }) =>
       [
         `${names.get(glaze_id) ?? 'a glaze'} ${timesWords(times)}`,
         (from > 0 || to < 1) && `from ${percent(from)} up to ${percent(to)}`,
         area ?? (side !== 'outside' && side),
+        notOn(fromJson<readonly string[] | undefined>(not_areas)),
       ]
         .filter(Boolean)
         .join(', '),
     )
     .join('; then ');
+}
+
+const notOn = (areas: readonly string[] = []) => areas.length > 0 && `not on ${areas.join(' and ')}`;
+
+/** What of a piece is kept as JSON, in words: the names of its areas, what was done to the clay of each side. */
+function pieceColumns(side: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const areas = fromJson<readonly { readonly name: string }[] | undefined>(side.areas);
+  const texture = fromJson<Readonly<Record<string, readonly string[]>> | undefined>(side.texture);
+  const treated = Object.entries(texture ?? {}).filter(([, list]) => list.length > 0);
+  return {
+    ...side,
+    ...(areas && { areas: areas.map(({ name }) => name).join(', ') }),
+    ...(texture && { texture: treated.map(([on, list]) => `${on} ${list.join(', ')}`).join('; ') }),
+  };
 }
 
 /** A recipe as its materials with their amounts, so that only those that differ are said. */
@@ -61,6 +77,7 @@ export async function spokenBy(
   const names = new Map(rows.map(({ id, name }) => [id, name]));
   return (what, side) => {
     if (what === 'coats') return { coats: coatsWords((side ?? []) as readonly CoatColumns[], names) };
+    if (what === 'piece' && typeof side === 'object' && side !== null) return pieceColumns({ ...side });
     const recipe = what === 'glaze_version' ? (side as { recipe?: unknown } | null)?.recipe : null;
     return recipe ? recipeColumns(recipe) : side;
   };

@@ -234,7 +234,7 @@ export type PieceColumns = Readonly<Record<string, unknown>>;
  * Corrects a piece to what it was before a change.
  *
  * @param earlier what was said of it, or its coats; what is left out stays as it is now
- * @throws NotFound; Refusal of `coats.N.glazeId` when a glaze of then is gone
+ * @throws NotFound; Refusal when bands and areas would not go together, of `coats.N.glazeId` when a glaze of then is gone
  */
 export async function putPieceBack(
   trx: Db,
@@ -244,10 +244,20 @@ export async function putPieceBack(
 ): Promise<void> {
   const row = found(await trx('piece').where({ id }).forUpdate().first(), 'This piece');
   const rows = coats ?? (await liveCoats(trx, id));
-  await correctPiece(trx, memberId, id, row.version, {
+  const draft = {
     ...readRow(PIECE, { ...row, ...facts }),
     coats: rows.map((one) => readRow(COAT, one as unknown as CoatRow)),
-  });
+  };
+  const names = draft.coats.flatMap(({ area, not }) => [...(area === null ? [] : [area]), ...not]);
+  const missing = names.find((name) => !draft.areas.some((area) => area.name === name));
+  if (missing)
+    throw new Refusal(
+      '',
+      coats
+        ? `These bands name the area ${missing}, which the piece does not have now. Put its areas back first.`
+        : `A band of now names the area ${missing}. Put the bands back first.`,
+    );
+  await correctPiece(trx, memberId, id, row.version, draft);
 }
 
 /** Whether the live coats of a piece are still those that a change left. */

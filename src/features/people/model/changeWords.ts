@@ -2,6 +2,7 @@ import { shortDay } from '@/core/time';
 import { saySegments, type Segment } from '@/core/firing';
 import {
   celsius,
+  lengthOf,
   millimetres,
   sayMessage,
   sayQuantity,
@@ -47,8 +48,9 @@ const HIDDEN =
 const ID = /^[0-7][0-9A-HJKMNP-TV-Z]{25}$/;
 const LONGEST = 80;
 
-/** Columns and fields with a unit: those of a kiln are in degrees, sizes in millimetres. */
+/** Columns and fields with a unit: those of a kiln are in degrees and millimetres, ware in centimetres. */
 function quantityOf(key: string, value: number): Quantity | null {
+  if (/^(height|width)(_mm|Mm)$/.test(key)) return lengthOf(value);
   if (/(_mm|Mm)$/.test(key)) return millimetres(value);
   return /celsius$|^open_below$/i.test(key) ? celsius(value) : null;
 }

@@ -1,6 +1,7 @@
 import { coreCoat, covers, EDGE_TOLERANCE, type Area } from '@/core/coats';
 import {
   formShape,
+  reachMm,
   type Form,
   type GlazeKind,
   type Method,
@@ -156,4 +157,13 @@ export function drawnCoats(draft: PieceDraft, glazes: ReadonlyMap<string, GlazeC
     const times = Math.round(coat.times);
     return { ...coreCoat({ ...coat, not, times, glazeKind: glaze.kind }), colour: glaze.colour };
   });
+}
+
+/** An edge that is not typed yet: out of range, so that it is refused. */
+export const BLANK = -1;
+
+/** Where a coat or an area ends as a fraction of how far its bands reach; blank and nonsense stay out of range to be refused. */
+export function fractionOf(mm: number | null, draft: PieceDraft): number {
+  const reach = reachMm(draft);
+  return mm === null ? BLANK : Math.abs(mm - reach) < 0.5 ? 1 : mm / reach;
 }

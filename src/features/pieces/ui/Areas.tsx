@@ -10,7 +10,7 @@ import type { Area } from '@/core/coats';
 import { AREA_WORDS, reachMm, type Side } from '@/core/vocabulary';
 import { QuantityField, SelectField } from '@/ui/kit';
 import { isLeftFree, leftFree, withArea, withAreaAt, withoutArea } from '../model/areas';
-import { sidesFor } from '../model/draft';
+import { BLANK, fractionOf, sidesFor } from '../model/draft';
 import type { PieceEditorState } from './usePieceEditor';
 import css from './pieces.module.css';
 
@@ -77,8 +77,8 @@ function AreaFields({ area, draft, change, errorOf, index }: Props & { area: Are
             key={edge}
             dimension="length"
             label={edge === 'from' ? 'From' : 'To'}
-            value={Number((area[edge] * reach).toFixed(3))}
-            onChange={(mm) => mm !== null && put({ [edge]: Math.min(1, Math.max(0, mm / reach)) })}
+            value={area[edge] === BLANK ? null : Number((area[edge] * reach).toFixed(3))}
+            onChange={(mm) => put({ [edge]: fractionOf(mm, draft) })}
             error={errorOf(`areas.${index}.${edge}`)}
           />
         ))}

@@ -11,7 +11,7 @@ import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { NumberField, QuantityField, SelectField, SeveralField } from '@/ui/kit';
 import { coatOn } from '../model/areas';
 import { presetsFor } from '../model/presets';
-import { sidesFor, type GlazeChoice } from '../model/draft';
+import { BLANK, fractionOf, sidesFor, type GlazeChoice } from '../model/draft';
 import css from './pieces.module.css';
 
 interface Props {
@@ -304,13 +304,4 @@ function Tick({ label, checked, onChange }: TickProps) {
       label={label}
     />
   );
-}
-
-/** An edge that is not typed yet: out of range, so that it is refused. */
-const BLANK = -1;
-
-/** Where a coat ends as a fraction of how far its bands reach; blank and nonsense stay out of range to be refused. */
-function fractionOf(mm: number | null, draft: PieceDraft): number {
-  const reach = reachMm(draft);
-  return mm === null ? BLANK : Math.abs(mm - reach) < 0.5 ? 1 : mm / reach;
 }
