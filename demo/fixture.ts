@@ -1,3 +1,4 @@
+import { PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
 import type { Atmosphere, Cone } from '@/core/vocabulary';
 import type { RequestDraft } from '@/records/dictionary';
 import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
@@ -66,7 +67,7 @@ export async function fixtureStudio(base: Db): Promise<Studio> {
 export function plainGlaze(id: string, name: string, kind: GlazeDraft['kind'] = 'glaze'): GlazeDraft {
   return {
     ...{ id, name, kind, colour: '#333333', surface: null, movement: null },
-    ...{ opaque: true, decorative: false, advice: '', caution: '' },
+    ...{ opaque: true, decorative: false, usualMethod: null, usualTimes: null, advice: '', caution: '' },
   };
 }
 
@@ -82,21 +83,8 @@ export function wishFor(baseId: string, topId: string, more: Partial<RequestDraf
 /** One dip of a glaze over a stretch. */
 export function dip(glazeId: string, from: number, to: number, more: Partial<CoatDraft> = {}): CoatDraft {
   return {
-    glazeId,
-    batchId: null,
-    versionId: null,
-    method: 'dip',
-    times: 1,
-    seconds: 3,
-    side: 'outside',
-    from,
-    to,
-    dryBefore: null,
-    clay: null,
-    wiped: false,
-    firingId: null,
-    area: null,
-    not: [],
+    ...PLAIN_COAT,
+    ...{ glazeId, method: 'dip', times: 1, seconds: 3, side: 'outside', from, to },
     ...more,
   };
 }
@@ -104,14 +92,8 @@ export function dip(glazeId: string, from: number, to: number, more: Partial<Coa
 /** A tile with Sleeper from the foot up two thirds and Limewash from the rim down two thirds. */
 export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): PieceDraft {
   return {
-    form: 'tile',
-    heightMm: 100,
-    widthMm: 60,
-    bodyId,
-    split: false,
-    texture: {},
-    areas: [],
-    note: '',
+    ...PLAIN_PIECE,
+    ...{ form: 'tile', heightMm: 100, widthMm: 60, bodyId },
     coats: coats ?? [dip(glazes.Sleeper, 0, 0.66), dip(glazes.Limewash, 0.34, 1)],
   };
 }

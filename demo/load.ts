@@ -1,3 +1,4 @@
+import { PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
 import { formShape } from '@/core/vocabulary';
 import { addBatch, saveBody, versionsInUse, saveGlaze, saveRecipe } from '@/records/materials';
 import { newId, type Db } from '@/records/platform';
@@ -14,6 +15,7 @@ import { RECIPES } from './scenario/recipes';
 import { PROGRAMMES } from './scenario/programmes';
 import { BODIES, GLAZES, KILNS, MEMBERS } from './scenario/studio';
 import { ago, dayAgo, type Studio } from './studio';
+import { makeWare, WARE_FIRING } from './ware';
 
 /** Days before today that every bucket was mixed again. */
 const NEW_BATCHES = 90;
@@ -33,12 +35,21 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   const made = new Map<PlannedPiece, string>();
   for (const piece of pieces) made.set(piece, await makePiece(base, studio, piece));
   say(`${pieces.length} pieces made`);
-  const firings = [...CLASS_FIRINGS.map(({ kiln, daysAgo }) => classFiring(kiln, daysAgo)), ...FIRINGS];
+  const classes = CLASS_FIRINGS.map(({ kiln, daysAgo }) => {
+    const isWare = kiln === WARE_FIRING.kiln && daysAgo === WARE_FIRING.daysAgo;
+    return { ...classFiring(kiln, daysAgo), ...(isWare && { remarks: WARE_FIRING.remarks }) };
+  });
+  const firings = [...classes, ...FIRINGS];
   for (const firing of firings.sort((one, other) => other.daysAgo - one.daysAgo)) {
     const inside = pieces
       .filter((piece) => piece.firing === firing.key)
       .map((piece) => [piece, made.get(piece)!] as const);
-    const tests = firing.key === 'ladder' ? await makeLadder(base, studio, firing.daysAgo + 16) : [];
+    const tests =
+      firing.key === 'ladder'
+        ? await makeLadder(base, studio, firing.daysAgo + 16)
+        : firing.remarks === WARE_FIRING.remarks
+          ? await makeWare(base, studio)
+          : [];
     await fire(base, studio, firing, [...inside, ...tests]);
     say(
       `${firing.kiln === 'two' ? 'Number Two' : 'The Stoker'}, cone ${firing.cone}: ${inside.length + tests.length} pieces, ${firing.state}`,
@@ -118,18 +129,14 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
     base,
     studio.members[piece.maker]!,
     {
-      form: piece.form,
-      heightMm,
-      widthMm,
-      bodyId: studio.bodies.get(piece.body)!,
+      ...PLAIN_PIECE,
+      ...{ form: piece.form, heightMm, widthMm, bodyId: studio.bodies.get(piece.body)! },
       split: piece.coats.some((coat) => coat.side === 'left' || coat.side === 'right'),
-      texture: {},
-      areas: [],
       note: piece.note ?? '',
       coats: piece.coats.map((coat, i) => ({
+        ...PLAIN_COAT,
         glazeId: studio.glazes.get(coat.glaze)!,
         batchId: studio.batches.get(coat.glaze)?.[piece.madeDaysAgo > NEW_BATCHES ? 0 : 1] ?? null,
-        versionId: null,
         method: coat.method ?? 'dip',
         times: coat.times,
         seconds: coat.method === 'brush' ? null : 3,
@@ -138,10 +145,6 @@ async function makePiece(base: Db, studio: Studio, piece: PlannedPiece): Promise
         to: coat.to,
         dryBefore: i > 0 ? true : null,
         clay: SLIPS.has(coat.glaze) ? (piece.slipOnDryClay ? 'dry' : 'leather-hard') : null,
-        wiped: false,
-        firingId: null,
-        area: null,
-        not: [],
       })),
     },
     [newId()],

@@ -47,9 +47,11 @@ export async function paintDemo(
   const wanted = await unpainted(base);
   if (wanted.length === 0) return noteJob(base, JOB, 1, 1);
   const scenes = new Map<string, PaintedPiece>();
+  const clays = new Map((await base('body').select('id', 'name')).map(({ id, name }) => [id, name]));
   for (const firingId of new Set(wanted.map((row) => row.firing_id))) {
     const { firing, pieces } = await openingOf(base, firingId);
-    for (const piece of pieces) scenes.set(`${firingId}/${piece.id}`, sceneOf(piece, firing));
+    for (const piece of pieces)
+      scenes.set(`${firingId}/${piece.id}`, sceneOf(piece, firing, undefined, clays));
   }
   let taken = 0;
   let done = 0;

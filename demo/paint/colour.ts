@@ -1,5 +1,6 @@
-import { decay, makeField, makePattern, ramp, rowsOf } from './noise';
-import { linear, type GlazeLook, type Linear } from './looks';
+import { decay, makeField, makeNoise, makePattern, ramp, rowsOf } from './noise';
+import { linear, type BodyLook, type GlazeLook, type Linear } from './looks';
+import { maskOf } from './masks';
 import type { Layer } from './layers';
 import type { PaintedPiece, Stand } from './scene';
 import type { Random } from '../random';
@@ -46,7 +47,7 @@ export function colourOf(
     for (let y = top; y < bottom; y++) {
       const cloud = cloudRow(y);
       const run = runRow(y);
-      for (let x = stand.left, i = y * stand.width + x; x < stand.right; x++, i++) {
+      for (let x = stand.left, i = y * stand.width + x; x < stand.end; x++, i++) {
         const th = thickness[i]!;
         if (th <= 0.003) continue;
         // Over another glaze the two stir into each other: the upper one breaks open in clouds and runs.
@@ -101,6 +102,7 @@ export function bareClay(
 ): Float32Array {
   const { body } = piece;
   const base = linear(piece.reduction ? body.reduced : body.colour);
+  const clayAt = claysOf(piece, stand, base, next);
   const fineAt = fineGrain(next);
   const patchRow = rowsOf(makeField('patches', 16, 16, 3), stand.width, next);
   const broadRow = rowsOf(makeField('broad', 120, 120, 2), stand.width, next);
@@ -108,20 +110,44 @@ export function bareClay(
   for (let y = stand.rim; y < stand.foot; y++) {
     const patch = patchRow(y);
     const broad = broadRow(y);
-    for (let x = stand.left, i = y * stand.width + x; x < stand.right; x++, i++) {
+    for (let x = stand.left, i = y * stand.width + x; x < stand.end; x++, i++) {
       if (inside[i]! <= 0) continue;
       const grain = 1 + body.grain * (0.1 * fineAt(x, y) + 0.12 * patch[x]!) + 0.05 * broad[x]!;
       // Flame flashes iron clay darker toward its edges.
       const toast = 1 - 0.18 * body.grain * decay(inside[i]! / 0.05);
       const light = grain * toast;
-      colour[i * 3] = base[0] * light;
-      colour[i * 3 + 1] = base[1] * light;
-      colour[i * 3 + 2] = base[2] * light;
+      const clay = clayAt ? clayAt(x, y, i) : base;
+      colour[i * 3] = clay[0] * light;
+      colour[i * 3 + 1] = clay[1] * light;
+      colour[i * 3 + 2] = clay[2] * light;
     }
   }
   const all = new Float32Array(inside.length).fill(1);
   specks(colour, stand, all, body.specks, next);
   return colour;
+}
+
+/** The colour of the clay at each place of a piece that is of more than one; null for one clay. */
+function claysOf(
+  { marbledWith, inlays = [], reduction }: PaintedPiece,
+  stand: Stand,
+  base: Linear,
+  next: Random,
+): ((x: number, y: number, i: number) => Linear) | null {
+  if (!marbledWith && inlays.length === 0) return null;
+  const of = (look: BodyLook) => linear(reduction ? look.reduced : look.colour);
+  const other = marbledWith ? of(marbledWith) : base;
+  const noise = makeNoise(next);
+  const laid = inlays.map(({ outline, body }) => ({ mask: maskOf(outline, stand), colour: of(body) }));
+  return (x, y, i) => {
+    const inlay = laid.find(({ mask }) => mask[i]);
+    if (inlay) return inlay.colour;
+    if (!marbledWith) return base;
+    // Bands of the two clays, drawn out and folded over each other.
+    const fold = 1.6 * noise(x / 170, y / 170) + 0.5 * noise(x / 60, y / 60);
+    const share = ramp(-0.12, 0.12, Math.sin(y / 34 + x / 110 + 3.2 * fold));
+    return [0, 1, 2].map((c) => base[c]! + (other[c]! - base[c]!) * share) as unknown as Linear;
+  };
 }
 
 /** Sprinkles dark iron specks where a layer lies. */

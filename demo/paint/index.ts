@@ -1,13 +1,15 @@
-import { formShape } from '@/core/vocabulary';
+import { shapeOf as formOf } from '@/core/vocabulary';
 import { random } from '../random';
 import { bareClay, colourOf } from './colour';
 import { drawDefects, type Hole } from './defects';
 import { crest, layersOf } from './layers';
 import { blurred, develop, lightIt, shineOf } from './light';
 import { fbm, makeField, makeNoise, makePattern, rowsOf } from './noise';
+import { addHandle, combsOf, openHoles, radiusAt } from './masks';
 import { standOf, type PaintedPiece, type Stand } from './scene';
 
 export type { PaintedCoat, PaintedPiece, PaintedZone } from './scene';
+export type { BodyLook } from './looks';
 export { BODY_LOOKS, GLAZE_LOOKS } from './looks';
 
 /** A painted photograph as raw sRGB bytes, and where the piece stands in it (fractions). */
@@ -32,6 +34,8 @@ interface Shape {
   readonly across: Float32Array;
   /** Slope of the form across, −1 to 1. */
   readonly bow: Float32Array;
+  /** 1 where its handle is. */
+  readonly isHandle: Uint8Array;
 }
 
 /**
@@ -42,7 +46,7 @@ export function paint(piece: PaintedPiece, pictureHeight?: number): Picture {
   const next = random(piece.seed);
   const stand = standOf(piece, pictureHeight);
   const shape = shapeOf(piece, stand);
-  const layers = layersOf(piece, stand, shape.inside, shape.across, next);
+  const layers = layersOf(piece, stand, shape.inside, shape.across, shape.isHandle, next);
   const bare = bareClay(piece, stand, shape.inside, next);
   const painting = colourOf(piece, stand, shape.inside, bare, layers, next);
   const relief = reliefOf(piece, stand, shape, layers, painting.gloss, next);
@@ -56,11 +60,13 @@ export function paint(piece: PaintedPiece, pictureHeight?: number): Picture {
     rim: stand.rim / height,
     foot: stand.foot / height,
   };
-  return { data: develop(painting, stand, shape.inside, next), width, height, frame, holes };
+  const data = develop(painting, stand, shape.inside, next);
+  openHoles(data, piece, stand);
+  return { data, width, height, frame, holes };
 }
 
 /** Lies flat: no bow across. */
-const FLAT = new Set(['tile', 'ring strip', 'arch', 'plate']);
+const lies = (form: PaintedPiece['form']) => formOf({ form }).isFlat || formOf({ form }).plan;
 
 function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
   const { width, height, left, right, rim, foot } = stand;
@@ -69,10 +75,10 @@ function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
     Float32Array,
     Float32Array,
   ];
-  const { halfWidth, plan } = formShape(piece.form);
+  const { halfWidth, plan } = formOf(piece);
   const middle = (left + right) / 2;
   const half = (right - left) / 2;
-  const round = !FLAT.has(piece.form);
+  const round = !lies(piece.form);
   for (let y = rim; y < foot; y++) {
     const t = (foot - y - 0.5) / (foot - rim);
     // A hand-cut corner is a little round.
@@ -88,7 +94,7 @@ function shapeOf(piece: PaintedPiece, stand: Stand): Shape {
       if (round) bow[i] = u * Math.abs(u) ** 0.6;
     }
   }
-  return { inside, across, bow };
+  return { inside, across, bow, isHandle: addHandle(piece, stand, { inside, across, bow }) };
 }
 
 const clayGrain = makePattern(
@@ -120,14 +126,15 @@ function reliefOf(
     crest(piece.form, (foot - y) / (foot - rim)),
   );
   const grainAt = clayGrain(next);
-  const round = !FLAT.has(piece.form);
+  const combs = combsOf(piece, stand, noise);
+  const round = !lies(piece.form);
   const throwing = Float32Array.from({ length: stand.height }, (_, y) => {
     const t = (foot - y) / (foot - rim);
     return round ? 0.5 * Math.sin(t * 88 + 0.7 * noise(1, t * 12)) : 0;
   });
   for (let y = rim; y < foot; y++) {
     const hand = handRow(y);
-    for (let x = stand.left, i = y * width + x; x < stand.right; x++, i++) {
+    for (let x = stand.left, i = y * width + x; x < stand.end; x++, i++) {
       const depth = shape.inside[i]!;
       if (depth <= 0) continue;
       const px = depth * wide;
@@ -139,7 +146,7 @@ function reliefOf(
         grain +
         throwing[y]! +
         2.4 * hand[x]! +
-        crests[y]! * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
+        (crests[y]! + (combs?.[i] ?? 0) * 0.8) * 3.6 * (1 - 0.25 * Math.min(1, melt[i]! / 5)) +
         levelled[i]!;
     }
   }
@@ -150,18 +157,24 @@ function reliefOf(
 function shineAt(piece: PaintedPiece, stand: Stand, shape: Shape, gloss: Float32Array): Float32Array {
   const { width, rim, foot } = stand;
   const shine = new Float32Array(gloss.length);
+  const { plan } = formOf(piece);
+  const shineBeside = (side: 'left' | 'right', t: number) =>
+    shineOf(
+      piece.zones.find((z) => t >= z.from && t <= z.to && (z.side === 'outside' || z.side === side))
+        ?.surface ?? null,
+    );
   for (let y = rim; y < foot; y++) {
     const t = (foot - y) / (foot - rim);
-    const shineBeside = (side: 'left' | 'right') =>
-      shineOf(
-        piece.zones.find((z) => t >= z.from && t <= z.to && (z.side === 'outside' || z.side === side))
-          ?.surface ?? null,
-      );
-    const left = shineBeside('left');
-    const right = shineBeside('right');
-    for (let x = stand.left, i = y * width + x; x < stand.right; x++, i++) {
+    const left = shineBeside('left', t);
+    const right = shineBeside('right', t);
+    for (let x = stand.left, i = y * width + x; x < stand.end; x++, i++) {
       if (shape.inside[i]! <= 0) continue;
-      shine[i] = gloss[i]! * (gloss[i]! < 0.3 ? 0.3 : shape.across[i]! <= 0 ? left : right);
+      const here = plan
+        ? shineBeside('left', Math.min(1, radiusAt(stand, x, y)))
+        : shape.across[i]! <= 0
+          ? left
+          : right;
+      shine[i] = gloss[i]! * (gloss[i]! < 0.3 ? 0.3 : here);
     }
   }
   return shine;

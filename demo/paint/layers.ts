@@ -1,6 +1,8 @@
 import type { Stand, PaintedCoat, PaintedPiece } from './scene';
 import { decay, fbm, makeField, makeNoise, ramp, rowsOf, type Field, type Noise } from './noise';
 import type { Random } from '../random';
+import { combsOf, coverAt, placeOf, radiusAt } from './masks';
+import { formShape } from '@/core/vocabulary';
 
 /** Thickness of each coat at each pixel of the piece, in dips, and its edges for the relief. */
 export interface Layer {
@@ -36,6 +38,7 @@ export function layersOf(
   stand: Stand,
   inside: Float32Array,
   across: Float32Array,
+  isHandle: Uint8Array,
   next: Random,
 ): Layer[] {
   const noise = makeNoise(next);
@@ -44,8 +47,12 @@ export function layersOf(
   const crests = Float32Array.from({ length: stand.height }, (_, y) =>
     crest(piece.form, (stand.foot - y) / (stand.foot - stand.rim)),
   );
+  const combs = combsOf(piece, stand, noise);
   return piece.coats.map((coat, i) =>
-    layerOf(piece, stand, inside, across, coat, i, { noise, cloud, streak, crests, next }),
+    layerOf(piece, stand, inside, across, coat, i, {
+      ...{ noise, cloud, streak, crests, combs, next },
+      place: placeOf(coat, piece, stand, isHandle),
+    }),
   );
 }
 
@@ -66,6 +73,9 @@ interface Grain {
   readonly cloud: Field;
   readonly streak: Field;
   readonly crests: Float32Array;
+  /** Ridges of a comb by pixel, and where the coat may lie; null for none, and for everywhere. */
+  readonly combs: Float32Array | null;
+  readonly place: Uint8Array | null;
   readonly next: Random;
 }
 
@@ -78,7 +88,9 @@ function layerOf(
   index: number,
   grain: Grain,
 ): Layer {
-  const { noise, crests } = grain;
+  const { noise, crests, combs, place } = grain;
+  const cover = coverAt(coat, noise);
+  const rise = coat.cover?.kind === 'slope' ? coat.cover.rise : 0;
   const cloudRow = rowsOf(grain.cloud, stand.width, grain.next);
   const streakRow = rowsOf(grain.streak, stand.width, grain.next);
   const { width, height, rim, foot } = stand;
@@ -89,35 +101,44 @@ function layerOf(
   const mottle = coat.look.mottle * 0.8;
   const drawnOut = coat.look.streak * 0.6;
   const y0 = index * 19.3;
-  const columns = stand.right - stand.left;
+  const columns = stand.end - stand.left;
   const lower = new Float32Array(columns);
   const upper = new Float32Array(columns);
   const drawn = new Float32Array(columns);
   for (let n = 0; n < columns; n++) {
     const s = (stand.left + n) / 46;
     const fingers = Math.max(0, fbm(noise, s * 1.05, y0 + 9, 2) + 0.3);
-    lower[n] = coat.from + noise(s * 0.8, y0 + 2) * 0.005 - flow * (0.25 + fingers ** 2.4 * 2.4);
+    const climb = rise * (n / columns);
+    lower[n] =
+      coat.from +
+      (coat.from > 0 ? climb : 0) +
+      noise(s * 0.8, y0 + 2) * 0.005 -
+      flow * (0.25 + fingers ** 2.4 * 2.4);
     const wave = noise(s * 0.7, y0) * 0.006 + noise(s * 2.6, y0 + 4) * 0.0022;
-    upper[n] = coat.to >= 0.995 ? 1.1 : coat.to + wave - flow * 0.25;
+    upper[n] = coat.to >= 0.995 ? 1.1 : coat.to - (rise - climb) + wave - flow * 0.25;
     drawn[n] = fingers ** 2 * fluid;
   }
-  const top = Math.max(rim, Math.floor(foot - tall * Math.max(...upper)));
-  const bottom = Math.min(foot, Math.ceil(foot - tall * Math.min(...lower)) + 1);
+  const { plan } = formShape(piece.form);
+  const top = plan ? rim : Math.max(rim, Math.floor(foot - tall * Math.max(...upper)));
+  const bottom = plan ? foot : Math.min(foot, Math.ceil(foot - tall * Math.min(...lower)) + 1);
   for (let y = top; y < bottom; y++) {
-    const t = (foot - y) / tall;
-    const onCrest = 1 - (0.18 + 0.72 * fluid) * crests[y]!;
+    const up = (foot - y) / tall;
+    const thinned = 0.18 + 0.72 * fluid;
+    const onBand = 1 - thinned * crests[y]!;
     const seam = 0.006 * noise(y / 30, 3);
     const cloud = cloudRow(y);
     const streak = streakRow(y);
     for (let n = 0, i = y * width + stand.left; n < columns; n++, i++) {
       const depth = inside[i]!;
-      if (depth <= 0) continue;
+      if (depth <= 0 || place?.[i] === 0) continue;
+      const x = stand.left + n;
+      // Flat ware lies: its bands are rings about its middle.
+      const t = plan ? radiusAt(stand, x, y) : up;
       const above = t - lower[n]!;
       const below = upper[n]! - t;
       if (above <= 0 || below <= 0) continue;
       if ((coat.side === 'left' && across[i]! > seam) || (coat.side === 'right' && across[i]! < seam))
         continue;
-      const x = stand.left + n;
       const edge = above > 0.006 && below > 0.007 ? 1 : ramp(0, 0.006, above) * ramp(0, 0.007, below);
       const bead =
         coat.slip || above > 0.08
@@ -125,10 +146,13 @@ function layerOf(
           : (0.25 + 0.7 * fluid + drawn[n]! * 0.7) * decay((above / (0.011 + 0.02 * flow)) ** 2);
       const thinTop = below > 0.3 ? 1 : 1 - (0.2 + 0.35 * fluid) * decay(below / 0.05);
       const thinSide = depth > 0.1 ? 1 : 1 - (0.25 + 0.45 * fluid) * decay(depth / 0.018);
+      const onCrest = combs ? onBand * (1 - thinned * combs[i]!) : onBand;
+      const laid = cover ? cover(x, y, (t - coat.from) / (coat.to - coat.from)) : 1;
       const uneven = 1 + mottle * cloud[x]! + drawnOut * streak[x]!;
       out[i] = Math.max(
         0,
-        coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips),
+        laid *
+          (coat.dips * edge * thinTop * thinSide * onCrest * uneven + bead * edge * Math.min(1.4, coat.dips)),
       );
     }
   }

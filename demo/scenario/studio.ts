@@ -104,6 +104,8 @@ const glaze = (
   movement,
   opaque,
   decorative: DECORATIVE.has(name),
+  usualMethod: null,
+  usualTimes: null,
   advice,
   caution,
 });

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { ListedPiece } from '@/records/pieces';
 import { drawnPiece } from './drawn';
-import { Silhouette } from './Silhouette';
+import { Silhouette } from './silhouette';
 
 /** A piece as a small picture with its number: its photo, or its silhouette until there is one. */
 export function PieceThumb({

@@ -1,20 +1,21 @@
-import { coreCoat } from '@/core/coats';
+import { coreCoats } from '@/core/coats';
 import type { StoredCoat, ListedPiece } from '@/records/pieces';
-import type { DrawnCoat, SilhouetteProps } from './Silhouette';
+import type { DrawnCoat, SilhouetteProps } from './silhouette';
 
 /** A stored coat as the silhouette draws it. */
-export function drawnCoat(coat: StoredCoat): DrawnCoat {
-  return { ...coreCoat(coat), colour: coat.glazeColour };
+function drawnCoats(coat: StoredCoat): DrawnCoat[] {
+  return coreCoats(coat).map((core) => ({ ...core, colour: coat.glazeColour }));
 }
 
 /** What the silhouette needs to know of a stored piece. */
 export function drawnPiece(piece: ListedPiece): Omit<SilhouetteProps, 'size'> {
   return {
     form: piece.form,
+    profile: piece.profile,
     heightMm: piece.heightMm,
     widthMm: piece.widthMm,
     bodyColour: piece.bodyColour,
-    coats: piece.coats.map(drawnCoat),
+    coats: piece.coats.flatMap(drawnCoats),
     areas: piece.areas,
   };
 }

@@ -1,48 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { METRIC } from '@/core/units';
-import { FORMS, formShape } from '@/core/vocabulary';
 import { readPlain } from './kit/NumberField';
 import { readIn } from './kit/QuantityField';
-import { bandPath, drawnWidth, halfOf } from './Silhouette';
 import { isOpen } from './frame/tabs';
 import { theme } from './theme';
-
-/** The points of a straight-lined path. */
-function points(path: string): [number, number][] {
-  return [...path.matchAll(/([-\d.]+) ([-\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
-}
-
-test('a band of a tile is a box to scale, the foot at the bottom', () => {
-  const band = points(bandPath('tile', 60, 'whole', 0.25, 0.75));
-  expect(Math.min(...band.map(([, y]) => y))).toBe(25);
-  expect(Math.max(...band.map(([, y]) => y))).toBe(75);
-  expect(new Set(band.map(([x]) => x))).toEqual(new Set([0, 60]));
-});
-
-test('the halves of a form share its middle and stay within it', () => {
-  for (const form of FORMS.filter((one) => !formShape(one).plan)) {
-    const width = 80;
-    for (const [half, least, most] of [
-      ['left', 0, 40],
-      ['right', 40, 80],
-    ] as const) {
-      const xs = points(bandPath(form, width, half, 0, 1)).map(([x]) => x);
-      expect(Math.min(...xs)).toBeGreaterThanOrEqual(least);
-      expect(Math.max(...xs)).toBeLessThanOrEqual(most);
-    }
-  }
-});
-
-test('inside is drawn to the left and outside to the right when a piece has both', () => {
-  expect(halfOf('outside', ['outside'])).toBe('whole');
-  expect([halfOf('inside', ['outside', 'inside']), halfOf('outside', ['outside', 'inside'])]).toEqual([
-    'left',
-    'right',
-  ]);
-  expect([halfOf('left', ['left', 'right']), halfOf('right', ['left', 'right'])]).toEqual(['left', 'right']);
-  expect(drawnWidth({ form: 'tile', heightMm: 100, widthMm: 60 })).toBe(60);
-  expect(drawnWidth({ form: 'plate', heightMm: 220, widthMm: 220 })).toBe(100);
-});
 
 test.each([
   ['3,5', 3.5],

@@ -37,7 +37,7 @@ async function logPiece(page: Page, form: string, height: string, coats: readonl
   await choose(page, 'Clay', 'Tunnel Black');
   for (const coat of coats) await addCoatLike(page, { to: height, ...coat });
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  const label = (await told(page).getByRole('link').textContent())!;
+  const label = (await told(page).getByRole('link').first().textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
   return label;
 }
@@ -63,7 +63,7 @@ async function logMug(page: Page): Promise<string> {
   await addCoat(page, 'Limewash');
   await choose(page, 'Side', 'handle');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  return (await told(page).getByRole('link').textContent())!;
+  return (await told(page).getByRole('link').first().textContent())!;
 }
 
 interface Firing {
@@ -128,6 +128,8 @@ async function fire(
   }
   await expect(page.getByText(/All \d+ are recorded\./)).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
+  // The last one is only just on its way.
+  await page.waitForLoadState('networkidle');
   return address;
 }
 

@@ -10,6 +10,9 @@ async function photographGreen(page: Page): Promise<void> {
   ).json();
   await page.goto(answers.find(({ text, kind }) => text === 'Guard Green' && kind === 'entry')!.href);
   const sense = page.getByRole('listitem').filter({ hasText: 'On Buffer White, cone 6' }).first();
+  // Senses after the first are folded on a phone.
+  const unfold = sense.getByRole('button', { name: 'Show all' });
+  if (await unfold.isVisible()) await unfold.click();
   await sense.getByRole('link', { name: /^SW-/ }).first().click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^SW-/);
   await page

@@ -24,7 +24,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
   await expect(page.getByText('Sleeper once, then Limewash once')).toBeVisible();
   await page.keyboard.press('Control+Enter');
-  const label = (await told(page).getByRole('link').textContent())!;
+  const label = (await told(page).getByRole('link').first().textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
 
   await page.getByRole('link', { name: 'Kilns' }).first().click();

@@ -1,6 +1,15 @@
+import { firedLength, shrinkageOf, wetLength } from '@/core/clay';
 import { areaOfBand, areaOfRevolution } from '@/core/coats';
 import { formShape } from '@/core/vocabulary';
-import { makeAgain } from '@/core/rounds';
+import { makeAgain, type MakeAgain, type ModelCoat } from '@/core/rounds';
+import { PLAIN_AREA } from '@/core/coats';
+import type { Measures } from '@/core/vocabulary';
+
+/** Of a coat that covers its band, with nothing weighed. */
+const NOTHING_MORE = { cover: null, grams: null, area: null, not: [] } as const;
+
+const make = (coats: readonly ModelCoat[], model: Measures, next: Measures, more: Partial<MakeAgain> = {}) =>
+  makeAgain({ coats, areas: [], model, next, movement: 'stable', count: 1, ...more });
 
 // Closed formulas for surfaces of revolution, as in I. N. Bronshtein and K. A. Semendyayev, Handbook of
 // Mathematics, "Solids of revolution" (the formulas from memory).
@@ -55,32 +64,92 @@ test('twice the size in every direction takes four times the glaze, its bands at
     side: 'outside',
     from: 0.5,
     to: 1,
-    area: null,
+    ...NOTHING_MORE,
   } as const;
   const small = { form: 'cup', heightMm: 90, widthMm: 80 } as const;
   const large = { form: 'cup', heightMm: 180, widthMm: 160 } as const;
-  const [one, four] = [small, large].map((size) => makeAgain([coat], small, size, 'stable', 1));
+  const [one, four] = [small, large].map((size) => make([coat], small, size));
   expect(four!.grams.A! / one!.grams.A!).toBeCloseTo(4, 6);
   expect([four!.lines[0]!.fromMm, four!.lines[0]!.toMm]).toEqual([90, 180]);
-  expect(makeAgain([coat], small, small, 'stable', 3).grams.A! / one!.grams.A!).toBeCloseTo(3, 9);
+  expect(make([coat], small, small, { count: 3 }).grams.A! / one!.grams.A!).toBeCloseTo(3, 9);
   // 60 cm² × 0.6 mm × 1.45 g/cm³, from the starting figures.
   const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
-  expect(makeAgain([{ ...coat, from: 0 }], tile, tile, null, 1).grams.A).toBeCloseTo(5.22, 6);
+  expect(make([{ ...coat, from: 0 }], tile, tile).grams.A).toBeCloseTo(5.22, 6);
   // How large an area is nobody knows, so neither what lies on it.
-  expect(makeAgain([coat, { ...coat, area: 'logo' }], tile, tile, null, 1).grams.A).toBeNull();
+  expect(make([coat, { ...coat, area: 'logo' }], tile, tile).grams.A).toBeNull();
 });
 
 test('what may go otherwise on the new form is said, and only then', () => {
   const coat = {
     ...({ glaze: 'A', way: 'dipped', times: 1, seconds: null } as const),
-    ...({ side: 'left', from: 0, to: 1, area: null } as const),
+    ...({ side: 'left', from: 0, to: 1, ...NOTHING_MORE } as const),
   };
   const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
-  expect(makeAgain([coat], tile, tile, 'stable', 1).cautions).toEqual([]);
-  const vase = makeAgain([coat], tile, { form: 'cup', heightMm: 200, widthMm: 90 }, 'moves', 1);
+  expect(make([coat], tile, tile).cautions).toEqual([]);
+  const vase = make([coat], tile, { form: 'cup', heightMm: 200, widthMm: 90 }, { movement: 'moves' });
   expect(vase.cautions.join(' ')).toMatch(/moves farther.*test tile/);
   expect(vase.lines[0]!.side).toBe('outside');
   expect(
-    makeAgain([coat], tile, { form: 'plate', heightMm: 200, widthMm: 200 }, 'runs', 1).cautions.join(' '),
+    make([coat], tile, { form: 'plate', heightMm: 200, widthMm: 200 }, { movement: 'runs' }).cautions.join(
+      ' ',
+    ),
   ).toMatch(/cookie.*pools/);
+});
+
+// Common practice, no source: a rim band is told in centimetres, whatever the size of the pot; a line two fingers above
+// the foot too.
+test('a band may keep its centimetres: down from the rim, or above the foot', () => {
+  const coat = {
+    ...({ glaze: 'A', way: 'dipped', times: 1, seconds: null, side: 'outside' } as const),
+    ...NOTHING_MORE,
+  };
+  const small = { form: 'tumbler', heightMm: 100, widthMm: 60 } as const;
+  const large = { form: 'tumbler', heightMm: 250, widthMm: 150 } as const;
+  const coats = [
+    { ...coat, from: 0, to: 1 },
+    { ...coat, from: 0.7, to: 1 },
+    { ...coat, from: 0.1, to: 0.3 },
+    { ...coat, from: 0.1, to: 0.3 },
+  ];
+  const { lines } = make(coats, small, large, { inCm: new Set([0, 1, 2]) });
+  expect(lines.map(({ fromMm, toMm }) => [fromMm, toMm].map((mm) => Number(mm.toFixed(6))))).toEqual([
+    [0, 250],
+    [220, 250],
+    [10, 30],
+    [25, 75],
+  ]);
+  // On a smaller one it ends at the rim.
+  const low = make([{ ...coat, from: 0.2, to: 0.9 }], large, small, { inCm: new Set([0]) }).lines[0]!;
+  expect([low.from, low.to]).toEqual([0, 1]);
+});
+
+test('what is left free takes no glaze, a pattern its share, stuff grows with the surface', () => {
+  const coat = {
+    ...({ glaze: 'A', way: 'dipped', times: 1, seconds: null, side: 'outside', from: 0, to: 1 } as const),
+    ...NOTHING_MORE,
+  };
+  const tile = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
+  const areas = [{ ...PLAIN_AREA, name: 'logo', side: 'outside', from: 0, to: 0.5, share: 0.5 }] as const;
+  const dots = { kind: 'pattern', name: 'dots', percent: 20 } as const;
+  const surface = (more: Partial<ModelCoat>) =>
+    make([{ ...coat, ...more }], tile, tile, { areas }).lines[0]!.areaCm2;
+  expect([surface({ not: ['logo'] }), surface({ area: 'logo' }), surface({ cover: dots })]).toEqual([
+    expect.closeTo(45, 6),
+    expect.closeTo(15, 6),
+    expect.closeTo(12, 6),
+  ]);
+  expect(surface({ cover: { kind: 'fade', towards: 'rim' } })).toBeNull();
+  const glass = { ...coat, way: 'scattered', grams: 3 } as const;
+  const twice = { form: 'tile', heightMm: 100, widthMm: 120 } as const;
+  expect(make([glass], tile, twice, { count: 2 }).grams.A).toBeCloseTo(12, 6);
+});
+
+// From the definition of shrinkage in per cent of the wet length (common practice, no source).
+test('thrown, shrinkage, fired: two give the third', () => {
+  expect([firedLength(100, 12), wetLength(88, 12), shrinkageOf(100, 88)]).toEqual([
+    88,
+    100,
+    expect.closeTo(12, 9),
+  ]);
+  expect([shrinkageOf(88, 100), shrinkageOf(0, 1)]).toEqual([null, null]);
 });

@@ -1,3 +1,4 @@
+import { PLAIN_AREA } from '@/core/coats';
 import { latestChanges, undoChange } from '@/records/changes';
 import { fromJson, newId } from '@/records/platform';
 import { addMember, saveGroup } from '@/records/people';
@@ -136,7 +137,7 @@ test('bands that were corrected wrongly come back with the zones they had; a fac
 
 test('bands that name an area come back when it is there again; areas and textures are said by name', async () => {
   const { base, member, glazes } = studio;
-  const areas = [{ name: 'logo', side: 'outside', from: 0.2, to: 0.4 }] as const;
+  const areas = [{ ...PLAIN_AREA, name: 'logo', side: 'outside', from: 0.2, to: 0.4 }] as const;
   const coats = [dip(glazes.Sleeper, 0, 1, { not: ['logo'] })];
   const [piece] = await savePieces(base, member, { ...tile(studio, coats), areas }, [newId()]);
   const plain = { ...tile(studio, [dip(glazes.Sleeper, 0, 1)]), texture: { outside: ['combed'] as const } };

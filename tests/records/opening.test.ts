@@ -195,7 +195,7 @@ test('a photo set again is measured again, and a count stands in place of the on
   const strokes = [[{ x: 0.1, y: 0.2 }]];
   const set = await write(firingId, {
     kind: 'frame',
-    photo: { id: photoId, frame, gains: null, strokes, labels: [], view: null, stage: null },
+    photo: { id: photoId, frame, gains: null, strokes, labels: [], view: null, area: null, stage: null },
   });
   expect(set).toBeNull();
   const zoneId = piece.zones[0]!.id;

@@ -1,3 +1,4 @@
+import { PLAIN_AREA } from '@/core/coats';
 import { readFileSync } from 'node:fs';
 import {
   fromJson,
@@ -12,7 +13,7 @@ import {
 import { addEvent } from '@/records/firings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
-import { piecePage, relayStalePieces } from '@/records/pieces';
+import { piecePage, relayStalePieces, savePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
 import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
 
@@ -23,7 +24,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('020_areas');
+  expect((await migrate(base)).at(-1)).toBe('021_ware');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -170,7 +171,7 @@ test('blocks of numbers that the release before gave out know their letters; its
 test('the release before has a piece with areas as its sides have it; up again nothing is lost of the sides', async () => {
   const studio = await freshStudio('areasBefore');
   const { base, glazes } = studio;
-  const areas = [{ name: 'logo', side: 'outside', from: 0.4, to: 0.6 }] as const;
+  const areas = [{ ...PLAIN_AREA, name: 'logo', side: 'outside', from: 0.4, to: 0.6 }] as const;
   const coats = [dip(glazes.Sleeper, 0, 1, { not: ['logo'] }), dip(glazes.Limewash, 0, 1, { area: 'logo' })];
   const { firingId, ids } = await fired(studio, [{ ...tile(studio, coats), areas }]);
   await readAll(studio, firingId);
@@ -183,5 +184,22 @@ test('the release before has a piece with areas as its sides have it; up again n
     [],
     [['Sleeper', null, []]],
   ]);
+  await base.destroy();
+});
+
+test('areas of the release before know their clay and texture; going down, stuff is kept by its name', async () => {
+  const studio = await freshStudio('wareBefore');
+  const { base, glazes } = studio;
+  const areas = [{ ...PLAIN_AREA, name: 'logo', side: 'outside', from: 0.4, to: 0.6 }] as const;
+  await base('glaze').where({ id: glazes.Limewash }).update({ kind: 'glass' });
+  const [piece] = await savePieces(base, studio.member, { ...tile(studio), areas }, [newId()]);
+  await unmigrateTo(base, '020_areas');
+  const [kinds] = await base.raw('select kind from glaze where id = ?', [glazes.Limewash]);
+  expect(kinds).toEqual([{ kind: 'lustre' }]);
+  await base.raw('update piece set areas = ?', ['[{"name":"logo","side":"outside","from":0.4,"to":0.6}]']);
+  await migrate(base);
+  expect((await piecePage(base, piece!.id)).areas).toEqual(areas);
+  // What migrations do is nobody's doing.
+  takeForgotten();
   await base.destroy();
 });

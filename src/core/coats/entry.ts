@@ -20,6 +20,11 @@ export interface EntryFacts {
   readonly history: readonly FiredAt[];
 }
 
+/** Whether a layer lies all over its stretch, as it was put on. */
+export function isWhole({ mark, cover }: Pick<Layer, 'mark' | 'cover'>): boolean {
+  return mark === undefined && cover === undefined;
+}
+
 /**
  * Parts a zone's stack into its ground and what lies on it.
  *
@@ -32,7 +37,7 @@ export interface EntryFacts {
  * // { ground: { body: 'Cutting Red', slips: ['Whitestrip'] }, stack: [{ glaze: 'Limewash', times: 2 }] }
  */
 export function groundOf(body: string, zone: Stack): { ground: Ground; stack: Stack } {
-  const above = zone.findIndex((layer) => !layer.slip || layer.mark !== undefined || (layer.firing ?? 0) > 0);
+  const above = zone.findIndex((layer) => !layer.slip || !isWhole(layer) || (layer.firing ?? 0) > 0);
   const cut = above === -1 ? 0 : above;
   return { ground: { body, slips: zone.slice(0, cut).map((layer) => layer.glaze) }, stack: zone.slice(cut) };
 }
@@ -53,7 +58,7 @@ export function groundKey(ground: Ground): string {
  * @example headwordKey([{ glaze: 'Sleeper', times: 2 }, { glaze: 'Limewash', times: 1 }]) // 'Sleeper;Limewash'
  */
 export function headwordKey(stack: Stack): string {
-  const names = stack.map((layer) => escape(layer.glaze) + (layer.mark ? `!${layer.mark}` : ''));
+  const names = stack.map((layer) => escape(layer.glaze) + marksKey(layer));
   return names.filter((name, i) => name !== names[i - 1]).join(';');
 }
 
@@ -82,10 +87,13 @@ export function entryKey({ ground, stack, cone, atmosphere, history }: EntryFact
 }
 
 function layerKey(layer: Layer): string {
-  const mark = layer.mark ? `!${layer.mark}` : '';
   const slip = layer.slip ? '~' : '';
   const clay = layer.slip && layer.clay ? `@${layer.clay}` : '';
-  return `${slip}${escape(layer.glaze)}*${layer.times}:${layer.way ?? 'dipped'}${clay}${mark}`;
+  return `${slip}${escape(layer.glaze)}*${layer.times}:${layer.way ?? 'dipped'}${clay}${marksKey(layer)}`;
+}
+
+function marksKey({ mark, cover }: Layer): string {
+  return [mark, cover].map((word) => (word ? `!${word}` : '')).join('');
 }
 
 /** Keeps the separators of a key out of the names in it. */

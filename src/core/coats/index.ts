@@ -1,4 +1,5 @@
 export * from './model';
+export * from './plain';
 export {
   zonesOf,
   sidesOf,
@@ -10,7 +11,7 @@ export {
   sameStack,
   EDGE_TOLERANCE,
 } from './zones';
-export { groundOf, groundKey, headwordKey, entryKey, type Ground, type EntryFacts } from './entry';
+export { groundOf, groundKey, headwordKey, entryKey, isWhole, type Ground, type EntryFacts } from './entry';
 export { fileZones, type FiledZone, type FiredAt } from './history';
 export {
   clayStateWords,
@@ -23,5 +24,15 @@ export {
   wareWords,
   whereWords,
 } from './words';
-export { areaOfBand, areaOfRevolution, type SizedForm } from './area';
+export { areaOfArea, areaOfBand, areaOfRevolution } from './area';
+export {
+  boxOfOutline,
+  brushed,
+  halfOutline,
+  isInside,
+  outlineShare,
+  widestSpot,
+  type Outline,
+} from './outline';
+export { hasRelief, textureAt } from './texture';
 export { twinText, type TwinCoat, type TwinFacts } from './twins';

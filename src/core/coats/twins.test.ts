@@ -1,13 +1,22 @@
-import { twinText, type TwinCoat, type TwinFacts } from '.';
+import { PLAIN_AREA, twinText, type TwinCoat, type TwinFacts } from '.';
 
 const coat = (more: Partial<TwinCoat> = {}): TwinCoat => ({
   ...{ glazeId: 'sleeper', glazeKind: 'glaze', versionId: 'sleeper 1', method: 'dip', times: 1 },
-  ...{ side: 'outside', from: 0.1, to: 1, wiped: false, clay: null, firingId: null, area: null, not: [] },
+  ...{ side: 'outside', from: 0.1, to: 1, wiped: false, cover: null, clay: null, grams: null, pieces: null },
+  ...{ firingId: null, area: null, not: [] },
   ...more,
 });
 
 const piece = (more: Partial<TwinFacts> = {}): TwinFacts => ({
-  ...{ bodyId: 'red', form: 'tile', texture: {}, areas: [], roundCellId: null, coats: [coat()] },
+  ...{
+    bodyId: 'red',
+    form: 'tile',
+    formId: null,
+    texture: {},
+    areas: [],
+    roundCellId: null,
+    coats: [coat()],
+  },
   ...more,
 });
 
@@ -17,6 +26,9 @@ test('twins are equal in everything that decides how they come out', () => {
     {},
     { bodyId: 'white' },
     { form: 'cup' },
+    { formId: 'own' },
+    { coats: [coat({ grams: 3 })] },
+    { coats: [coat({ pieces: 3 })] },
     { texture: { outside: ['stamped'] } },
     { coats: [coat({ versionId: 'sleeper 2' })] },
     { coats: [coat({ method: 'spray' })] },
@@ -25,6 +37,12 @@ test('twins are equal in everything that decides how they come out', () => {
     { coats: [coat({ side: 'left' })] },
     { coats: [coat({ wiped: true })] },
     { coats: [coat({ clay: 'leather-hard' })] },
+    { areas: [{ ...PLAIN_AREA, name: 'fins', side: 'outside', from: 0.5, to: 1, bodyId: 'white' }] },
+    { areas: [{ ...PLAIN_AREA, name: 'fins', side: 'outside', from: 0.5, to: 1, texture: ['combed'] }] },
+    { areas: [{ ...PLAIN_AREA, name: 'fins', side: 'outside', from: 0.5, to: 1 }] },
+    { coats: [coat({ cover: { kind: 'fade', towards: 'rim' } })] },
+    { coats: [coat({ cover: { kind: 'pattern', name: 'dots', percent: 20 } })] },
+    { coats: [coat({ cover: { kind: 'pattern', name: 'dots', percent: 60 } })] },
     { coats: [coat(), liner] },
     { coats: [coat({ glazeKind: 'resist', from: 0.5 }), coat()] },
     { coats: [coat({ glazeKind: 'resist', from: 0.6 }), coat()] },

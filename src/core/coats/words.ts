@@ -1,5 +1,5 @@
 import { lengthOf, text, type Message, type Quantity } from '../units';
-import { formShape, reachMm, type ClayState, type Measures } from '../vocabulary';
+import { formShape, landmarkWords, reachMm, sideWord, type ClayState, type Measures } from '../vocabulary';
 import type { FiredAt } from './history';
 import type { Coat, Layer, Stack, Zone } from './model';
 import { sidesOf, zonesOf } from './zones';
@@ -115,7 +115,8 @@ function areasWords(coats: readonly Coat[], nameOf: (glaze: string) => string): 
 }
 
 function markWords(layer: Layer): string {
-  return layer.mark === 'wiped' ? ' (wiped back)' : '';
+  const words = [layer.mark === 'wiped' && 'wiped back', layer.cover].filter(Boolean);
+  return words.length ? ` (${words.join(', ')})` : '';
 }
 
 const THIRDS: readonly (readonly [number, number, string])[] = [
@@ -129,35 +130,17 @@ const THIRDS: readonly (readonly [number, number, string])[] = [
   [1 / 3, 1, 'upper two thirds'],
 ];
 
-/** The parts of a plate from its centre out, each up to a part of the way to the edge (judgement, common proportions). */
-const PLATE_PARTS = [
-  ['centre', 1 / 3],
-  ['well', 2 / 3],
-  ['flange', 0.92],
-  ['rim', 1],
-] as const;
-
-/** The parts of a plate that a band covers at least half of. @example partsOfPlate(0.66, 1) // 'flange and rim' */
-function partsOfPlate(from: number, to: number): string | undefined {
-  const parts = PLATE_PARTS.filter(([, end], i) => {
-    const start = PLATE_PARTS[i - 1]?.[1] ?? 0;
-    return Math.min(end, to) - Math.max(start, from) >= (end - start) / 2 - 1e-9;
-  });
-  const [first, last] = [parts[0]?.[0], parts.at(-1)?.[0]];
-  if (parts.length < 2) return first;
-  return parts.length === 2 ? `${first} and ${last}` : `${first} to ${last}`;
-}
-
 /**
  * Where a zone lies, in words a person at the bench would use.
  *
  * Bands within 4 % of a half or a third are named so; a narrow one at an end is the foot or the rim; a band
- * between others is the middle when it covers the centre; anything else is measured from the foot.
+ * between others is the middle when it covers the centre; anything else is measured from the foot, on bowls from the
+ * rim. Where the form has words for its parts (shoulder, neck), they stand before it.
  *
  * A zone of an area is named by it, and where a coat cuts it, measured too.
  *
- * @param piece whose band it is; on a plate bands are measured from the centre, and those of its upper face are named
- *   by its parts as well
+ * @param piece whose band it is; on a plate bands are measured from the centre, and those of its upper face only are
+ *   named by its parts
  * @example placeWords({ from: 0, to: 0.34 }, tile) // 'lower third'
  * @example placeWords({ from: 0.05, to: 1 }, tile) // 'from 0.5 cm above the foot to the rim'
  * @example placeWords({ from: 2 / 3, to: 1, side: 'inside' }, plate) // 'flange and rim, from 10.7 cm from the centre to the rim'
@@ -177,7 +160,9 @@ export function placeWords(
   if (area) return from === 0 && to === 1 ? area : text`${area}, ${bandWords({ from, to }, piece)}`;
   if (from === 0 && to === 1) return 'all over';
   const measured = bandWords({ from, to }, piece);
-  const part = formShape(piece.form).plan && side === 'inside' && partsOfPlate(from, to);
+  const shape = formShape(piece.form);
+  const part = shape.plan && side !== 'inside' ? '' : landmarkWords(shape, from, to);
+  if (measured === 'foot' || measured === 'rim') return part || measured;
   return part && part !== measured ? text`${part}, ${measured}` : measured;
 }
 
@@ -190,18 +175,30 @@ export function whereWords(
   zone: Pick<Zone, 'side' | 'from' | 'to'> & { readonly area?: string | null },
   piece: Measures,
 ): Message {
-  const side = zone.area || zone.side === 'outside' ? '' : `${zone.side}, `;
+  const side = zone.area || zone.side === 'outside' ? '' : `${sideWord(piece.form, zone.side)}, `;
   return text`${side}${placeWords(zone, piece)}`;
 }
 
 function bandWords({ from, to }: Pick<Zone, 'from' | 'to'>, piece: Measures): Message {
-  const { isFlat, foot, beyond } = formShape(piece.form).plan
-    ? { isFlat: true, foot: 'centre', beyond: 'from the centre' }
-    : { isFlat: false, foot: 'foot', beyond: 'above the foot' };
+  const { plan, fromRim } = formShape(piece.form);
   const near = THIRDS.find(([a, b]) => Math.abs(a - from) <= 0.04 && Math.abs(b - to) <= 0.04);
-  if (near && !isFlat) return near[2];
-  const [low, high] = [from, to].map((at) => lengthOf(at * reachMm(piece))) as [Quantity, Quantity];
-  if (from === 0) return to < 0.2 ? foot : text`up to ${high} ${beyond}`;
-  if (to === 1) return from > 0.8 ? 'rim' : text`from ${low} ${beyond} to the rim`;
-  return from < 0.5 && to > 0.5 && !isFlat ? 'middle' : text`from ${low} to ${high} ${beyond}`;
+  if (near && !plan) return near[2];
+  const [foot, beyond] = plan ? ['centre', 'from the centre'] : ['foot', 'above the foot'];
+  const reach = reachMm(piece);
+  const [low, high] = [from, to].map((at) => lengthOf(at * reach)) as [Quantity, Quantity];
+  if (from === 0 && to < 0.2) return foot;
+  if (to === 1 && from > 0.8) return 'rim';
+  if (fromRim) return belowRim(from, to, reach);
+  if (from === 0) return text`up to ${high} ${beyond}`;
+  if (to === 1) return text`from ${low} ${beyond} to the rim`;
+  return from < 0.5 && to > 0.5 && !plan ? 'middle' : text`from ${low} to ${high} ${beyond}`;
+}
+
+/** A band told from the rim down, as of bowls. */
+function belowRim(from: number, to: number, reach: number): Message {
+  const [far, near] = [from, to].map((at) => lengthOf((1 - at) * reach)) as [Quantity, Quantity];
+  if (to === 1) return text`rim, ${far} down`;
+  return from === 0
+    ? text`from the foot to ${near} below the rim`
+    : text`from ${near} to ${far} below the rim`;
 }

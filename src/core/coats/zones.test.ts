@@ -1,18 +1,23 @@
 import { METRIC, sayMessage } from '../units';
 import fc from 'fast-check';
-import { CLAY_STATES } from '../vocabulary';
+import { CLAY_STATES, type CoatCover } from '../vocabulary';
 import {
+  coreCoats,
   entryKey,
   groundOf,
+  headwordKey,
   headwordOf,
+  PLAIN_COAT,
   placeWords,
   rimFirst,
   sameStack,
+  stackWords,
   wareWords,
   zonesOf,
   type Area,
   type Coat,
   type Layer,
+  type WrittenCoat,
 } from '.';
 
 const coat = (glaze: string, from: number, to: number, times = 1, side: Coat['side'] = 'outside'): Coat => ({
@@ -131,6 +136,66 @@ test('a slip with nothing on it is the result, told apart by its coats, way and 
   expect(new Set(ladder.map(keyOf)).size).toBe(ladder.length);
 });
 
+describe('a coat that does not cover its band', () => {
+  const written = (more: Partial<WrittenCoat>): WrittenCoat => ({
+    ...PLAIN_COAT,
+    ...{ glazeId: 'A', glazeKind: 'glaze', method: 'dip', times: 1, side: 'outside', from: 0.2, to: 0.8 },
+    ...more,
+  });
+  const stretches = (...coats: WrittenCoat[]) =>
+    zonesOf(coats.flatMap((one) => coreCoats(one))).map(({ from, to, stack }) => [
+      Number(from.toFixed(3)),
+      Number(to.toFixed(3)),
+      stackWords(stack, (id) => id),
+    ]);
+
+  test('with slanting edges is whole only where it is so all round; at rim and foot there is no edge', () => {
+    const slope = (rise: number, more: Partial<WrittenCoat> = {}) =>
+      stretches(written({ cover: { kind: 'slope', rise }, ...more }));
+    expect(slope(0.1)).toEqual([
+      [0, 0.2, 'bare'],
+      [0.2, 0.3, 'A once (partly)'],
+      [0.3, 0.7, 'A once'],
+      [0.7, 0.8, 'A once (partly)'],
+      [0.8, 1, 'bare'],
+    ]);
+    expect(slope(0.3, { from: 0, to: 1 })).toEqual([[0, 1, 'A once']]);
+    expect(slope(0.3, { to: 1 })).toEqual([
+      [0, 0.2, 'bare'],
+      [0.2, 0.5, 'A once (partly)'],
+      [0.5, 1, 'A once'],
+    ]);
+    expect(slope(0.4)[1]).toEqual([0.2, 0.8, 'A once (partly)']);
+  });
+
+  test('in a pattern or fading is a headword and an entry of its own, and no coat merges with it', () => {
+    const pattern = { kind: 'pattern', name: 'dots', percent: 20 } as const;
+    expect(stretches(written({ from: 0, to: 1 }), written({ from: 0, to: 1, cover: pattern }))).toEqual([
+      [0, 1, 'A once, then A once (partly)'],
+    ]);
+    const covers: (CoatCover | null)[] = [null, pattern, { kind: 'fade', towards: 'rim' }];
+    const stacks = covers.map((cover) => zonesOf(coreCoats(written({ from: 0, to: 1, cover })))[0]!.stack);
+    const row = { cone: '6', atmosphere: 'oxidation' } as const;
+    const keys = stacks.map((stack) => entryKey({ ...groundOf('red', stack), ...row, history: [row] }));
+    expect(new Set(keys).size).toBe(3);
+    expect(stacks.map(headwordKey)).toEqual(['A', 'A!partly', 'A!fading']);
+    // A slip in places is no ground of what lies on it.
+    expect(groundOf('red', [{ glaze: 's', times: 1, slip: true, cover: 'partly' }]).ground.slips).toEqual([]);
+  });
+
+  test('of wax lets what comes after it stay between its lines', () => {
+    const wax = (cover: CoatCover | null) =>
+      written({ glazeId: 'wax', glazeKind: 'resist', from: 0, to: 1, cover });
+    const over = written({ from: 0, to: 1 });
+    const lines = { kind: 'pattern', name: 'lines', percent: 30 } as const;
+    expect(stretches(wax(lines), over)).toEqual([[0, 1, 'A once (partly)']]);
+    expect([stretches(wax(null), over), stretches(wax(lines), wax(null), over)]).toEqual([
+      [[0, 1, 'bare']],
+      [[0, 1, 'bare']],
+    ]);
+  });
+});
+
 test('what lies over wax is not there, and the wax leaves no layer; in the next firing it is burnt away', () => {
   const wax = { ...coat('wax', 0, 0.2), mark: 'resist' } as const;
   const said = (...coats: Coat[]) =>
@@ -218,6 +283,24 @@ test('zones are named as people say them', () => {
     'rim',
     'well to rim, from 4 cm from the centre to the rim',
     'centre',
+  ]);
+  const [bowl, bottle] = [
+    { form: 'bowl', heightMm: 70, widthMm: 150 },
+    { form: 'bottle', heightMm: 250, widthMm: 105 },
+  ] as const;
+  const on = (piece: typeof bowl | typeof bottle, from: number, to: number) =>
+    sayMessage(placeWords({ from, to }, piece), METRIC);
+  expect([on(bowl, 0.57, 1), on(bowl, 0.45, 0.57), on(bowl, 0, 0.57), on(bowl, 0.95, 1)]).toEqual([
+    'rim, 3 cm down',
+    'from 3 cm to 3.9 cm below the rim',
+    'from the foot to 3 cm below the rim',
+    'rim',
+  ]);
+  expect([on(bottle, 0, 0.05), on(bottle, 0.7, 1), on(bottle, 0.52, 0.66), on(bottle, 0.96, 1)]).toEqual([
+    'foot',
+    'neck and rim, upper third',
+    'shoulder, from 13 cm to 16.5 cm above the foot',
+    'rim',
   ]);
 });
 

@@ -1,5 +1,5 @@
 import { SIDES, type Side } from '../vocabulary';
-import type { Area, Coat, Layer, Stack, Zone } from './model';
+import type { Area, Coat, Cover, Layer, Stack, Zone } from './model';
 
 /**
  * Two edges closer than this, as a fraction of the side, are one edge: 0.1 + 0.2 touches 0.3.
@@ -136,6 +136,7 @@ function sameLayer(a: Layer, b: Layer): boolean {
     a.glaze === b.glaze &&
     a.way === b.way &&
     a.mark === b.mark &&
+    a.cover === b.cover &&
     Boolean(a.slip) === Boolean(b.slip) &&
     (a.firing ?? 0) === (b.firing ?? 0)
   );
@@ -184,11 +185,14 @@ function edgesOf(
 /** The layers of coats; what was laid over a resist in the same firing did not stay. */
 function stackOf(coats: readonly Coat[]): Stack {
   const layers: Layer[] = [];
-  const resisted = new Set<number>();
+  const resisted = new Map<number, Cover | null>();
   for (const coat of coats) {
-    if (coat.mark === 'resist') resisted.add(coat.firing ?? 0);
-    if (resisted.has(coat.firing ?? 0)) continue;
-    const layer = layerOf(coat);
+    const firing = coat.firing ?? 0;
+    if (coat.mark === 'resist' && resisted.get(firing) !== null) resisted.set(firing, coat.cover ?? null);
+    const heldOff = resisted.get(firing);
+    if (coat.mark === 'resist' || heldOff === null) continue;
+    // Between the lines of a resist in a pattern it stays.
+    const layer = layerOf(heldOff ? { ...coat, cover: 'partly' } : coat);
     const below = layers.at(-1);
     if (below && sameLayer(below, layer))
       layers[layers.length - 1] = { ...below, times: below.times + layer.times };
@@ -197,7 +201,7 @@ function stackOf(coats: readonly Coat[]): Stack {
   return layers;
 }
 
-function layerOf({ glaze, times, way, slip, clay, mark, firing }: Coat): Layer {
+function layerOf({ glaze, times, way, slip, clay, mark, cover, firing }: Coat): Layer {
   return {
     glaze,
     times,
@@ -205,6 +209,7 @@ function layerOf({ glaze, times, way, slip, clay, mark, firing }: Coat): Layer {
     ...(slip && { slip }),
     ...(clay && { clay }),
     ...(mark === 'wiped' && { mark }),
+    ...(cover && { cover }),
     ...(firing && { firing }),
   };
 }

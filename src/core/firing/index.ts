@@ -90,6 +90,7 @@ export {
   type Spot,
   type Standing,
 } from './shelf';
+export { pastConeWarnings, type HeatedPiece } from './pastCone';
 export {
   clashesOf,
   firstSlot,

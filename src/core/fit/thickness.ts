@@ -19,19 +19,23 @@ export const COAT_THICKNESS = {
   trailed: null,
   sponged: null,
   inlaid: null,
+  scattered: null,
+  dusted: null,
+  applied: null,
 } as const satisfies Readonly<Record<Way, CoatThickness | null>>;
 
 /**
  * Estimated fired thickness of a stack, mm; slips and wiped coats count for nothing.
  *
- * @returns null when a layer was laid on in a way whose thickness is not known
+ * @returns null when a layer was laid on in a way whose thickness is not known, or does not cover its stretch
  * @example firedThickness([{ glaze: 'Lamp Clear', times: 2, way: 'dipped' }]) // 0.6
  * @example firedThickness([{ glaze: 'Lamp Clear', times: 2, way: 'sprayed' }]) // null
  */
 export function firedThickness(stack: Stack): number | null {
   let sum = 0;
-  for (const { slip, mark, way = 'dipped', times } of stack) {
+  for (const { slip, mark, cover, way = 'dipped', times } of stack) {
     if (slip || mark) continue;
+    if (cover) return null;
     const one = COAT_THICKNESS[way];
     if (!one) return null;
     sum += times * one.fired;

@@ -20,6 +20,17 @@ export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved 
 export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
 export { spreadTwins, type Placed, type ToPlace } from './load';
 export { codeOf, MOST_CELLS, type Cell, type CellLayer, type Corner, type Plan } from './model';
-export { loadsOf, needsOf, POROUS_DENSITY, stripsOfRing, type Needs, type TileSize } from './needs';
+export {
+  gramsOfRing,
+  loadsOf,
+  needsOf,
+  piecesOfBag,
+  POROUS_DENSITY,
+  stripsOfRing,
+  USUAL_RING,
+  type Needs,
+  type Ring,
+  type TileSize,
+} from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
-export { makeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';
+export { makeAgain, type MakeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';

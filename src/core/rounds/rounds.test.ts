@@ -18,6 +18,8 @@ import {
   pourPlan,
   provedBy,
   spreadTwins,
+  gramsOfRing,
+  piecesOfBag,
   stripsOfRing,
   triaxial,
   worthOf,
@@ -152,13 +154,30 @@ describe('pouring by volume', () => {
 });
 
 test('needs: pieces with twins, strips of a ring, glaze by area and thickness, room and loads', () => {
-  const needs = needsOf(overlapGrid([A, B]).cells, 2, { heightMm: 100, widthMm: 60 });
+  const size = { heightMm: 100, widthMm: 60 };
+  const needs = needsOf(overlapGrid([A, B]).cells, 2, size, { isWaxed: true });
   expect(needs.pieces).toBe(8);
   // A face of 60 cm² × 0.06 cm × 1.45 g/cm³ is 5.22 g a dip; A lies once alone and once in each of two overlaps.
   expect(needs.glazeGrams.A).toBeCloseTo(5.22 * 3 * 2, 2);
-  expect(stripsOfRing(1500, { heightMm: 90, widthMm: 45 })).toBe(21);
+  // Both faces and the edges of a tile of 7 mm: 2 × 60 + 2 × (10 + 6) × 0.7 = 142 cm², 2.4 faces.
+  const dipped = needsOf(overlapGrid([A, B]).cells, 2, size);
+  expect(dipped.glazeGrams.A! / needs.glazeGrams.A!).toBeCloseTo(2.4, 9);
+  expect([needs.rings, needs.clayGrams]).toEqual([0, expect.closeTo(8 * 60 * 0.7 * 1.9, 6)]);
   expect(loadsOf(needs.shelfCm2, { litres: 190, shelves: 4 })).toBe(1);
   expect(loadsOf(20_000, { litres: 190, shelves: 4 })).toBe(3);
+});
+
+test('strips of a ring by its girth, its clay by wall and foot, pieces of a bag', () => {
+  const ring = { diameterMm: 300, flangeMm: 30 };
+  // 942 mm around: 20 strips of 45 mm and a rest.
+  expect(stripsOfRing(ring, 45)).toBe(20);
+  expect(stripsOfRing({ ...ring, diameterMm: 450 / Math.PI }, 45)).toBe(10);
+  // 94.2 cm × (9 + 3) cm × 0.7 cm × 1.9 g/cm³, and a tenth for trimming.
+  expect(gramsOfRing(ring, 90)).toBeCloseTo(Math.PI * 30 * 12 * 0.7 * 1.9 * 1.1, 6);
+  const needs = needsOf(overlapGrid([A, B]).cells, 6, { heightMm: 90, widthMm: 45 }, { ring });
+  expect([needs.pieces, needs.strips, needs.rings]).toEqual([24, 20, 2]);
+  expect(needs.clayGrams).toBeCloseTo(2 * needs.ringGrams, 9);
+  expect([piecesOfBag(12_500, 420), piecesOfBag(12_500, 0)]).toEqual([29, 0]);
 });
 
 describe('a factorial', () => {

@@ -264,3 +264,12 @@ export function lookAlikesOf(defect: Defect): Defect[] {
 
 /** All defect ids, for schemas and columns. */
 export const DEFECT_IDS = DEFECTS.map(({ id }) => id) as [DefectId, ...DefectId[]];
+
+/** What a maker may want of a glaze, by the defect that it otherwise is. */
+export const WANTED_EFFECTS = {
+  crazing: 'crackle',
+  running: 'runs',
+  'colour-shift': 'blush',
+  pitting: 'craters',
+  crawling: 'lichen',
+} as const satisfies Readonly<Partial<Record<DefectId, string>>>;

@@ -1,8 +1,6 @@
 import type { Side } from './coats';
-
-/** The forms a piece can have. */
-export const FORMS = ['tile', 'ring strip', 'arch', 'cup', 'bowl', 'plate', 'other'] as const;
-export type Form = (typeof FORMS)[number];
+import { FORM_FACTS, type Form, type FormPart, type Landmark, type StandingPart } from './formLibrary';
+import { halfWidthOf, type Profile } from './profile';
 
 /** What a photo shows of a piece. */
 export const VIEWS = ['outside', 'inside', 'from above', 'underside', 'area'] as const;
@@ -14,95 +12,40 @@ export interface FormShape {
   readonly widthMm: number;
   /** Whether it is a test glazed on its face, and not a vessel. */
   readonly isFlat: boolean;
-  /** Depth on a kiln shelf, standing upright with what holds it up, mm (judgement); null when it covers a circle. */
+  /** Depth on a kiln shelf, standing upright with what holds it up, mm; null when it covers a circle. */
   readonly shelfDepthMm: number | null;
   /** Sides that take coats when the piece is not split. */
   readonly sides: readonly Side[];
   readonly canSplit: boolean;
   /** Whether it is drawn from above, as rings from the centre (0) to the rim (1). */
   readonly plan: boolean;
+  /** Whether its foot catches what runs down. */
+  readonly catches: boolean;
+  /** Whether its bands are told from the rim down. */
+  readonly fromRim: boolean;
+  readonly landmarks: readonly Landmark[];
+  readonly parts: readonly FormPart[];
+  readonly profile: Profile;
   /** Half the width at a height, both as fractions: height 0 = foot, 1 = rim; width 1 = the widest. */
   readonly halfWidth: (height: number) => number;
 }
 
-const straight = () => 1;
+const VESSEL: readonly Side[] = ['outside', 'inside'];
 
-const SHAPES: Readonly<Record<Form, FormShape>> = {
-  tile: {
-    heightMm: 100,
-    widthMm: 60,
-    isFlat: true,
-    shelfDepthMm: 25,
-    sides: ['outside'],
-    canSplit: true,
-    plan: false,
-    halfWidth: straight,
-  },
-  'ring strip': {
-    heightMm: 90,
-    widthMm: 45,
-    isFlat: true,
-    shelfDepthMm: 30,
-    sides: ['outside'],
-    canSplit: true,
-    plan: false,
-    // The foot flange of the thrown ring, an upside-down T in section.
-    halfWidth: (t) => (t < 0.08 ? 1 : 0.9 - 0.04 * t),
-  },
-  arch: {
-    heightMm: 80,
-    widthMm: 60,
-    isFlat: true,
-    shelfDepthMm: 45,
-    sides: ['outside'],
-    canSplit: true,
-    plan: false,
-    halfWidth: (t) => (t < 0.6 ? 1 : Math.sqrt(Math.max(0.06, 1 - ((t - 0.6) / 0.42) ** 2))),
-  },
-  cup: {
-    heightMm: 90,
-    widthMm: 80,
-    isFlat: false,
-    shelfDepthMm: null,
-    sides: ['outside', 'inside'],
-    canSplit: false,
-    plan: false,
-    halfWidth: (t) => (t < 0.05 ? 0.68 : 0.74 + 0.26 * Math.sin((Math.min(1, t * 1.15) * Math.PI) / 2)),
-  },
-  bowl: {
-    heightMm: 70,
-    widthMm: 150,
-    isFlat: false,
-    shelfDepthMm: null,
-    sides: ['outside', 'inside'],
-    canSplit: false,
-    plan: false,
-    halfWidth: (t) => (t < 0.08 ? 0.4 : 0.38 + 0.62 * Math.sin((t * Math.PI) / 2) ** 0.8),
-  },
-  plate: {
-    heightMm: 220,
-    widthMm: 220,
-    isFlat: false,
-    shelfDepthMm: null,
-    sides: ['inside', 'outside'],
-    canSplit: false,
-    plan: true,
-    halfWidth: straight,
-  },
-  other: {
-    heightMm: 120,
-    widthMm: 90,
-    isFlat: false,
-    shelfDepthMm: null,
-    sides: ['outside', 'inside'],
-    canSplit: true,
-    plan: false,
-    halfWidth: (t) => 0.72 + 0.28 * Math.sin(Math.PI * (0.15 + 0.7 * t)),
-  },
-};
+const SHAPES = Object.fromEntries(
+  Object.entries(FORM_FACTS).map(([form, facts]): [string, FormShape] => [
+    form,
+    {
+      ...{ canSplit: false, plan: false, catches: false, fromRim: false, landmarks: [], parts: [] },
+      ...{ sides: VESSEL, isFlat: facts.shelfDepthMm !== undefined, halfWidth: halfWidthOf(facts.profile) },
+      ...facts,
+      shelfDepthMm: facts.shelfDepthMm ?? null,
+    },
+  ]),
+) as Readonly<Record<Form, FormShape>>;
 
 /**
- * The drawing and the usual size of a form.
+ * The drawing and the usual size of a form of the library.
  *
  * For a plate the height is the length of its profile from centre to rim twice over: its diameter.
  *
@@ -112,9 +55,45 @@ export function formShape(form: Form): FormShape {
   return SHAPES[form];
 }
 
-/** What a piece measures, as far as its bands are concerned. */
-export interface Measures {
+/** How thick a handle is, as a share of the width of its body (judgement). */
+export const HANDLE_THICKNESS = 0.13;
+
+/** A place beside the axis of a form: half widths to the right, and height, as of its profile. */
+export type BesideAxis = readonly [x: number, height: number];
+
+/**
+ * The middle line of a handle as a cubic Bézier curve: out of the wall at its upper end, back into it at its lower.
+ *
+ * @returns where it begins, two points that draw it out, where it ends
+ */
+export function handleCurve(
+  { halfWidth }: Pick<FormShape, 'halfWidth'>,
+  { from, to, reach }: StandingPart,
+): readonly [BesideAxis, BesideAxis, BesideAxis, BesideAxis] {
+  const out = halfWidth((from + to) / 2) + reach * 1.05;
+  return [
+    [halfWidth(to), to],
+    [out, to + 0.02],
+    [out, from + 0.04],
+    [halfWidth(from), from],
+  ];
+}
+
+/** A form, with a silhouette of its own where the studio drew one. */
+export interface Shaped {
   readonly form: Form;
+  /** Null or nothing for that of the library. */
+  readonly profile?: Profile | null;
+}
+
+/** The form of a piece as it is drawn: that of the library with the piece's own silhouette, which has no parts. */
+export function shapeOf({ form, profile }: Shaped): FormShape {
+  const shape = SHAPES[form];
+  return profile ? { ...shape, profile, halfWidth: halfWidthOf(profile), parts: [] } : shape;
+}
+
+/** What a piece measures, as far as its bands are concerned. */
+export interface Measures extends Shaped {
   readonly heightMm: number;
   readonly widthMm: number;
 }
@@ -132,6 +111,29 @@ export function standingMm({ form, heightMm }: Pick<Measures, 'form' | 'heightMm
   return SHAPES[form].plan ? PLATE_LIES_MM : heightMm;
 }
 
-/** The forms that rounds lay out tests on. */
+/**
+ * The landmarks of a form that a band covers at least half of, in words; empty where it has none.
+ *
+ * @example landmarkWords(formShape('plate'), 0.66, 1) // 'flange and rim'
+ */
+export function landmarkWords({ landmarks }: Pick<FormShape, 'landmarks'>, from: number, to: number): string {
+  const names = landmarks
+    .filter((mark) => {
+      const shared = Math.min(mark.to, to) - Math.max(mark.from, from);
+      return shared >= (mark.to - mark.from) / 2 - 1e-9;
+    })
+    .map(({ name }) => name);
+  if (names.length < 3) return names.join(' and ');
+  return `${names[0]} to ${names.at(-1)}`;
+}
+
+/** What a side of a form is called: a test that is glazed on two faces has a front and a back. */
+export function sideWord(form: Form, side: Side): string {
+  const { isFlat, sides } = SHAPES[form];
+  if (!isFlat || !sides.includes('inside')) return side;
+  return side === 'inside' ? 'back' : side === 'outside' ? 'front' : side;
+}
+
+/** The forms that rounds lay out tests on by their cells. */
 export const ROUND_FORMS = ['tile', 'ring strip'] as const satisfies readonly Form[];
 export type RoundForm = (typeof ROUND_FORMS)[number];

@@ -10,6 +10,10 @@ export type Movement = (typeof MOVEMENTS)[number];
 export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'] as const;
 export type Fate = (typeof FATES)[number];
 
+/** What was done to a piece after its last firing. */
+export const AFTER_WORK = ['ground', 'polished', 'cold finish', 'glued', 'posted'] as const;
+export type AfterWork = (typeof AFTER_WORK)[number];
+
 /** The place of a defect that is the piece's own fault and not of the glazes on it. */
 export const ITSELF = 'the piece itself';
 

@@ -5,10 +5,14 @@ import {
   FIRING_EVENTS,
   FORMS,
   formShape,
+  halfWidthOf,
   lookAlikesOf,
   reachMm,
+  sideWord,
   standingMm,
   type FiringEvent,
+  type Form,
+  type Profile,
 } from '.';
 
 /** Every list of words by its name. */
@@ -53,4 +57,59 @@ test('a form has sides that can be glazed, and a flat one stands on the shelf by
     expect([form, sides.length > 0, heightMm > 0, widthMm > 0]).toEqual([form, true, true, true]);
     expect([form, shelfDepthMm !== null]).toEqual([form, isFlat]);
   }
+});
+
+test('a silhouette is as wide as it says at its widest, rises, and its words leave no gap', () => {
+  for (const form of FORMS) {
+    const { profile, landmarks, halfWidth } = formShape(form);
+    const heights = profile.map(([height]) => height);
+    expect([form, heights]).toEqual([form, [...new Set(heights)].sort((a, b) => a - b)]);
+    expect([form, heights[0], heights.at(-1)]).toEqual([form, 0, 1]);
+    const widths = Array.from({ length: 201 }, (_, i) => halfWidth(i / 200));
+    expect([form, Math.max(...widths)]).toEqual([form, expect.closeTo(1, 2)]);
+    expect([form, Math.min(...widths) > 0]).toEqual([form, true]);
+    landmarks.forEach(({ from, to }, i) =>
+      expect([form, from, to > from]).toEqual([form, landmarks[i - 1]?.to ?? 0, true]),
+    );
+    if (landmarks.length) expect([form, landmarks.at(-1)!.to]).toEqual([form, 1]);
+  }
+});
+
+test('a curve goes through its points and never swings beyond the two it is between', () => {
+  const neck: Profile = [
+    [0, 0.8],
+    [0.4, 1],
+    [0.5, 0.3],
+    [0.9, 0.3],
+    [1, 0.5],
+  ];
+  const at = halfWidthOf(neck);
+  for (const [height, width] of neck) expect(at(height)).toBeCloseTo(width, 12);
+  for (let i = 0; i <= 500; i++) {
+    const height = i / 500;
+    const next = Math.max(
+      1,
+      neck.findIndex(([end]) => end >= height),
+    );
+    const [low, high] = [neck[next - 1]![1], neck[next]![1]].sort((a, b) => a - b);
+    expect(at(height)).toBeGreaterThanOrEqual(low! - 1e-12);
+    expect(at(height)).toBeLessThanOrEqual(high! + 1e-12);
+  }
+  expect([
+    at(-1),
+    at(2),
+    halfWidthOf([
+      [0, 1],
+      [1, 0],
+    ])(0.25),
+  ]).toEqual([0.8, 0.5, 0.75]);
+});
+
+test('what a test that is glazed on both faces calls them', () => {
+  const words = (form: Form) => (['outside', 'inside', 'left'] as const).map((side) => sideWord(form, side));
+  expect(words('ring strip')).toEqual(['front', 'back', 'left']);
+  expect([words('tile'), words('bowl')]).toEqual([
+    ['outside', 'inside', 'left'],
+    ['outside', 'inside', 'left'],
+  ]);
 });

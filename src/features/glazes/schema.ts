@@ -1,6 +1,6 @@
 import { heldText, shortFigures, text, volumeOf } from '@/core/units';
 import { z } from 'zod';
-import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
+import { GLAZE_KINDS, METHODS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 import { isOxide } from '@/core/chemistry';
 import { readAnalysis } from './model/analysisText';
@@ -15,6 +15,13 @@ export const glazeSchema = z.object({
   movement: z.enum(MOVEMENTS).nullable(),
   opaque: z.boolean().nullable(),
   decorative: z.boolean(),
+  usualMethod: z.enum(METHODS).nullable().default(null),
+  usualTimes: z
+    .int('Whole times only.')
+    .min(1, 'At least once.')
+    .max(30, 'More than 30 times?')
+    .nullable()
+    .default(null),
   advice: z.string().trim().max(2000, 'At most 2000 characters.'),
   caution: z.string().trim().max(2000, 'At most 2000 characters.'),
 });

@@ -2,27 +2,39 @@
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
 import { hasRole } from '@/records/people';
-import { db, Refusal, store } from '@/records/platform';
+import { ensureMixedBody } from '@/records/materials';
+import { db, inTransaction, Refusal, store } from '@/records/platform';
 import {
   changePhoto,
   choosePhoto,
   correctPiece,
+  joinSet,
+  leaveSet,
   movePhoto,
   removePhoto,
+  saveForm,
   savePieces,
+  saveWare,
+  setFormEnded,
   setMaker,
   setPhotoTime,
 } from '@/records/pieces';
 import {
   changedPhotoSchema,
   correctedPieceSchema,
+  endedFormSchema,
+  joinSetSchema,
   lateLookSchema,
+  leaveSetSchema,
   makerOfPieceSchema,
   movedPhotoSchema,
+  mixedClaySchema,
   newPieceSchema,
   photoIdSchema,
   photoTimeSchema,
   removedPhotoSchema,
+  saveFormSchema,
+  wareSchema,
 } from './schema';
 import { recordPiece } from '@/records/openings';
 
@@ -30,13 +42,18 @@ const ofPhoto = ({ id }: { readonly id: string }) => ({ photoIds: [id] });
 
 /** Saves a piece and its twins; gives their numbers back. A teacher may write down what somebody else made. */
 export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (member, asked) => {
-  const { ids, draft, makerId, modelId, series } = asked;
+  const { ids, draft, makerId, modelId, series, setWith } = asked;
   if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
     throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
-  return savePieces(db(), member.id, draft, ids, {
-    makerId,
-    modelId,
-    series: series === null ? null : { prefix: series },
+  return inTransaction(db(), async (trx) => {
+    const made = await savePieces(trx, member.id, draft, ids, {
+      makerId,
+      modelId,
+      series: series === null ? null : { prefix: series },
+    });
+    if (setWith !== null)
+      for (const { id } of made) await joinSet(trx, member.id, { pieceId: id, label: setWith });
+    return made;
   });
 });
 
@@ -51,6 +68,61 @@ export const giveToMaker = action(
   },
   ({ pieceId }) => ({ pieceIds: [pieceId] }),
 );
+
+/** Says what a piece is as ware: for whom, what was done to it, whether it is liked. */
+export const sayWare = action(
+  'sayWare',
+  wareSchema,
+  async (member, said) => {
+    await saveWare(db(), member.id, said);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
+);
+
+/** Puts a piece into one set with another. */
+export const addToSet = action(
+  'addToSet',
+  joinSetSchema,
+  async (member, said) => {
+    await joinSet(db(), member.id, said);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
+);
+
+/** Takes a piece out of its set. */
+export const takeOutOfSet = action(
+  'takeOutOfSet',
+  leaveSetSchema,
+  async (member, { pieceId }) => {
+    await leaveSet(db(), member.id, pieceId);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
+);
+
+/** Finds or makes the clay that is made of others; gives its id back. */
+export const mixClay = action('mixClay', mixedClaySchema, async (member, mix) =>
+  ensureMixedBody(db(), member.id, mix),
+);
+
+/** Adds a form of the studio's own, or changes one. */
+export const saveFormCard = action('saveFormCard', saveFormSchema, async (member, { form, version }) => {
+  await saveForm(db(), member.id, form, version);
+  refresh();
+  return null;
+});
+
+/** Takes a form out of the list, or puts it back. */
+export const endForm = action('endForm', endedFormSchema, async (member, { id, isEnded }) => {
+  await setFormEnded(db(), member.id, id, isEnded);
+  refresh();
+  return null;
+});
 
 /** Corrects a piece. */
 export const saveCorrection = action(

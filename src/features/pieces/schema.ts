@@ -1,6 +1,17 @@
 import { heldText, lengthOf, text } from '@/core/units';
 import { z } from 'zod';
-import { CLAY_STATES, FORMS, METHODS, READING_STAGES, SIDES, TEXTURES, VIEWS } from '@/core/vocabulary';
+import {
+  AFTER_WORK,
+  CLAY_MIXES,
+  CLAY_STATES,
+  DEFECT_IDS,
+  FORMS,
+  METHODS,
+  READING_STAGES,
+  SIDES,
+  TEXTURES,
+  VIEWS,
+} from '@/core/vocabulary';
 import { EDGE_TOLERANCE } from '@/core/coats';
 import { photoLabelsSchema } from '@/features/shared/photoSchema';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
@@ -11,15 +22,54 @@ const fraction = z
   .min(0, 'Type a length from the foot up.')
   .max(1, 'Cannot end above the rim.');
 
+/** A size of a piece, mm. */
+const lengthMm = (missing: string) =>
+  z
+    .number(missing)
+    .min(5, heldText(text`At least ${lengthOf(5)}.`))
+    .max(2000, heldText(text`At most ${lengthOf(2000)}.`));
+
 const areaName = z.string().trim().min(1, 'Type a name.').max(40, 'At most 40 letters.');
+
+/** A place on the drawing of a side; a hand goes over its edge. */
+const drawnAt = z.number().min(-1).max(2);
 
 /** A named part beside the bands. */
 const areaSchema = z
-  .object({ name: areaName, side: z.enum(SIDES).nullable(), from: fraction, to: fraction })
+  .object({
+    ...{ name: areaName, side: z.enum(SIDES).nullable(), from: fraction, to: fraction },
+    bodyId: idSchema.nullable().default(null),
+    texture: z.array(z.enum(TEXTURES)).max(TEXTURES.length).default([]),
+    share: z
+      .number('Type a number.')
+      .gt(0, 'More than nothing.')
+      .max(1, 'At most 100 %.')
+      .nullable()
+      .default(null),
+    outline: z
+      .array(z.tuple([drawnAt, drawnAt]))
+      .min(3)
+      .max(400)
+      .nullable()
+      .default(null),
+  })
   .refine((area) => area.to - area.from > EDGE_TOLERANCE, {
     path: ['to'],
     message: 'The upper edge must lie above the lower one.',
   });
+
+const coverSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('pattern'),
+    name: z.string().trim().min(1, 'Name the pattern.').max(40, 'At most 40 letters.'),
+    percent: z.number('Type a number.').gt(0, 'More than nothing.').lt(100, 'Less than all of it.'),
+  }),
+  z.object({ kind: z.literal('fade'), towards: z.enum(['rim', 'foot']) }),
+  z.object({
+    kind: z.literal('slope'),
+    rise: z.number('Type a length.').gt(0, 'More than nothing.').max(1, 'At most the height of the piece.'),
+  }),
+]);
 
 export const coatSchema = z
   .object({
@@ -35,6 +85,14 @@ export const coatSchema = z
     dryBefore: z.boolean().nullable(),
     clay: z.enum(CLAY_STATES).nullable().default(null),
     wiped: z.boolean(),
+    cover: coverSchema.nullable().default(null),
+    grams: z.number().gt(0, 'More than nothing.').max(5000, 'More than 5000 g?').nullable().default(null),
+    pieces: z
+      .int('Whole pieces only.')
+      .min(1, 'At least one.')
+      .max(500, 'More than 500?')
+      .nullable()
+      .default(null),
     firingId: idSchema.nullable(),
     area: areaName.nullable().default(null),
     not: z.array(areaName).max(12).default([]),
@@ -44,21 +102,27 @@ export const coatSchema = z
     message: 'The upper edge must lie above the lower one.',
   });
 
+/** A silhouette: heights rise from the foot to the rim. */
+export const profileSchema = z
+  .array(z.tuple([z.number().min(0).max(1), z.number().gt(0).max(1)]))
+  .min(2, 'At least two points.')
+  .max(40, 'At most 40 points.')
+  .refine((points) => points.every(([height], i) => i === 0 || height > points[i - 1]![0]), {
+    message: 'Each point lies above the one before.',
+  });
+
 export const pieceSchema = z
   .object({
     form: z.enum(FORMS),
-    heightMm: z
-      .number('Type a height.')
-      .min(5, heldText(text`At least ${lengthOf(5)}.`))
-      .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
-    widthMm: z
-      .number('Type a width.')
-      .min(5, heldText(text`At least ${lengthOf(5)}.`))
-      .max(2000, heldText(text`At most ${lengthOf(2000)}.`)),
+    formId: idSchema.nullable().default(null),
+    profile: profileSchema.nullable().default(null),
+    heightMm: lengthMm('Type a height.'),
+    widthMm: lengthMm('Type a width.'),
     bodyId: z.string().min(1, 'Choose a clay.').pipe(idSchema),
     split: z.boolean(),
     texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
     areas: z.array(areaSchema).max(12, 'At most 12 areas.').default([]),
+    wanted: z.array(z.enum(DEFECT_IDS)).max(8).default([]),
     note: z.string().max(4000, 'At most 4000 characters.'),
     coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
   })
@@ -84,14 +148,81 @@ export const newPieceSchema = z.object({
   modelId: idSchema.nullable().default(null),
   /** The letters of the series that their numbers come from; null for the usual one. */
   series: z.string().max(12).nullable().default(null),
+  /** The number of the piece that they belong together with. */
+  setWith: z.string().max(24).nullable().default(null),
 });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
+
+/** What is said of a piece as ware; what is left out stays as it was. */
+export const wareSchema = z.object({
+  pieceId: idSchema,
+  said: z
+    .object({
+      owner: z.string().trim().max(120, 'At most 120 letters.'),
+      promisedBy: z.iso.date('Choose a day.').nullable(),
+      price: z.string().trim().max(40, 'At most 40 letters.'),
+      isSold: z.boolean(),
+      isForDisplay: z.boolean(),
+      after: z.array(z.enum(AFTER_WORK)).max(AFTER_WORK.length),
+    })
+    .partial(),
+  isLiked: z.boolean().optional(),
+});
+
+export const leaveSetSchema = z.object({ pieceId: idSchema });
+export const joinSetSchema = leaveSetSchema.extend({
+  label: z.string().trim().min(1, 'Type the number of a piece.').max(24, 'At most 24 letters.'),
+});
+
+export const mixedClaySchema = z
+  .object({
+    how: z.enum(CLAY_MIXES),
+    bodyIds: z.array(idSchema).min(1, 'Choose a clay.').max(4, 'At most four clays.'),
+    stain: z.string().trim().min(1, 'What is stirred in?').max(60, 'At most 60 letters.').nullable(),
+    percent: z.number('Type a number.').gt(0, 'More than nothing.').max(50, 'At most 50 %.').nullable(),
+  })
+  .superRefine(({ how, bodyIds, stain, percent }, context) => {
+    const refuse = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (how === 'stained') {
+      if (bodyIds.length > 1) refuse('bodyIds', 'One clay is stained.');
+      if (stain === null) refuse('stain', 'What is stirred in?');
+      if (percent === null) refuse('percent', 'Type a number.');
+    } else if (new Set(bodyIds).size < 2) refuse('bodyIds', 'Choose two different clays.');
+  });
+
+const formSizeMm = z.number().gt(0, 'More than nothing.').max(2000, 'Too large.').nullable();
+const formSizeSchema = z.object({ heightMm: formSizeMm, widthMm: formSizeMm });
+export const studioFormSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(80, 'At most 80 letters.'),
+  form: z.enum(FORMS),
+  profile: profileSchema,
+  heightMm: lengthMm('Type a height.'),
+  widthMm: lengthMm('Type a width.'),
+  clayGrams: z.number().gt(0, 'More than nothing.').max(50_000, 'Too heavy.').nullable(),
+  sizes: z.object({ thrown: formSizeSchema, trimmed: formSizeSchema }),
+  bands: z
+    .array(
+      z
+        .object({ name: areaName, from: fraction, to: fraction })
+        .refine(({ from, to }) => to - from > EDGE_TOLERANCE, {
+          path: ['to'],
+          message: 'The upper edge must lie above the lower one.',
+        }),
+    )
+    .max(8, 'At most 8 bands.'),
+  note: z.string().trim().max(2000, 'At most 2000 characters.'),
+});
+export const saveFormSchema = z.object({ form: studioFormSchema, version: z.int().nullable() });
+export const endedFormSchema = z.object({ id: idSchema, isEnded: z.boolean() });
 
 export const makerOfPieceSchema = z.object({ pieceId: idSchema, makerId: idSchema });
 
 export const photoIdSchema = z.object({ id: idSchema });
 export const changedPhotoSchema = photoIdSchema.extend({
   view: z.enum(VIEWS).optional(),
+  area: areaName.nullable().optional(),
   labels: photoLabelsSchema.optional(),
 });
 export const photoTimeSchema = photoIdSchema.extend({

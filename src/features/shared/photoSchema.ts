@@ -29,5 +29,6 @@ export const photoSettingsSchema = z.object({
   // A device that the release before wrote on says nothing of these.
   labels: photoLabelsSchema.default([]),
   view: z.enum(VIEWS).nullable().default(null),
+  area: z.string().max(40).nullable().default(null),
   stage: z.enum(READING_STAGES).nullable().default(null),
 });

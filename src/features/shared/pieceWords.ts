@@ -1,4 +1,4 @@
-import { coreCoat, wareWords } from '@/core/coats';
+import { coreCoats, wareWords } from '@/core/coats';
 import type { ListedPiece } from '@/records/pieces';
 
 /**
@@ -9,7 +9,7 @@ export function pieceWords({ coats, isDescribed }: Pick<ListedPiece, 'coats' | '
   if (!isDescribed) return 'not described yet';
   const names = new Map(coats.map((coat) => [coat.glazeId, coat.glazeName]));
   return wareWords(
-    coats.map((coat) => coreCoat(coat)),
+    coats.flatMap((coat) => coreCoats(coat)),
     (id) => names.get(id) ?? '?',
   );
 }

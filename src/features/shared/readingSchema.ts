@@ -23,6 +23,7 @@ const readingSchema = z.object({
     .regex(/^#[0-9a-f]{6}$/i, 'is no colour')
     .nullable(),
   note: z.string().max(2000, 'At most 2000 characters.'),
+  breaks: z.boolean().nullable().default(null),
   boilTest: z.enum(BOIL_TESTS).nullable().default(null),
   ageDays: z.number().int().min(0).max(20_000).nullable().default(null),
   defects: z

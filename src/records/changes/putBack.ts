@@ -109,7 +109,10 @@ const VERSION = columnsWay(
 const GLAZE = rowWay('glaze', 'glaze');
 
 /** What a person says of a piece; what follows from it is worked out again. */
-const FACTS = ['form', 'height_mm', 'width_mm', 'body_id', 'split', 'texture', 'areas', 'note'];
+const FACTS = [
+  ...['form', 'form_id', 'profile', 'height_mm', 'width_mm', 'body_id', 'split'],
+  ...['texture', 'areas', 'wanted', 'note'],
+];
 const facts = (columns: Columns): PieceColumns =>
   Object.fromEntries(Object.entries(columns).filter(([key]) => FACTS.includes(key)));
 

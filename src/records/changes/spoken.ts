@@ -32,13 +32,18 @@ function coatsWords(coats: readonly CoatColumns[], names: ReadonlyMap<string, st
 
 const notOn = (areas: readonly string[] = []) => areas.length > 0 && `not on ${areas.join(' and ')}`;
 
-/** What of a piece is kept as JSON, in words: the names of its areas, what was done to the clay of each side. */
+/** What of a piece is kept as JSON, in words: its areas by name, the clay of each side, what it is as ware. */
 function pieceColumns(side: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const areas = fromJson<readonly { readonly name: string }[] | undefined>(side.areas);
   const texture = fromJson<Readonly<Record<string, readonly string[]>> | undefined>(side.texture);
+  const wanted = fromJson<readonly string[] | undefined>(side.wanted);
+  const { ware, profile, ...plain } = side;
   const treated = Object.entries(texture ?? {}).filter(([, list]) => list.length > 0);
   return {
-    ...side,
+    ...plain,
+    ...(profile ? { silhouette: 'of the studio’s form' } : {}),
+    ...(typeof ware === 'object' && ware),
+    ...(wanted && { wanted: wanted.join(', ') }),
     ...(areas && { areas: areas.map(({ name }) => name).join(', ') }),
     ...(texture && { texture: treated.map(([on, list]) => `${on} ${list.join(', ')}`).join('; ') }),
   };

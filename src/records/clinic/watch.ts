@@ -1,5 +1,6 @@
 import { benjaminiHochberg, watch, type Sample, type Watched } from '@/core/evidence';
 import type { DefectId } from '@/core/vocabulary';
+import { NOT_WANTED } from '@/records/dictionary/wanted';
 import type { CaseSubject } from './caseSubject';
 import type { Db } from '@/records/platform/db';
 import { cachedUntilWrite } from '@/records/platform/cache';
@@ -74,7 +75,7 @@ async function countPieces<T extends Row>(
         join reading r on r.zone_id = z.id and r.ended_at is null and r.stage = 'after'
         join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id join ground g on g.id = e.ground_id
         join firing f on f.id = z.firing_id join kiln k on k.id = f.kiln_id ${joins}
-        ${defects ? 'join reading_defect d on d.reading_id = r.id and d.severity >= 2' : ''}
+        ${defects ? `join piece p on p.id = z.piece_id join reading_defect d on d.reading_id = r.id and d.severity >= 2 and ${NOT_WANTED}` : ''}
         where z.ended_at is null) x
       group by id, words, sample ${defects ? ', defect' : ''} order by min(at), sample`,
   )) as [T[]];

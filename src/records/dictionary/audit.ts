@@ -1,4 +1,5 @@
-import type { Area } from '@/core/coats';
+import type { WrittenArea } from '@/core/coats';
+import type { CoatCover } from '@/core/vocabulary';
 import { converter, differenceCiede2000 } from 'culori';
 import { fromJson, type Db } from '@/records/platform/db';
 import type { CoatRow, EntryRow, FiringRow, GlazeRow, ReadingRow, ZoneRow } from '@/records/platform/tables';
@@ -73,7 +74,16 @@ async function readStudio(base: Db) {
     .join('firing as f', 'f.id', 'fp.firing_id')
     .orderBy(['fp.at', 'f.planned_on', 'f.number'])
     .select<{ piece_id: string; firing_id: string }[]>('fp.piece_id', 'fp.firing_id');
-  const defects = await base('reading_defect').where('severity', '>=', 2);
+  const wanted = new Map(
+    (
+      await base('reading as r')
+        .join('piece as p', 'p.id', 'r.piece_id')
+        .select<{ id: string; wanted: string }[]>('r.id', 'p.wanted')
+    ).map(({ id, wanted: list }) => [id, fromJson<string[]>(list)]),
+  );
+  const defects = (await base('reading_defect').where('severity', '>=', 2)).filter(
+    ({ reading_id, defect }) => !wanted.get(reading_id)!.includes(defect),
+  );
   const byId = <R extends { readonly id: string }>(rows: readonly R[]) =>
     new Map(rows.map((row) => [row.id, row] as const));
   return {
@@ -82,7 +92,7 @@ async function readStudio(base: Db) {
     coats: grouped(coats, (coat) => coat.piece_id),
     readings: new Map(readings.map((reading) => [reading.zone_id, reading] as const)),
     defects: grouped(defects, (row) => row.reading_id),
-    areas: new Map(pieces.map(({ id, areas }) => [id, fromJson<readonly Area[]>(areas)])),
+    areas: new Map(pieces.map(({ id, areas }) => [id, fromJson<readonly WrittenArea[]>(areas)])),
     labels: new Map(pieces.map(({ id, label }) => [id, label])),
     bodies: new Map(pieces.map(({ id, body_id }) => [id, body_id])),
     described: new Set(pieces.filter(({ described }) => described).map(({ id }) => id)),
@@ -113,8 +123,20 @@ function heatOf(cone: string): number {
 
 const COOL = heatOf('014');
 
+/** How much of its stretch a coat takes at a height: '' all, null none of it. */
+function coverAt({ from, to, cover }: CoatRow, height: number): string | null {
+  if (!(from < height && to > height)) return null;
+  const said = fromJson<CoatCover | null>(cover);
+  if (said?.kind === 'pattern') return 'partly';
+  if (said?.kind === 'fade') return 'fading';
+  const rise = said?.rise ?? 0;
+  return (from > 0 && height < from + rise) || (to < 1 && height > to - rise) ? 'partly' : '';
+}
+
+type CoatThere = CoatRow & { readonly there: string };
+
 /** The coats at the middle of a zone that stayed there, in order. */
-function coatsAt(studio: Studio, zone: ZoneRow, fired: readonly string[]): CoatRow[] {
+function coatsAt(studio: Studio, zone: ZoneRow, fired: readonly string[]): CoatThere[] {
   const area =
     zone.area === null ? null : studio.areas.get(zone.piece_id)!.find(({ name }) => name === zone.area)!;
   // The whole of an area is kept as 0 to 1, wherever it lies on its side.
@@ -127,13 +149,17 @@ function coatsAt(studio: Studio, zone: ZoneRow, fired: readonly string[]): CoatR
     if (coat.area !== null) return coat.area === name;
     return area!.side !== null && onSide && !fromJson<string[]>(coat.not_areas).includes(name);
   };
-  const waxed = new Set<string>();
-  return (studio.coats.get(zone.piece_id) ?? []).filter((coat) => {
-    const isHere = lies(coat, zone);
-    if (!isHere || !coat.firing_id || !fired.includes(coat.firing_id)) return false;
-    if (!(coat.from < middle && coat.to > middle)) return false;
-    if (studio.glazes.get(coat.glaze_id)!.kind === 'resist') waxed.add(coat.firing_id);
-    return !waxed.has(coat.firing_id);
+  const waxed = new Map<string, string>();
+  return (studio.coats.get(zone.piece_id) ?? []).flatMap((coat) => {
+    const there = coverAt(coat, middle);
+    if (there === null || !lies(coat, zone) || !coat.firing_id || !fired.includes(coat.firing_id)) return [];
+    const wax = waxed.get(coat.firing_id);
+    if (studio.glazes.get(coat.glaze_id)!.kind === 'resist') {
+      if (wax !== '') waxed.set(coat.firing_id, there);
+      return [];
+    }
+    if (wax === '') return [];
+    return { ...coat, there: wax === undefined ? there : 'partly' };
   });
 }
 
@@ -162,7 +188,7 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
   for (const coat of own) {
     const glaze = studio.glazes.get(coat.glaze_id)!;
     const when = String(Math.max(0, history.indexOf(at(coat))));
-    const words = [glaze.name, coat.method, coat.wiped ? 'wiped' : '', when];
+    const words = [glaze.name, coat.method, `${coat.wiped ? 'wiped' : ''}${coat.there}`, when];
     const below = layers.at(-1);
     if (below && words.every((word, i) => word === below[i]))
       below[4] = String(Number(below[4]) + coat.times);
@@ -173,7 +199,7 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
   const slips = top === -1 ? [] : layers.slice(0, top);
   return {
     words: said({
-      ground: [studio.bodies.get(zone.piece_id)!, ...slips.map(([name]) => name!)],
+      ground: [clayOf(studio, zone), ...slips.map(([name]) => name!)],
       layers: layers.slice(slips.length).map((layer) => layer.join(' ')),
       row: row(by),
       history: history.map(row),
@@ -181,6 +207,12 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
     madeBy: firings[by]!,
     versions: [...new Set(own.map((coat) => coat.glaze_version_id))],
   };
+}
+
+/** The clay of a zone: of its area, where that is of another one. */
+function clayOf(studio: Studio, { piece_id, area }: ZoneRow): string {
+  const own = studio.areas.get(piece_id)!.find(({ name }) => name === area)?.bodyId;
+  return own ?? studio.bodies.get(piece_id)!;
 }
 
 function touches(one: ZoneRow, other: ZoneRow): boolean {
@@ -206,6 +238,7 @@ function said({ ground, layers, row, history }: Filed): string {
 const METHODS: Readonly<Record<string, string>> = {
   ...{ dipped: 'dip', poured: 'pour', brushed: 'brush', sprayed: 'spray' },
   ...{ trailed: 'trail', sponged: 'sponge', inlaid: 'inlay' },
+  ...{ scattered: 'scatter', dusted: 'dust', applied: 'apply' },
 };
 
 /** What an entry claims, in the words of {@link fileAgain}. */
@@ -217,6 +250,7 @@ function entryWords(studio: Studio, entry: EntryRow): string {
       way: string;
       times: number;
       mark?: string;
+      cover?: string;
       firing?: number;
       slip?: boolean;
       clay?: string;
@@ -227,7 +261,8 @@ function entryWords(studio: Studio, entry: EntryRow): string {
     ground: [ground.body_id, ...fromJson<string[]>(ground.slips).map(nameOf)],
     layers: stack.map((layer) =>
       [
-        ...[nameOf(layer.glaze), METHODS[layer.way], layer.mark ?? '', layer.firing ?? 0, layer.times],
+        ...[nameOf(layer.glaze), METHODS[layer.way], `${layer.mark ?? ''}${layer.cover ?? ''}`],
+        ...[layer.firing ?? 0, layer.times],
         layer.slip ? `slip ${layer.clay ?? ''}` : '',
       ].join(' '),
     ),

@@ -1,8 +1,9 @@
 import { type JoinedRow, rowsOf } from '@/records/platform/joins';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
+import { TEXTURES, type Atmosphere, type Cone, type Texture } from '@/core/vocabulary';
 import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
 import { fromJson, type Db } from '@/records/platform/db';
 import { apartFor } from './entries';
+import { overTextures, type OverTexture } from './textures';
 import { versionsInUse } from '@/records/materials/glazes';
 import { cachedUntilWrite } from '@/records/platform/cache';
 
@@ -24,6 +25,8 @@ export interface ColouredEntry {
   readonly worstDefect: string | null;
   readonly worstSeverity: number;
   readonly runs: boolean;
+  /** What it shows on treated clay. */
+  readonly textured: readonly OverTexture[];
   readonly proofs: number;
   readonly agreeing: number;
 }
@@ -42,6 +45,8 @@ export interface ColourSearch {
   readonly notDecorative?: boolean | undefined;
   /** Every glaze in it is mixed. */
   readonly inStudio?: boolean | undefined;
+  /** With a piece on this texture; 'breaks' for one that breaks over the edges of any. */
+  readonly texture?: Texture | 'breaks' | undefined;
   /** Not this headword. */
   readonly butHeadword?: string | undefined;
 }
@@ -63,7 +68,7 @@ const LARGE = 50_000;
 const colourField = cachedUntilWrite(layOut, 1, ({ index }) => index.count > LARGE);
 
 async function layOut(base: Db): Promise<Field> {
-  const [rows, zones, glazes, mixed, inUse] = await Promise.all([
+  const [rows, zones, glazes, mixed, inUse, textured] = await Promise.all([
     rowsOf<{ e: 'entry'; g: 'ground'; h: 'headword' }>()(
       base('entry as e')
         .join('headword as h', 'h.id', 'e.headword_id')
@@ -100,8 +105,9 @@ async function layOut(base: Db): Promise<Field> {
       .whereNull('b.ended_at')
       .distinct('v.glaze_id as id') as Promise<{ id: string }[]>,
     versionsInUse(base),
+    overTextures(base, null),
   ]);
-  const entries = rows.map(entryOf);
+  const entries = rows.map((row) => entryOf(row, textured.get(row.id) ?? []));
   const placeOf = new Map(entries.map(({ id }, i) => [id, i]));
   const current = new Set(inUse.values());
   const labs = new Map<string, Lab>();
@@ -128,7 +134,7 @@ type EntryOfField = JoinedRow<
   'e.*' | 'h.text' | 'h.layers' | 'g.name as ground' | 'g.body_id'
 >;
 
-function entryOf(row: EntryOfField): ColouredEntry {
+function entryOf(row: EntryOfField, textured: readonly OverTexture[]): ColouredEntry {
   const summary = fromJson<{
     surface: string | null;
     movement: string | null;
@@ -152,9 +158,18 @@ function entryOf(row: EntryOfField): ColouredEntry {
     worstSeverity: row.worst_severity ?? 0,
     runs:
       summary?.movement === 'runs' || Boolean(summary?.defects.some(({ defect }) => defect === 'running')),
+    textured,
     proofs: row.proofs,
     agreeing: row.agreeing,
   };
+}
+
+/** Textures that some entry was tried over, with 'breaks' where one breaks over the edges. */
+export async function texturesTried(base: Db): Promise<(Texture | 'breaks')[]> {
+  const { entries } = await colourField(base, '');
+  const over = entries.flatMap(({ textured }) => textured);
+  const tried = TEXTURES.filter((word) => over.some(({ texture }) => texture === word));
+  return over.some(({ breaks }) => breaks > 0) ? [...tried, 'breaks'] : tried;
 }
 
 /**
@@ -192,7 +207,13 @@ function isAsked(entry: ColouredEntry, search: ColourSearch, { decorative, mixed
     (!search.stays || !entry.runs) &&
     (!search.sound || entry.worstSeverity < 2) &&
     (!search.notDecorative || !entry.glazeIds.some((id) => decorative.has(id))) &&
+    (!search.texture || isOver(entry, search.texture)) &&
     (!search.inStudio || entry.glazeIds.every((id) => mixed.has(id))) &&
     entry.headwordId !== search.butHeadword
   );
+}
+
+/** Whether an entry was tried over a texture, or breaks over one. */
+function isOver({ textured }: ColouredEntry, texture: Texture | 'breaks'): boolean {
+  return textured.some((one) => (texture === 'breaks' ? one.breaks > 0 : one.texture === texture));
 }

@@ -1,4 +1,5 @@
 import { ITSELF, PIECE_FAULT_IDS } from '@/core/vocabulary';
+import { NOT_WANTED } from './wanted';
 import type { Db } from '@/records/platform/db';
 
 /** On how many pieces a defect of the glazes was seen, plainly or worse, among the proofs of one headword. */
@@ -12,10 +13,12 @@ export interface DefectCount {
 export async function defectCounts(base: Db): Promise<Map<string, DefectCount[]>> {
   const rows: (DefectCount & { defect: string })[] = await base('reading_defect as d')
     .join('reading as r', 'r.id', 'd.reading_id')
+    .join('piece as p', 'p.id', 'r.piece_id')
     .join('zone as z', 'z.id', 'r.zone_id')
     .join('entry as e', 'e.id', 'z.entry_id')
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereNull('r.ended_at')
+    .whereRaw(NOT_WANTED)
     .where('d.severity', '>=', 2)
     .whereNot('d.place', ITSELF)
     .whereNotIn('d.defect', PIECE_FAULT_IDS)

@@ -4,7 +4,8 @@ import { speaksOfGlazes, type Atmosphere, type Cone, type Side } from '@/core/vo
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
-import { apartFor, defectsOf, latestLooks, proofRows, type Apart, type ProofRow } from './entries';
+import { overTextures, type OverTexture } from './textures';
+import { apartFor, countedDefectsOf, latestLooks, proofRows, type Apart, type ProofRow } from './entries';
 import { NotFound } from '@/records/platform/errors';
 import { versionsInUse } from '@/records/materials/glazes';
 import { versionSenses, type VersionSense } from './versionSenses';
@@ -57,6 +58,8 @@ export interface Sense {
   readonly teacherNote: string;
   /** Of the teacher's note, for who changes it. */
   readonly noteVersion: number;
+  /** What it shows on treated clay; empty where all its pieces are untreated. */
+  readonly textured: readonly OverTexture[];
   /** What it shows by recipe version; empty when all proofs are of the versions in use. */
   readonly versions: readonly VersionSense[];
   readonly proofs: readonly Proof[];
@@ -89,6 +92,10 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
     base,
     entries.map((entry) => entry.id),
   );
+  const textured = await overTextures(
+    base,
+    entries.map((entry) => entry.id),
+  );
   const layers = fromJson<{ glaze: string }[]>(row.layers);
   return {
     id,
@@ -116,6 +123,7 @@ export async function headwordPage(base: Db, id: string): Promise<Headword> {
           firstAt: entry.first_at,
           teacherNote: entry.teacher_note,
           noteVersion: entry.note_version,
+          textured: textured.get(entry.id) ?? [],
           versions: versions.get(entry.id) ?? [],
           proofs: proofs.get(entry.id)!.map((proof) => standingOf(proof, summary)),
         };
@@ -163,7 +171,7 @@ async function proofsOf(
   const [inUseOf, madeOf] = await Promise.all([versionsInUse(base), madeWords(base, rows)]);
   const inUse = new Set(inUseOf.values());
   const found = new Map<string, Omit<Proof, 'agrees' | 'isDivided'>[]>();
-  const defects = await defectsOf(
+  const defects = await countedDefectsOf(
     base,
     rows.map((row) => row.reading_id),
   );

@@ -7,6 +7,7 @@ import {
   groundOf,
   headwordKey,
   headwordOf,
+  isWhole,
   type FiledZone,
   type Ground,
   type Stack,
@@ -22,6 +23,7 @@ import { hexOf, labOf } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
+import { NOT_WANTED } from './wanted';
 import { versionsInUse } from '@/records/materials/glazes';
 
 /** Finds a row by its key hash, or adds it; safe when two transactions add the same one. */
@@ -60,7 +62,11 @@ async function ensureHeadword(trx: Db, stack: Stack): Promise<string> {
   return ensureRow(trx, 'headword', headwordKey(stack), async () => {
     const ids = stack.map((layer) => layer.glaze);
     const nameOf = await glazeNames(trx, ids);
-    const layers = stack.map(({ glaze, mark }) => ({ glaze, ...(mark && { mark }) }));
+    const layers = stack.map(({ glaze, mark, cover }) => ({
+      glaze,
+      ...(mark && { mark }),
+      ...(cover && { cover }),
+    }));
     const plain = isPlain(stack);
     return {
       text: headwordOf(stack, nameOf),
@@ -72,9 +78,9 @@ async function ensureHeadword(trx: Db, stack: Stack): Promise<string> {
   });
 }
 
-/** Whether glazes lie there as they were put on, none of them wiped. */
+/** Whether glazes lie there as they were put on, none of them wiped or in places only. */
 function isPlain(stack: Stack): boolean {
-  return stack.length > 0 && stack.every((layer) => !layer.mark);
+  return stack.length > 0 && stack.every(isWhole);
 }
 
 /** Different glazes one over another. */
@@ -184,14 +190,28 @@ export function latestLooks<
 }
 
 /** Defects by reading. */
-export async function defectsOf(base: Db, readingIds: readonly string[]) {
-  const rows: ReadingDefectRow[] = readingIds.length
-    ? await base('reading_defect').whereIn('reading_id', readingIds).orderBy(['reading_id', 'defect'])
-    : [];
-  const found = new Map<string, Omit<ReadingDefectRow, 'reading_id'>[]>();
-  for (const { reading_id, ...row } of rows) found.set(reading_id, [...(found.get(reading_id) ?? []), row]);
+export async function defectsOf(base: Db, readingIds: readonly string[], { isCounted = false } = {}) {
+  if (readingIds.length === 0) return new Map<string, SeenDefect[]>();
+  const rows = base('reading_defect as d')
+    .whereIn('d.reading_id', readingIds)
+    .orderBy(['d.reading_id', 'd.defect'])
+    .select<ReadingDefectRow[]>('d.*');
+  if (isCounted)
+    void rows
+      .join('reading as r', 'r.id', 'd.reading_id')
+      .join('piece as p', 'p.id', 'r.piece_id')
+      .whereRaw(NOT_WANTED);
+  const found = new Map<string, SeenDefect[]>();
+  for (const { reading_id, ...row } of await rows)
+    found.set(reading_id, [...(found.get(reading_id) ?? []), row]);
   return found;
 }
+
+type SeenDefect = Omit<ReadingDefectRow, 'reading_id'>;
+
+/** Defects by reading as the dictionary counts them: what was wanted on its piece is none. */
+export const countedDefectsOf = (base: Db, readingIds: readonly string[]) =>
+  defectsOf(base, readingIds, { isCounted: true });
 
 /** Why a proof is shown and not counted. */
 export type Apart = 'other version' | 'missed cone' | 'other atmosphere';
@@ -212,11 +232,7 @@ export function apartFor(
 }
 
 /** A proof as the evidence is judged by: faults of the piece say nothing about its glazes; a colour that somebody picked goes before the one measured. */
-export function seenOf(
-  row: ProofRow,
-  defects: readonly Omit<ReadingDefectRow, 'reading_id'>[],
-  inUse: ReadonlySet<string>,
-): Seen {
+export function seenOf(row: ProofRow, defects: readonly SeenDefect[], inUse: ReadonlySet<string>): Seen {
   const colour = row.colour ?? row.zone_colour;
   return {
     id: row.zone_id,
@@ -237,7 +253,7 @@ export function seenOf(
 export async function refreshEntries(trx: Db, entryIds: readonly string[]): Promise<void> {
   if (entryIds.length === 0) return;
   const rows = latestLooks(await proofRows(trx, entryIds));
-  const defects = await defectsOf(
+  const defects = await countedDefectsOf(
     trx,
     rows.map((row) => row.reading_id),
   );

@@ -1,5 +1,5 @@
 export { auditDictionary, type Audit } from './audit';
-export { entriesLike, type Found } from './colours';
+export { entriesLike, type Found, texturesTried } from './colours';
 export { type DefectCount, defectCounts } from './defectCounts';
 export {
   type Headword,
@@ -36,6 +36,7 @@ export {
   type Share,
   shareBy,
 } from './shares';
+export type { OverTexture } from './textures';
 export { type VersionSense } from './versionSenses';
 export {
   type WallChoice,

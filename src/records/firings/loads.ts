@@ -1,6 +1,7 @@
 import { type JoinedRow, type Maybe } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
-import type { Spot } from '@/core/firing';
+import { coneIndex, type Spot } from '@/core/firing';
+import { formShape, type Cone } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -16,6 +17,10 @@ export interface ShelfPiece extends ListedPiece {
   readonly runsFrom: number | null;
   readonly chrome: boolean;
   readonly tin: boolean;
+  /** The hottest cone that its clay is made for; null when not known. */
+  readonly clayTo: Cone | null;
+  /** Its glazes with the hottest cone that each was fired to here; null for never. */
+  readonly fired: readonly { readonly name: string; readonly hottest: Cone | null }[];
   /** The same text for twins. */
   readonly twins: string;
   /** The round it belongs to, if any. */
@@ -66,6 +71,24 @@ async function habitsOf(base: Db) {
 export const DUE = `coalesce(p.due_on, r.due_on, (select min(g.due_on) from member_group g
   join group_member gm on gm.group_id = g.id where gm.member_id = p.member_id and g.ended_at is null))`;
 
+/** The hottest cone that each of these glazes has been fired to. */
+async function hottestOf(base: Db, glazeIds: readonly string[]): Promise<Map<string, Cone>> {
+  const fired = base('coat')
+    .whereIn('glaze_id', glazeIds)
+    .whereNull('ended_at')
+    .distinct('glaze_id', 'firing_id');
+  const rows: { glaze_id: string; cone: Cone }[] = await base(fired.as('c'))
+    .join('firing as f', 'f.id', 'c.firing_id')
+    .whereIn('f.state', ['open', 'closed'])
+    .select('c.glaze_id', 'f.cone');
+  const hottest = new Map<string, Cone>();
+  for (const { glaze_id, cone } of rows) {
+    const known = hottest.get(glaze_id);
+    if (!known || coneIndex(cone)! > coneIndex(known)!) hottest.set(glaze_id, cone);
+  }
+  return hottest;
+}
+
 /** Pieces with all the load map needs, in the order of their ids. */
 export async function shelfPieces(
   base: Db,
@@ -73,6 +96,12 @@ export async function shelfPieces(
   firingId: string | null,
 ): Promise<ShelfPiece[]> {
   const [pieces, habits] = await Promise.all([piecesById(base, ids), habitsOf(base)]);
+  const glazeIds = [...new Set(pieces.flatMap(({ coats }) => coats.map(({ glazeId }) => glazeId)))];
+  const [bodies, hottest] = await Promise.all([
+    base('body').select('id', 'cone_to'),
+    hottestOf(base, glazeIds),
+  ]);
+  const clayTo = new Map(bodies.map((body) => [body.id, body.cone_to]));
   const rows = await base('piece as p')
     .leftJoin('round_cell as c', 'c.id', 'p.round_cell_id')
     .leftJoin('round as r', 'r.id', 'c.round_id')
@@ -110,15 +139,22 @@ export async function shelfPieces(
   return pieces.map((piece) => {
     const row = found.get(piece.id)!;
     const glazes = piece.coats.map(({ glazeId }) => glazeId);
+    const names = new Map(piece.coats.map(({ glazeId, glazeName }) => [glazeId, glazeName]));
     const running = piece.coats.filter(({ glazeId }) => habits.runs.has(glazeId));
     return {
       ...piece,
       shelf: row.shelf,
       spot: row.x_mm === null || row.y_mm === null ? null : { x: row.x_mm, y: row.y_mm },
       cookie: Boolean(row.cookie),
-      runsFrom: running.length ? Math.min(...running.map(({ from }) => from)) * piece.heightMm : null,
+      // A foot that catches what runs needs no cookie.
+      runsFrom:
+        running.length && !formShape(piece.form).catches
+          ? Math.min(...running.map(({ from }) => from)) * piece.heightMm
+          : null,
       chrome: glazes.some((id) => habits.chrome.has(id)),
       tin: glazes.some((id) => habits.tin.has(id)),
+      clayTo: clayTo.get(piece.bodyId) ?? null,
+      fired: [...names].map(([id, name]) => ({ name, hottest: hottest.get(id) ?? null })),
       twins: row.twin_key,
       round:
         row.round_id === null ? null : { id: row.round_id, name: row.round_name!, number: row.round_number! },

@@ -1,8 +1,16 @@
-import type { Cone } from '@/core/vocabulary';
+import type { ClayMix, Cone } from '@/core/vocabulary';
 import { inTransaction, type Db } from '@/records/platform/db';
-import { flag, readRow, type Mapping } from '@/records/platform/mapping';
+import { flag, json, readRow, type Mapping } from '@/records/platform/mapping';
 import type { BodyRow } from '@/records/platform/tables';
 import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write';
+
+/** What a clay is made of that is no clay by itself. */
+export interface MadeOf {
+  readonly how: ClayMix;
+  readonly bodyIds: readonly string[];
+  readonly stain: string | null;
+  readonly percent: number | null;
+}
 
 export interface Body {
   readonly id: string;
@@ -22,12 +30,15 @@ export interface Body {
   /** 1e-6/K; null when not measured. */
   readonly expansion: number | null;
   readonly note: string;
+  /** Null for a clay by itself. */
+  readonly madeOf: MadeOf | null;
   readonly version: number;
 }
 
-export type BodyDraft = Omit<Body, 'version'>;
+/** What is said of a clay; what it is made of stays as it was made. */
+export type BodyDraft = Omit<Body, 'version' | 'madeOf'>;
 
-const BODY: Mapping<Body, BodyRow> = {
+export const BODY: Mapping<Body, BodyRow> = {
   id: 'id',
   name: 'name',
   colourOxidation: 'colour_oxidation',
@@ -40,6 +51,7 @@ const BODY: Mapping<Body, BodyRow> = {
   absorption: 'absorption',
   expansion: 'expansion',
   note: 'note',
+  madeOf: json<MadeOf | null>()('made_of'),
   version: 'version',
 };
 

@@ -1,5 +1,5 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { GlazeKind, Movement, Surface } from '@/core/vocabulary';
+import type { GlazeKind, Method, Movement, Surface } from '@/core/vocabulary';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { flag, flagOrNull, readRow, type Mapping } from '@/records/platform/mapping';
 import type { GlazeRow, GlazeVersionRow } from '@/records/platform/tables';
@@ -17,6 +17,9 @@ export interface Glaze {
   readonly opaque: boolean | null;
   /** For decorative ware only: not for surfaces that touch food. */
   readonly decorative: boolean;
+  /** How it is put on when nothing else is said: what is written on its card. */
+  readonly usualMethod: Method | null;
+  readonly usualTimes: number | null;
   readonly advice: string;
   readonly caution: string;
   readonly version: number;
@@ -34,7 +37,8 @@ export interface Glaze {
 
 export type GlazeDraft = Pick<
   Glaze,
-  'id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative' | 'advice' | 'caution'
+  | ('id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative')
+  | ('usualMethod' | 'usualTimes' | 'advice' | 'caution')
 >;
 
 const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
@@ -46,6 +50,8 @@ const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
   movement: 'movement',
   opaque: flagOrNull('opaque'),
   decorative: flag('decorative'),
+  usualMethod: 'usual_method',
+  usualTimes: 'usual_times',
   advice: 'advice',
   caution: 'caution',
   version: 'version',

@@ -1,5 +1,6 @@
 export { addBatch, addMeasure, batchesOf, type BatchHistory } from './batches';
-export { type Body, type BodyDraft, listBodies, saveBody } from './bodies';
+export { type Body, type BodyDraft, listBodies, type MadeOf, saveBody } from './bodies';
+export { ensureMixedBody, type MixedBody } from './mixedBodies';
 export { bucketCard, type BucketCardFacts, bucketCards } from './bucketCard';
 export { calibrations, fitTiles, type StudioTile } from './fitTiles';
 export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, saveGlaze, versionsInUse } from './glazes';

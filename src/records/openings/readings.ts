@@ -17,6 +17,8 @@ export interface ReadingDraft {
   /** "#rrggbb", or null to use the colour measured from the photo. */
   readonly colour: string | null;
   readonly note: string;
+  /** Whether the glaze breaks over the edges of a texture; null where there is none, or nobody said. */
+  readonly breaks?: boolean | null;
   /** Boiled and frozen to bring crazing out early; null when not done. */
   readonly boilTest: 'passed' | 'failed' | null;
   /** Days between the opening and this look, when it was seen later; absent or null at the opening. */
@@ -187,6 +189,7 @@ async function addReading(
     movement: reading.movement,
     colour: reading.colour,
     note: reading.note,
+    breaks: reading.breaks ?? null,
     boil_test: reading.boilTest,
     follows: live?.id ?? null,
     age_days: reading.ageDays ?? null,
@@ -226,6 +229,7 @@ export interface StoredReading {
   readonly movement: string | null;
   readonly colour: string | null;
   readonly note: string;
+  readonly breaks: boolean | null;
   readonly boilTest: ReadingDraft['boilTest'];
   readonly ageDays: number | null;
   readonly at: Date;
@@ -256,6 +260,7 @@ export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise
     movement: row.movement,
     colour: row.colour,
     note: row.note,
+    breaks: row.breaks === null ? null : Boolean(row.breaks),
     boilTest: row.boil_test,
     ageDays: row.age_days,
     at: row.at,

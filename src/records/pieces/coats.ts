@@ -1,7 +1,7 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { CoatRow, GlazeRow } from '@/records/platform/tables';
 import { type Mapping, flagOrNull, flag, json, readRow } from '@/records/platform/mapping';
-import type { ClayState, GlazeKind, Method, Side } from '@/core/vocabulary';
+import type { ClayState, CoatCover, GlazeKind, Method, Side } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 
 /** One coat as it is written down. `from` and `to`: 0 = foot, 1 = rim. */
@@ -21,6 +21,11 @@ export interface CoatDraft {
   /** What the clay was like under it; null when nobody said. */
   readonly clay: ClayState | null;
   readonly wiped: boolean;
+  /** How far it covers its band; null for all of it. */
+  readonly cover: CoatCover | null;
+  /** What was put on in all, of stuff that is weighed or counted; null when nobody did. */
+  readonly grams: number | null;
+  readonly pieces: number | null;
   /** The firing it went into; null for one that has not been fired. */
   readonly firingId: string | null;
   /** The area of the piece that it lies on alone; null for its side. */
@@ -43,6 +48,9 @@ export const COAT: Mapping<CoatDraft, CoatRow> = {
   dryBefore: flagOrNull('dry_before'),
   clay: 'clay',
   wiped: flag('wiped'),
+  cover: json<CoatCover | null>()('cover'),
+  grams: 'grams',
+  pieces: 'pieces',
   firingId: 'firing_id',
   area: 'area',
   not: json<readonly string[]>()('not_areas'),
@@ -54,10 +62,12 @@ export interface StoredCoat extends CoatDraft {
   readonly glazeName: string;
   readonly glazeKind: GlazeKind;
   readonly glazeColour: string;
+  /** Whether its card keeps it off what food touches. */
+  readonly isDecorative: boolean;
   readonly versionId: string;
 }
 
-type CoatOfGlaze = CoatRow & Pick<GlazeRow, 'name' | 'kind' | 'colour'>;
+type CoatOfGlaze = CoatRow & Pick<GlazeRow, 'name' | 'kind' | 'colour' | 'decorative'>;
 
 /** The live coats of pieces, in order of application, by piece. */
 export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Map<string, StoredCoat[]>> {
@@ -71,6 +81,7 @@ export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Ma
     'g.name',
     'g.kind',
     'g.colour',
+    'g.decorative',
   );
   const byPiece = new Map<string, StoredCoat[]>(pieceIds.map((id) => [id, []]));
   for (const row of rows) {
@@ -80,6 +91,7 @@ export async function coatsOf(base: Db, pieceIds: readonly string[]): Promise<Ma
       glazeName: row.name,
       glazeKind: row.kind,
       glazeColour: row.colour,
+      isDecorative: Boolean(row.decorative),
       versionId: row.glaze_version_id,
     });
   }

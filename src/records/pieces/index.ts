@@ -5,7 +5,6 @@ export {
   choosePhoto,
   movePhoto,
   pieceOfPhoto,
-  type PhotoSettings,
   removePhoto,
   type StoredPhoto,
   setPhotoTime,
@@ -31,7 +30,18 @@ export {
   savePieces,
   setMaker,
 } from './pieces';
+export {
+  archivedForms,
+  formsInUse,
+  listForms,
+  saveForm,
+  setFormEnded,
+  type StudioForm,
+  type StudioFormDraft,
+} from './forms';
+export { joinSet, leaveSet, saveWare, type SetPiece, type Ware } from './ware';
 export { relayStalePieces } from './zones';
 export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';
-export { type Usual, usualOf } from './usual';
+export { type Usual, usualOf, type UsualWay, usualWays } from './usual';
+export type { PhotoSettings } from './photoSettings';

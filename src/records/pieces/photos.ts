@@ -1,46 +1,15 @@
-import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
-import type { ReadingStage, View } from '@/core/vocabulary';
+import type { JoinedRow, Maybe } from '@/records/platform/joins';
+import type { ReadingStage } from '@/core/vocabulary';
 import type { PhotoRow } from '@/records/platform/tables';
-import {
-  guessFrame,
-  guessView,
-  measureZone,
-  sidesIn,
-  uprightCrop,
-  withGains,
-  zonePatch,
-  type Frame,
-  type Gains,
-  type Point,
-} from '@/core/photo';
+import { guessFrame, type Frame, type Gains, type Point } from '@/core/photo';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { refreshEntries } from '@/records/dictionary/entries';
 import { found, Refusal } from '@/records/platform/errors';
 import type { Store } from '@/records/platform/store';
-import { decode, encode, open, shrunk, type Plain } from './pictures';
-
-/** A swatch on the wall, px. */
-const SWATCH = { width: 160, height: 120 };
-
-/** Words on a photo and the spot that they speak of, fractions of the picture. */
-export interface PhotoLabel {
-  readonly at: Point;
-  readonly words: string;
-}
-
-/** What a person set on a photo: where the piece stands, what corrects its colours, what was drawn and written on it. */
-export interface PhotoSettings {
-  readonly frame: Frame;
-  readonly gains: Gains | null;
-  /** Lines drawn to point at something, fractions of the picture. */
-  readonly strokes: readonly (readonly Point[])[];
-  readonly labels: readonly PhotoLabel[];
-  /** What it shows; null when nobody said, and then as it is guessed from the form. */
-  readonly view: View | null;
-  /** Whether it was taken before its firing or after; null when nobody said, and then it is taken for after. */
-  readonly stage: ReadingStage | null;
-}
+import { decode, encode, shrunk } from './pictures';
+import type { PhotoLabel, PhotoSettings } from './photoSettings';
+import { cutSwatches, type PhotoPlace, type Swatch } from './swatches';
 
 export interface StoredPhoto extends PhotoSettings {
   readonly id: string;
@@ -102,11 +71,12 @@ export async function addPhoto(
     strokes: photo.settings?.strokes ?? [],
     labels: photo.settings?.labels ?? [],
     view: photo.settings?.view ?? null,
+    area: photo.settings?.area ?? null,
     stage: photo.settings?.stage ?? null,
   };
   const [hash, cut] = await Promise.all([
     encode(upright, { quality: 88 }).then((bytes) => store.put(bytes)),
-    photo.firingId ? cutSwatches(base, store, photo as Place, upright, settings) : [],
+    photo.firingId ? cutSwatches(base, store, photo as PhotoPlace, upright, settings) : [],
   ]);
   await inTransaction(base, async (trx) => {
     if (await trx('photo').where({ id: photo.id }).first('id')) return;
@@ -143,19 +113,20 @@ async function chosenOf(trx: Db, { pieceId, firingId }: { pieceId: string; firin
   return trx('photo').where(same).whereNotNull('chosen_at').first('id');
 }
 
-function settingColumns({ frame, gains, strokes, labels, view, stage }: PhotoSettings) {
+function settingColumns({ frame, gains, strokes, labels, view, area, stage }: PhotoSettings) {
   return {
     frame: JSON.stringify(frame),
     gains: gains && JSON.stringify(gains),
     strokes: JSON.stringify(strokes),
     labels: JSON.stringify(labels),
     view,
+    area,
     stage,
   };
 }
 
 /** Gives zones the swatches cut for them, and sums up the entries they prove. */
-async function putSwatches(trx: Db, cut: Awaited<ReturnType<typeof cutSwatches>>): Promise<void> {
+async function putSwatches(trx: Db, cut: readonly Swatch[]): Promise<void> {
   for (const { zoneId, ...swatch } of cut) await trx('zone').where({ id: zoneId }).update(swatch);
   await refreshEntries(trx, [...new Set(cut.length ? await entriesOf(trx, cut) : [])]);
 }
@@ -175,7 +146,7 @@ export async function setPhoto(
     const before = found(await trx('photo').where({ id }).forUpdate().first(), 'This photo');
     await trx('photo').where({ id }).update(settingColumns(settings));
     await recutPiece(trx, store, before.piece_id, before.firing_id);
-    const said = ({ frame, view, labels }: PhotoSettings) => ({ frame, view, labels });
+    const said = ({ frame, view, area, labels }: PhotoSettings) => ({ frame, view, area, labels });
     await recordChange(trx, memberId, 'photo', id, said(settingsOf(before)), said(settings));
   });
 }
@@ -189,7 +160,7 @@ async function recutPiece(trx: Db, store: Store, pieceId: string, firingId: stri
   const photos = await trx('photo')
     .where({ piece_id: pieceId, firing_id: firingId, ended_at: null })
     .orderByRaw('chosen_at is not null, chosen_at, at');
-  const cuts = new Map<string, Awaited<ReturnType<typeof cutSwatches>>[number]>();
+  const cuts = new Map<string, Swatch>();
   for (const photo of photos) {
     const bytes = await store.get(photo.hash);
     if (!bytes) continue;
@@ -205,7 +176,7 @@ async function recutPiece(trx: Db, store: Store, pieceId: string, firingId: stri
   await putSwatches(trx, [...cuts.values()]);
 }
 
-type SettingRow = Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'labels' | 'view' | 'stage'>;
+type SettingRow = Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'labels' | 'view' | 'area' | 'stage'>;
 
 function settingsOf(row: SettingRow): PhotoSettings {
   return {
@@ -214,6 +185,7 @@ function settingsOf(row: SettingRow): PhotoSettings {
     strokes: row.strokes ? fromJson<Point[][]>(row.strokes) : [],
     labels: row.labels ? fromJson<PhotoLabel[]>(row.labels) : [],
     view: row.view,
+    area: row.area,
     stage: row.stage,
   };
 }
@@ -232,10 +204,10 @@ export async function changePhoto(
   base: Db,
   store: Store,
   memberId: string,
-  { id, ...said }: { readonly id: string } & Partial<Pick<PhotoSettings, 'view' | 'labels'>>,
+  { id, ...said }: { readonly id: string } & Partial<Pick<PhotoSettings, 'view' | 'area' | 'labels'>>,
 ): Promise<void> {
   const row = found(
-    await base('photo').where({ id }).first('frame', 'gains', 'strokes', 'labels', 'view', 'stage'),
+    await base('photo').where({ id }).first('frame', 'gains', 'strokes', 'labels', 'view', 'area', 'stage'),
     'This photo',
   );
   await setPhoto(base, store, memberId, { ...settingsOf(row), ...said, id });
@@ -366,67 +338,6 @@ async function entriesOf(trx: Db, cut: readonly { zoneId: string }[]): Promise<s
     )
     .select('entry_id');
   return rows.flatMap((row) => row.entry_id ?? []);
-}
-
-/** What is measured of a zone in a photo; null where no photo shows it. */
-interface Swatch {
-  readonly zoneId: string;
-  readonly photo_id: string | null;
-  readonly swatch_hash: string | null;
-  readonly colour: string | null;
-  readonly palette: string | null;
-}
-
-/** A photo with the piece and the firing that it is of. */
-interface Place {
-  readonly id: string;
-  readonly pieceId: string;
-  readonly firingId: string;
-}
-
-async function cutSwatches(
-  base: Db,
-  store: Store,
-  { id: photoId, pieceId, firingId }: Place,
-  plain: Plain,
-  { frame, gains, view: said, stage }: Pick<PhotoSettings, 'frame' | 'gains' | 'view' | 'stage'>,
-): Promise<Swatch[]> {
-  if (stage === 'before') return [];
-  const zones = await rowsOf<{ z: 'zone'; p: 'piece' }>()(
-    base('zone as z')
-      .join('piece as p', 'p.id', 'z.piece_id')
-      .where({ 'z.piece_id': pieceId, 'z.firing_id': firingId, 'z.ended_at': null })
-      // Where an area lies in a picture is not known.
-      .whereNull('z.area'),
-    'p.form',
-    'z.id',
-    'z.side',
-    'z.from',
-    'z.to',
-  );
-  const view = said ?? (zones[0] && guessView(zones[0].form));
-  const seen = zones.filter(({ side, form }) => view && sidesIn(view, form).includes(side));
-  if (seen.length === 0) return [];
-  const crop = uprightCrop({ data: plain.data, ...plain.info }, frame);
-  const right = gains ? withGains(crop, gains) : crop;
-  return Promise.all(
-    seen.map(async ({ form, ...zone }): Promise<Swatch> => {
-      const { data, ...info } = zonePatch(right, zone, view!, form)!;
-      const patch = { data: Buffer.from(data), info };
-      const swatch = await open(patch)
-        .resize(SWATCH.width, SWATCH.height, { fit: 'cover' })
-        .webp({ quality: 80, effort: 2 })
-        .toBuffer();
-      const { colour, palette } = measureZone(await shrunk(patch, 64, 64));
-      return {
-        zoneId: zone.id,
-        photo_id: photoId,
-        swatch_hash: await store.put(swatch),
-        colour,
-        palette: JSON.stringify(palette.map(({ hex, share }) => ({ hex, share }))),
-      };
-    }),
-  );
 }
 
 /** The live photos of pieces, newest first. */

@@ -1,11 +1,12 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow } from '@/records/platform/tables';
-import { coreCoat, zonesOf, type Area, type Stack } from '@/core/coats';
-import type { Form, Side, Fate, TextureBySide } from '@/core/vocabulary';
+import { coreCoats, zonesOf, type Stack, type WrittenArea } from '@/core/coats';
+import type { DefectId, Form, Side, Fate, Profile, TextureBySide } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
 import { photosOf, type StoredPhoto } from './photos';
+import { readWare, setOf, type SetPiece, type Ware } from './ware';
 import { countsOf, type ZoneCount } from './zoneCounts';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
 
@@ -17,6 +18,10 @@ export interface ListedPiece {
   readonly label: string;
   readonly number: number;
   readonly form: Form;
+  /** The form of the studio that it is like; null for one of the library. */
+  readonly formId: string | null;
+  readonly formName: string | null;
+  readonly profile: Profile | null;
   readonly heightMm: number;
   readonly widthMm: number;
   readonly bodyId: string;
@@ -26,7 +31,9 @@ export interface ListedPiece {
   /** What was done to the clay, by side. */
   readonly texture: TextureBySide;
   /** Named parts beside its bands. */
-  readonly areas: readonly Area[];
+  readonly areas: readonly WrittenArea[];
+  /** Defects that are wanted on it, and so are none. */
+  readonly wanted: readonly DefectId[];
   /** False for one that was found at an opening and not described since. */
   readonly isDescribed: boolean;
   /** Whether its bands were measured in another way than now, and nobody has looked since. */
@@ -69,7 +76,8 @@ function pieceRows(base: Db) {
   return base('piece as p')
     .join('body as b', 'b.id', 'p.body_id')
     .join('member as m', 'm.id', 'p.member_id')
-    .leftJoin('photo as ph', 'ph.id', 'p.photo_id');
+    .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
+    .leftJoin('form as fm', 'fm.id', 'p.form_id');
 }
 
 function filtered(base: Db, filter: PieceFilter) {
@@ -119,6 +127,7 @@ type JoinedPiece = PieceRow & {
   readonly colour_oxidation: string;
   readonly maker: string;
   readonly photo_hash: string | null;
+  readonly form_name: string | null;
 };
 
 /** Pieces of these ids, in their order; unknown ids are left out. */
@@ -126,7 +135,14 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
   if (ids.length === 0) return [];
   const rows: JoinedPiece[] = await pieceRows(base)
     .whereIn('p.id', ids)
-    .select('p.*', 'b.name as body', 'b.colour_oxidation', 'm.name as maker', 'ph.hash as photo_hash');
+    .select(
+      'p.*',
+      'b.name as body',
+      'b.colour_oxidation',
+      'm.name as maker',
+      'ph.hash as photo_hash',
+      'fm.name as form_name',
+    );
   const coats = await coatsOf(base, ids);
   const found = new Map(rows.map((row) => [row.id, row]));
   return ids.flatMap((id) => {
@@ -137,6 +153,9 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       label: row.label,
       number: row.number,
       form: row.form,
+      formId: row.form_id,
+      formName: row.form_name,
+      profile: row.profile === null ? null : fromJson<Profile>(row.profile),
       heightMm: row.height_mm,
       widthMm: row.width_mm,
       bodyId: row.body_id,
@@ -144,7 +163,8 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       bodyColour: row.colour_oxidation,
       split: Boolean(row.split),
       texture: fromJson<TextureBySide>(row.texture),
-      areas: fromJson<readonly Area[]>(row.areas),
+      areas: fromJson<readonly WrittenArea[]>(row.areas),
+      wanted: fromJson<readonly DefectId[]>(row.wanted),
       isDescribed: Boolean(row.described),
       hasOldLengths: Boolean(row.check_lengths),
       stage: row.stage,
@@ -197,6 +217,10 @@ export interface PieceFiring {
 }
 
 export interface PiecePage extends ListedPiece {
+  readonly ware: Ware;
+  readonly isLiked: boolean;
+  /** The pieces that it belongs together with. */
+  readonly set: readonly SetPiece[];
   readonly firings: readonly PieceFiring[];
   readonly photos: readonly StoredPhoto[];
   readonly twins: readonly { readonly id: string; readonly label: string; readonly stage: Stage }[];
@@ -213,7 +237,7 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
   const row = await base('piece')
     .where({ id: key })
     .orWhere({ label: key.toUpperCase() })
-    .first('id', 'twin_key', 'model_id');
+    .first('id', 'twin_key', 'model_id', 'ware', 'is_liked', 'set_id');
   if (!row) throw new NotFound(`Piece ${key}`);
   const [piece] = await piecesById(base, [row.id]);
   const twins = await base('piece')
@@ -227,6 +251,9 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
     firings: await firingsWithZones(base, row.id),
     photos: await photosOf(base, [row.id]),
     twins,
+    ware: readWare(row.ware),
+    isLiked: Boolean(row.is_liked),
+    set: await setOf(base, { id: row.id, setId: row.set_id }),
     modelId: row.model_id,
     followers: await base('piece')
       .where({ model_id: row.id })
@@ -234,7 +261,7 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
       .limit(40)
       .select('id', 'label'),
     planned: zonesOf(
-      piece!.coats.map((coat) => coreCoat(coat)),
+      piece!.coats.flatMap((coat) => coreCoats(coat)),
       piece!.areas,
     ),
   };

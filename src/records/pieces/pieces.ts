@@ -1,11 +1,11 @@
 import { firstOf } from '@/records/platform/joins';
 import type { CoatRow, PieceRow } from '@/records/platform/tables';
 import { toRow, type Mapping, flag, json, readRow } from '@/records/platform/mapping';
-import type { Form, PieceStage, TextureBySide } from '@/core/vocabulary';
-import type { Area } from '@/core/coats';
+import type { DefectId, Form, PieceStage, Profile, TextureBySide } from '@/core/vocabulary';
+import { PLAIN_AREA, type WrittenArea } from '@/core/coats';
 import { recordChange } from '@/records/platform/changes';
 import { type CoatDraft, COAT } from './coats';
-import { inTransaction, newId, type Db } from '@/records/platform/db';
+import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { Conflict, found, NotFound, Refusal } from '@/records/platform/errors';
 import { updateRow } from '@/records/platform/write';
 import { labelOf, lockSeries, type SeriesWanted } from '@/records/platform/numbers';
@@ -13,6 +13,9 @@ import { rebuildZones, twinKeyOf, ZONE_RULES } from './zones';
 
 export interface PieceDraft {
   readonly form: Form;
+  /** The form of the studio that it is like, and the silhouette it had of it; null for one of the library. */
+  readonly formId: string | null;
+  readonly profile: Profile | null;
   readonly heightMm: number;
   readonly widthMm: number;
   readonly bodyId: string;
@@ -20,7 +23,9 @@ export interface PieceDraft {
   /** What was done to the clay, by side. */
   readonly texture: TextureBySide;
   /** Named parts beside its bands. */
-  readonly areas: readonly Area[];
+  readonly areas: readonly WrittenArea[];
+  /** Defects that are wanted on it, and so are none. */
+  readonly wanted: readonly DefectId[];
   readonly note: string;
   readonly coats: readonly CoatDraft[];
 }
@@ -124,12 +129,20 @@ type PieceFields = Omit<PieceDraft, 'coats'> & {
 const PIECE: Mapping<PieceFields, PieceRow> = {
   id: 'id',
   form: 'form',
+  formId: 'form_id',
+  profile: json<Profile | null>()('profile'),
   heightMm: 'height_mm',
   widthMm: 'width_mm',
   bodyId: 'body_id',
   split: flag('split'),
   texture: json<TextureBySide>()('texture'),
-  areas: json<readonly Area[]>()('areas'),
+  areas: {
+    column: 'areas',
+    // A change that was kept by the release before knows less of an area.
+    read: (text: string) => fromJson<WrittenArea[]>(text).map((area) => ({ ...PLAIN_AREA, ...area })),
+    write: (areas) => JSON.stringify(areas),
+  },
+  wanted: json<readonly DefectId[]>()('wanted'),
   note: 'note',
   stage: 'stage',
   version: 'version',
@@ -218,11 +231,12 @@ export async function correctPiece(
       await insertCoats(trx, id, freshRows);
       await recordChange(trx, memberId, 'coats', id, rows, freshRows);
     }
+    const { areas, wanted } = readRow(PIECE, before);
     const stays =
       isSame &&
       before.described &&
       before.body_id === draft.bodyId &&
-      JSON.stringify(readRow(PIECE, before).areas) === JSON.stringify(draft.areas);
+      JSON.stringify([areas, wanted]) === JSON.stringify([draft.areas, draft.wanted]);
     if (!stays) await rebuildZones(trx, id);
   });
 }

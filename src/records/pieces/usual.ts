@@ -1,4 +1,4 @@
-import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
+import type { Atmosphere, Cone, Form, Method } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import { firstOf, type Maybe } from '@/records/platform/joins';
 
@@ -62,4 +62,31 @@ export async function usualOf(base: Db, memberId: string): Promise<Usual | null>
     cone: fire?.cone ?? null,
     atmosphere: fire?.atmosphere ?? null,
   };
+}
+
+/** How a glaze is put on. */
+export interface UsualWay {
+  readonly method: Method;
+  readonly times: number;
+}
+
+/** Coats that say how a glaze is usually put on: the newest of the studio. */
+const RECENT_COATS = 3000;
+
+/**
+ * How each glaze is usually put on, by glaze: as the member did it most among the studio's newest coats, else as
+ * anybody did.
+ */
+export async function usualWays(base: Db, memberId: string): Promise<Map<string, UsualWay>> {
+  const newest = base('coat')
+    .whereNull('ended_at')
+    .orderBy('id', 'desc')
+    .limit(RECENT_COATS)
+    .select('piece_id', 'glaze_id', 'method', 'times');
+  const rows: (UsualWay & { readonly glaze_id: string })[] = await base(newest.as('c'))
+    .join('piece as p', 'p.id', 'c.piece_id')
+    .groupBy('c.glaze_id', 'c.method', 'c.times')
+    .orderByRaw('sum(p.member_id = ?), count(*)', [memberId])
+    .select('c.glaze_id', 'c.method', 'c.times');
+  return new Map(rows.map(({ glaze_id, method, times }) => [glaze_id, { method, times }]));
 }

@@ -1,13 +1,15 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { Atmosphere, Form, TextureBySide } from '@/core/vocabulary';
+import type { Atmosphere, TextureBySide } from '@/core/vocabulary';
 import {
   coreCoat,
+  coreCoats,
   fileZones,
   isOnPlaceOf,
   middleOf,
   twinText,
+  type TwinFacts,
   zonesOf,
-  type Area,
+  type WrittenArea,
   type FiledZone,
 } from '@/core/coats';
 import { hashOf } from '@/records/platform/hash';
@@ -69,20 +71,21 @@ async function layZones(trx: Db, pieceId: string, firingId: string): Promise<Lai
       0,
       counted.findIndex(({ id }) => id === fired),
     );
-  const areas = fromJson<readonly Area[]>(piece.areas);
+  const areas = fromJson<readonly WrittenArea[]>(piece.areas);
   const zones = zonesOf(
-    stored.map((coat) => coreCoat(coat, order(coat))),
+    stored.flatMap((coat) => coreCoats(coat, order(coat))),
     areas,
   );
   const laid: LaidZone[] = [];
   for (const filed of fileZones(zones, counted)) {
     const { area = null, side, from, to } = filed.zone;
+    const clay = areas.find(({ name }) => name === area)?.bodyId ?? piece.body_id;
     laid.push({
       area,
       side,
       from,
       to,
-      entry_id: piece.described ? await ensureEntry(trx, piece.body_id, filed) : null,
+      entry_id: piece.described ? await ensureEntry(trx, clay, filed) : null,
       versions: JSON.stringify(versionsIn(filed, stored, areas)),
       filed_by: counted[filed.filedBy]!.id,
     });
@@ -111,7 +114,7 @@ async function insertZones(trx: Db, pieceId: string, firingId: string, laid: rea
 function versionsIn(
   { zone, stack }: FiledZone,
   coats: readonly StoredCoat[],
-  areas: readonly Area[],
+  areas: readonly WrittenArea[],
 ): string[] {
   const glazes = new Set(stack.map((layer) => layer.glaze));
   const middle = middleOf(zone, areas);
@@ -259,14 +262,7 @@ async function carryReadings(trx: Db, from: readonly string[], to: string): Prom
 }
 
 /** The key that a piece shares with its twins, see `twinText`. */
-export function twinKeyOf(piece: {
-  readonly bodyId: string;
-  readonly form: Form;
-  readonly texture: TextureBySide;
-  readonly areas: readonly Area[];
-  readonly roundCellId: string | null;
-  readonly coats: Parameters<typeof twinText>[0]['coats'];
-}): string {
+export function twinKeyOf(piece: TwinFacts): string {
   return hashOf(twinText(piece));
 }
 
@@ -286,7 +282,7 @@ export async function relayStalePieces(base: Db): Promise<number> {
       .where('zone_rules', '<', ZONE_RULES)
       .orderBy('number')
       .limit(AT_ONCE)
-      .select('id', 'body_id', 'form', 'texture', 'areas', 'round_cell_id', 'described');
+      .select('id', 'body_id', 'form', 'form_id', 'texture', 'areas', 'round_cell_id', 'described');
     if (stale.length === 0) return done;
     await inTransaction(base, async (trx) => {
       const moved: Move[] = [];
@@ -297,10 +293,15 @@ export async function relayStalePieces(base: Db): Promise<number> {
       for (const piece of stale) {
         moved.push(...(await relay(trx, piece.id)));
         if (!piece.described) continue;
-        const { body_id: bodyId, form, round_cell_id: roundCellId } = piece;
-        const texture = fromJson<TextureBySide>(piece.texture);
-        const areas = fromJson<readonly Area[]>(piece.areas);
-        const key = twinKeyOf({ bodyId, form, texture, areas, roundCellId, coats: coats.get(piece.id)! });
+        const key = twinKeyOf({
+          bodyId: piece.body_id,
+          form: piece.form,
+          formId: piece.form_id,
+          texture: fromJson<TextureBySide>(piece.texture),
+          areas: fromJson<readonly WrittenArea[]>(piece.areas),
+          roundCellId: piece.round_cell_id,
+          coats: coats.get(piece.id)!,
+        });
         await trx('piece').where({ id: piece.id }).update({ twin_key: key });
       }
       await recordChange(trx, null, 'zone rules', stale[0]!.id, null, {

@@ -20,6 +20,7 @@ import * as groups from './migrations/017_people';
 import * as studio from './migrations/018_studio';
 import * as series from './migrations/019_series';
 import * as areas from './migrations/020_areas';
+import * as ware from './migrations/021_ware';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -42,6 +43,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '018_studio': studio,
   '019_series': series,
   '020_areas': areas,
+  '021_ware': ware,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

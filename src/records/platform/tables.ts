@@ -31,7 +31,7 @@ export interface BodyRow {
   id: string; name: string; colour_oxidation: string; colour_reduction: string;
   iron: 'none' | 'low' | 'high' | null; coarse: Flag; cone_from: Cone | null; cone_to: Cone | null;
   shrinkage: number | null; absorption: number | null; expansion: number | null; note: string;
-  ended_at: Date | null; version: number;
+  ended_at: Date | null; version: number; made_of: string | null;
 }
 
 export interface CaseTryRow {
@@ -54,7 +54,8 @@ export interface CoatRow {
   id: string; piece_id: string; position: number; glaze_id: string; glaze_version_id: string;
   batch_id: string | null; method: Method; times: number; seconds: number | null; side: Side; from: number;
   to: number; dry_before: Flag | null; wiped: Flag; firing_id: string | null; ended_at: Date | null;
-  clay: ClayState | null; area: string | null; not_areas: string;
+  clay: ClayState | null; area: string | null; not_areas: string; cover: string | null; grams: number | null;
+  pieces: number | null;
 }
 
 export interface CorrectionRow {
@@ -102,11 +103,17 @@ export interface FiringPieceRow {
   x_mm: number | null; y_mm: number | null; cookie: Flag;
 }
 
+export interface FormRow {
+  id: string; name: string; form: Form; profile: string; height_mm: number; width_mm: number;
+  clay_grams: number | null; sizes: string; bands: string; note: string; ended_at: Date | null;
+  version: number;
+}
+
 export interface GlazeRow {
   id: string; name: string; kind: GlazeKind; colour: string; surface: Surface | null;
   movement: Movement | null; opaque: Flag | null; advice: string; caution: string; sort: number;
   ended_at: Date | null; version: number; round_id: string | null; decorative: Flag;
-  in_use_id: string | null;
+  in_use_id: string | null; usual_method: Method | null; usual_times: number | null;
 }
 
 export interface GlazeVersionRow {
@@ -205,7 +212,7 @@ export interface PhotoRow {
   id: string; piece_id: string; firing_id: string | null; hash: string; width: number; height: number;
   frame: string; member_id: string; at: Date; ended_at: Date | null; gains: string | null;
   strokes: string | null; view: View | null; stage: 'before' | 'after' | null; chosen_at: Date | null;
-  labels: string | null;
+  labels: string | null; area: string | null;
 }
 
 export interface PieceRow {
@@ -213,7 +220,12 @@ export interface PieceRow {
   body_id: string; split: Flag; twin_key: string; member_id: string; made_at: Date; note: string;
   stage: PieceStage; fate: Fate | null; photo_id: string | null; version: number;
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
-  described: Flag; check_lengths: Flag; zone_rules: number; areas: string;
+  described: Flag; check_lengths: Flag; zone_rules: number; areas: string; form_id: string | null;
+  profile: string | null; set_id: string | null; wanted: string; ware: string; is_liked: Flag;
+}
+
+export interface PieceSetRow {
+  id: string; name: string;
 }
 
 export interface ProgrammeRow {
@@ -224,7 +236,7 @@ export interface ReadingRow {
   id: string; zone_id: string; firing_id: string; piece_id: string; stage: ReadingStage;
   surface: Surface | null; movement: Movement | null; colour: string | null; note: string; member_id: string;
   at: Date; ended_at: Date | null; boil_test: 'passed' | 'failed' | null; follows: string | null;
-  age_days: number | null;
+  age_days: number | null; breaks: Flag | null;
 }
 
 export interface ReadingDefectRow {
@@ -317,6 +329,7 @@ declare module 'knex/types/tables' {
     firing_event: TableType<FiringEventRow>;
     firing_helper: TableType<FiringHelperRow>;
     firing_piece: TableType<FiringPieceRow>;
+    form: TableType<FormRow>;
     glaze: TableType<GlazeRow>;
     glaze_version: TableType<GlazeVersionRow>;
     ground: TableType<GroundRow>;
@@ -339,6 +352,7 @@ declare module 'knex/types/tables' {
     password_link: TableType<PasswordLinkRow>;
     photo: TableType<PhotoRow>;
     piece: TableType<PieceRow>;
+    piece_set: TableType<PieceSetRow>;
     programme: TableType<ProgrammeRow>;
     reading: TableType<ReadingRow>;
     reading_defect: TableType<ReadingDefectRow>;

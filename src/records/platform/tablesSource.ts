@@ -6,8 +6,10 @@ const CAUSE = 'clinic_case.cause';
 /** Columns that hold one of the words that core knows, by table and column, with the name of their type. */
 const WORDS: Readonly<Record<string, string>> = {
   'piece.form': 'Form',
+  'form.form': 'Form',
   'round.form': 'RoundForm',
   'coat.method': 'Method',
+  'glaze.usual_method': 'Method',
   'firing.cone': 'Cone',
   'entry.cone': 'Cone',
   'round.cone': 'Cone',

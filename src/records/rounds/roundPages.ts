@@ -3,6 +3,7 @@ import type { RoundRow, RoundCellRow } from '@/records/platform/tables';
 import { dayOrNull, type Mapping, readRow } from '@/records/platform/mapping';
 import type { Fate, RoundStep, RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
+import { isWhole, type Stack } from '@/core/coats';
 import type { CellLayer } from '@/core/rounds';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
@@ -218,8 +219,8 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
     'e.swatch_hash',
   );
   return rows.flatMap((row) => {
-    const layers = fromJson<{ glaze: string; times: number; way?: string; mark?: string }[]>(row.stack);
-    if (layers.some(({ way, mark }) => way !== 'dipped' || mark)) return [];
+    const layers = fromJson<Stack>(row.stack);
+    if (layers.some((layer) => layer.way !== 'dipped' || !isWhole(layer))) return [];
     return {
       bodyId: row.body_id,
       cone: row.cone,

@@ -3,6 +3,7 @@ import { comingStacks, type Round } from './roundPages';
 import type { Line } from '@/core/chemistry';
 import type { CellLayer } from '@/core/rounds';
 import { recordChange } from '@/records/platform/changes';
+import { PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
 import type { CoatDraft } from '@/records/pieces/coats';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { Refusal } from '@/records/platform/errors';
@@ -104,9 +105,7 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
       heightMm: round.heightMm,
       widthMm: round.widthMm,
       bodyId: cell.bodyId,
-      split: false,
-      texture: {},
-      areas: [],
+      ...PLAIN_PIECE,
       note: `Round ${number}, ${cell.label}: ${cell.words}`,
       coats: [],
     },
@@ -170,25 +169,15 @@ export async function glazeCells(base: Db, memberId: string, cellIds: readonly s
     for (const piece of pieces) {
       const stack = fromJson<CellLayer[]>(rows.find((row) => row.id === piece.id)!.stack);
       const coats = stack.map((layer): CoatDraft => ({
+        ...PLAIN_COAT,
         glazeId: layer.glaze,
-        batchId: null,
-        versionId: null,
         method: 'dip',
         times: layer.times,
-        seconds: null,
         side: 'outside',
         from: OFF_THE_FOOT,
         to: 1,
-        dryBefore: null,
-        clay: null,
-        wiped: false,
-        firingId: null,
-        area: null,
-        not: [],
       }));
-      const { form, heightMm, widthMm, bodyId, split, texture, areas, note, version } = piece;
-      const draft = { form, heightMm, widthMm, bodyId, split, texture, areas, note, coats };
-      await correctPiece(trx, memberId, piece.id, version, draft);
+      await correctPiece(trx, memberId, piece.id, piece.version, { ...piece, coats });
     }
     return pieces.length;
   });

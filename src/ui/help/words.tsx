@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ConeDrawing } from '../ConeDrawing';
 import { DefectGlyph } from '../DefectGlyph';
 import { ProofMarks } from '../ProofMarks';
-import { Silhouette, type DrawnCoat } from '../Silhouette';
+import { Silhouette, type DrawnCoat } from '../silhouette';
 import { Swatch } from '../Swatch';
 
 /** One of our own words, with a picture and what it means. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SURFACES, ATMOSPHERES } from '@/core/vocabulary';
+import { SURFACES, ATMOSPHERES, TEXTURES } from '@/core/vocabulary';
 import type { Usual } from '@/records/pieces';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 
@@ -11,6 +11,10 @@ const findSchema = z.object({
   atmosphere: z.enum(ATMOSPHERES).optional().catch(undefined),
   clay: idSchema.optional().catch(undefined),
   surface: z.enum(SURFACES).optional().catch(undefined),
+  texture: z
+    .enum([...TEXTURES, 'breaks'])
+    .optional()
+    .catch(undefined),
   stays: flag,
   sound: flag,
   food: flag,

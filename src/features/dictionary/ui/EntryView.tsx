@@ -23,6 +23,8 @@ import { Corrections } from './Corrections';
 import css from './entry.module.css';
 import { History } from './History';
 import { TeacherNote } from './TeacherNote';
+import { textureWords } from '../model/textureWords';
+import { Fold } from './Fold';
 import { VersionSenses } from './VersionSenses';
 
 interface Props {
@@ -180,31 +182,42 @@ function SenseRow({
           {isOwn && <span className="small quiet"> your clay and fire</span>}
         </p>
         <p>{words?.look}</p>
-        <SenseFacts {...{ sense, headwordId, nameOf, words, best }} />
-        <VersionSenses versions={sense.versions} mayChoose={mayTeach} />
-        <History proofs={sense.proofs} colour={sense.colour} />
-        <p className={css.acts}>
-          {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
-          {sense.colour && (
-            <Link href={findAddress({ colour: sense.colour, cone: sense.cone, stays: '1', but: headwordId })}>
-              Like this, but does not run
-            </Link>
+        <Fold isOpen={number === 1}>
+          <SenseFacts {...{ sense, headwordId, nameOf, words, best }} />
+          {sense.textured.length > 0 && (
+            <p>
+              <b>Over texture:</b> {textureWords(sense.textured)}
+            </p>
           )}
-          {sense.colour && (
-            <Link href={findAddress({ colour: sense.colour, cone: sense.cone, sound: '1', but: headwordId })}>
-              Like this, without defects
-            </Link>
-          )}
-        </p>
-        <TeacherNote
-          key={sense.noteVersion}
-          entryId={sense.id}
-          text={sense.teacherNote}
-          version={sense.noteVersion}
-          mayWrite={mayTeach}
-        />
-        <Corrections entryId={sense.id} list={corrections} maySettle={mayTeach} />
-        <ProofLinks sense={sense} best={best} hotkey={number === 1} />
+          <VersionSenses versions={sense.versions} mayChoose={mayTeach} />
+          <History proofs={sense.proofs} colour={sense.colour} />
+          <p className={css.acts}>
+            {best && <Link href={`/make?piece=${best.label}`}>Make it again</Link>}
+            {sense.colour && (
+              <Link
+                href={findAddress({ colour: sense.colour, cone: sense.cone, stays: '1', but: headwordId })}
+              >
+                Like this, but does not run
+              </Link>
+            )}
+            {sense.colour && (
+              <Link
+                href={findAddress({ colour: sense.colour, cone: sense.cone, sound: '1', but: headwordId })}
+              >
+                Like this, without defects
+              </Link>
+            )}
+          </p>
+          <TeacherNote
+            key={sense.noteVersion}
+            entryId={sense.id}
+            text={sense.teacherNote}
+            version={sense.noteVersion}
+            mayWrite={mayTeach}
+          />
+          <Corrections entryId={sense.id} list={corrections} maySettle={mayTeach} />
+          <ProofLinks sense={sense} best={best} hotkey={number === 1} />
+        </Fold>
       </div>
     </li>
   );

@@ -12,6 +12,7 @@ import { AskColour } from './AskColour';
 import { FindProvider, Chip } from './FindProvider';
 import css from './find.module.css';
 import { nearWords, type FindQuery } from '../model/findQuery';
+import { textureWords } from '../model/textureWords';
 
 interface Named {
   readonly id: string;
@@ -23,6 +24,8 @@ interface Props {
   readonly found: readonly Found[];
   readonly cones: readonly string[];
   readonly clays: readonly Named[];
+  /** Textures that something was tried over, with 'breaks' where something breaks. */
+  readonly textures: readonly string[];
   /** Colours to start from: the studio's own glazes. */
   readonly chips: readonly { readonly name: string; readonly colour: string }[];
   /** The headword that something like it is looked for. */
@@ -30,7 +33,7 @@ interface Props {
 }
 
 /** Entries by colour, surface and what they must not do; every answer is one tap from its entry. */
-export function FindView({ asked, found, cones, clays, chips, but }: Props) {
+export function FindView({ asked, found, cones, clays, textures, chips, but }: Props) {
   const filters = filtersOf(asked);
   return (
     <FindProvider>
@@ -46,6 +49,12 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
               name="Surface"
               options={SURFACES.map((word) => [word, word])}
               param="surface"
+              asked={asked}
+            />
+            <Row
+              name="Texture"
+              options={textures.map((word) => [word, word === 'breaks' ? 'breaks over edges' : word])}
+              param="texture"
               asked={asked}
             />
             <p className={css.row}>
@@ -92,6 +101,9 @@ export function FindView({ asked, found, cones, clays, chips, but }: Props) {
                     <span className="small quiet">
                       {entry.ground}, cone {entry.cone}, {entry.atmosphere}
                     </span>
+                    {asked.texture && (
+                      <span className="small">{textureWords(entry.textured, asked.texture)}</span>
+                    )}
                     <span className="small">
                       <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />{' '}
                       {entry.worstDefect && entry.worstSeverity > 1 && (
@@ -134,6 +146,7 @@ function Nothing({ asked }: { asked: FindQuery }) {
     cone: `cone ${asked.cone}`,
     clay: 'the clay',
     surface: `${asked.surface}`,
+    texture: asked.texture === 'breaks' ? 'breaking over edges' : `${asked.texture}`,
     stays: 'does not run',
     sound: 'without defects',
     food: 'not decorative-only',
@@ -169,7 +182,7 @@ function Row({
 }: {
   name: string;
   options: readonly (readonly [string, string])[];
-  param: 'cone' | 'clay' | 'surface';
+  param: 'cone' | 'clay' | 'surface' | 'texture';
   asked: FindQuery;
 }) {
   if (options.length === 0) return null;

@@ -116,6 +116,7 @@ export function FiringView({
           <LoadMap
             firingId={firing.id}
             kind={firing.kind}
+            cone={firing.cone}
             kiln={kiln}
             loaded={loaded}
             waiting={waiting}

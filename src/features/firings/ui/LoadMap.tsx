@@ -14,8 +14,8 @@ import {
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { footprintOf, warningsOf, type LoadPiece } from '@/core/firing';
-import type { FiringKind } from '@/core/vocabulary';
+import { footprintOf, pastConeWarnings, warningsOf, type LoadPiece } from '@/core/firing';
+import type { Cone, FiringKind } from '@/core/vocabulary';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, LoadShelf, ShelfPiece } from '@/records/firings';
 import { Choice, FormErrors } from '@/ui/kit';
@@ -29,6 +29,7 @@ import { WaitingPieces } from './WaitingPieces';
 interface Props {
   readonly firingId: string;
   readonly kind: FiringKind;
+  readonly cone: Cone;
   readonly kiln: Kiln;
   readonly loaded: readonly ShelfPiece[];
   readonly waiting: readonly ShelfPiece[];
@@ -39,7 +40,8 @@ interface Props {
 }
 
 /** The shelves from above, to scale, top first: pieces are dragged onto them, moved, and put on cookies. */
-export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, mayPhotograph }: Props) {
+export function LoadMap(props: Props) {
+  const { firingId, kind, cone, kiln, loaded, waiting, shelves, open, mayPhotograph } = props;
   const load = useLoad({ firingId, kiln, loaded, waiting });
   const [chosen, setChosen] = useState<string | null>(null);
   const sensors = useSensors(
@@ -50,7 +52,13 @@ export function LoadMap({ firingId, kind, kiln, loaded, waiting, shelves, open, 
   const all = Array.from({ length: kiln.shelves }, (_, i) => kiln.shelves - i);
   const standing = loaded.map(toStanding).filter((piece): piece is LoadPiece => piece !== null);
   const posts = new Map(all.map((n) => [n, shelves.find(({ shelf }) => shelf === n)?.postMm ?? null]));
-  const warnings = warningsOf(standing, load.board, posts);
+  const warnings = [
+    ...warningsOf(standing, load.board, posts),
+    ...pastConeWarnings(
+      loaded.map(({ id, label, body, clayTo, fired }) => ({ id, label, clay: body, clayTo, glazes: fired })),
+      cone,
+    ),
+  ];
   const warned = new Set(warnings.flatMap(({ pieces }) => pieces));
   const unplaced = loaded.filter(({ spot }) => spot === null);
 

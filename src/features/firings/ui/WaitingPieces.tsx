@@ -8,7 +8,7 @@ import type { ShelfPiece } from '@/records/firings';
 import { Choice } from '@/ui/kit';
 import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
-import { Silhouette } from '@/ui/Silhouette';
+import { Silhouette } from '@/ui/silhouette';
 import css from './load.module.css';
 
 interface Props {

@@ -11,6 +11,8 @@ export function blankGlaze(id: string, name = ''): GlazeDraft {
     movement: null,
     opaque: null,
     decorative: false,
+    usualMethod: null,
+    usualTimes: null,
     advice: '',
     caution: '',
   };

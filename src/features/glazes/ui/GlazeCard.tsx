@@ -1,10 +1,19 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { ulid } from 'ulid';
-import { GLAZE_KINDS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
+import { GLAZE_KINDS, METHODS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import type { Glaze } from '@/records/materials';
 import css from '@/ui/cards.module.css';
-import { Card, ChoiceInput, ColourInput, SwitchInput, TextInput, useSavedForm, YesNoInput } from '@/ui/kit';
+import {
+  Card,
+  ChoiceInput,
+  ColourInput,
+  NumberInput,
+  SwitchInput,
+  TextInput,
+  useSavedForm,
+  YesNoInput,
+} from '@/ui/kit';
 import { saveGlazeCard } from '../actions';
 import { blankGlaze } from '../model/blankGlaze';
 import { glazeSchema } from '../schema';
@@ -39,6 +48,14 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
           none="not known"
         />
         <YesNoInput control={control} name="opaque" label="Covers" yes="opaque" no="see-through" />
+        <ChoiceInput
+          control={control}
+          name="usualMethod"
+          label="Usually put on by"
+          options={METHODS}
+          none="as it was last"
+        />
+        <NumberInput control={control} name="usualTimes" label="Usual times" />
       </div>
       <SwitchInput control={control} name="decorative" label="Decorative ware only" />
       <TextInput control={control} name="advice" label="Advice at the bucket" multiline minRows={2} />

@@ -89,6 +89,7 @@ export function readingOf(answers: Answers, zone: OpeningZone): ReadingDraft {
     movement: (live?.movement ?? null) as ReadingDraft['movement'],
     colour: live?.colour ?? null,
     note: live?.note ?? '',
+    breaks: live?.breaks ?? null,
     boilTest: live?.boilTest ?? null,
     ageDays: live?.ageDays ?? null,
     defects: (live?.defects ?? []) as ReadingDraft['defects'],
@@ -149,7 +150,7 @@ export function wholeOf(zones: readonly OpeningZone[]): readonly OpeningZone[] {
 }
 
 /** What zones have in common: their value, null when nothing is noted of any, 'mixed' when they differ. */
-export function commonOf<K extends 'surface' | 'movement' | 'boilTest'>(
+export function commonOf<K extends 'surface' | 'movement' | 'breaks' | 'boilTest'>(
   readings: readonly ReadingDraft[],
   key: K,
 ): ReadingDraft[K] | 'mixed' {

@@ -11,6 +11,8 @@ interface Props {
   readonly said: Answers;
   readonly twin: string | null;
   readonly knows: boolean;
+  /** The area that is being read, of which a picture is taken now; null for the piece. */
+  readonly area: string | null;
   readonly undone: ReactNode;
   readonly mayUndo: boolean;
   readonly onPhoto: (files: readonly File[]) => unknown;
@@ -28,6 +30,7 @@ export function FateFoot({
   said,
   twin,
   knows,
+  area,
   undone,
   mayUndo,
   onPhoto,
@@ -53,7 +56,7 @@ export function FateFoot({
     <div className={css.foot}>
       {undone}
       <div className={css.short}>
-        <PhotoPicker label="Photo" camera onPick={onPhoto} />
+        <PhotoPicker label={area === null ? 'Photo' : `Photo of the ${area}`} camera onPick={onPhoto} />
         {knows && (
           <Button onClick={onExpected} title="e">
             As expected

@@ -57,6 +57,7 @@ export function PhotoDesk({ photo, piece, onSet, onCount, onClose }: Props) {
     strokes: photo.strokes,
     labels: photo.labels,
     view: photo.view,
+    area: photo.area,
     stage: photo.stage,
   });
   const view = settings.view ?? guessView(piece.form);

@@ -16,10 +16,12 @@ interface Props {
   readonly camera: ReturnType<typeof useCamera>;
   readonly piece: OpeningPiece;
   readonly sample: boolean;
+  /** The area that is being read, of which a picture is taken now; null for the piece. */
+  readonly area: string | null;
 }
 
 /** The photos of a piece at this opening, on the server or still on this device; each can be set up. */
-export function PhotoStrip({ api, camera, piece, sample }: Props) {
+export function PhotoStrip({ api, camera, piece, sample, area }: Props) {
   const [desk, setDesk] = useState<DeskPhoto | null>(null);
   const photos = photosNow(piece, api.waiting);
   const setUp = async (photo: PhotoNow) => {
@@ -39,7 +41,10 @@ export function PhotoStrip({ api, camera, piece, sample }: Props) {
           </li>
         ))}
         <li>
-          <PhotoPicker label="From files" onPick={camera.take} />
+          <PhotoPicker
+            label={area === null ? 'From files' : `From files, of the ${area}`}
+            onPick={camera.take}
+          />
         </li>
         {sample && (
           <li>

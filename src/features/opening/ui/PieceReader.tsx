@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
+import { hasRelief, textureAt } from '@/core/coats';
 import { MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, ReadingDraft } from '@/records/openings';
 import { ColourField } from '@/ui/kit';
@@ -76,7 +77,8 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
     onUndo,
     onFinish,
   });
-  const camera = useCamera(api, piece);
+  const area = zone?.area ?? null;
+  const camera = useCamera(api, piece, area);
   const swipe = useSwipe(onStep);
   if (piece.zones.length === 0)
     return <p>No coat was logged {piece.label} before this firing: add its coats on the piece’s page.</p>;
@@ -114,7 +116,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             }}
           />
         </div>
-        <PhotoStrip api={api} camera={camera} piece={piece} sample={sample} />
+        <PhotoStrip {...{ api, camera, piece, sample, area }} />
       </div>
       <div className={css.read}>
         <div className={css.sliders}>
@@ -131,6 +133,9 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             onSay={(movement) => sayZones({ movement })}
           />
         </div>
+        {zones.some((one) => hasRelief(textureAt(piece, one))) && (
+          <Breaks value={commonOf(readings, 'breaks') ?? null} onSay={(breaks) => sayZones({ breaks })} />
+        )}
         <DefectPick
           where={zone && piece.zones.length > 1 ? `in ${zone.headword}` : 'with it'}
           readings={readings}
@@ -148,6 +153,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
         said={said}
         twin={twin?.label ?? null}
         knows={knows}
+        area={area}
         undone={undone}
         mayUndo={draft.past.length > 0}
         onPhoto={camera.take}
@@ -161,6 +167,25 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
 }
 
 type SayZones = (change: Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<ReadingDraft>)) => void;
+
+/** Whether the glaze breaks over the texture below it. */
+function Breaks({
+  value,
+  onSay,
+}: {
+  value: boolean | 'mixed' | null;
+  onSay: (breaks: boolean | null) => void;
+}) {
+  const said = value === 'mixed' || value === null ? null : value ? 'breaks' : 'does not break';
+  return (
+    <WordRow
+      label="Over the texture"
+      options={['breaks', 'does not break'] as const}
+      value={said}
+      onPick={(word) => onSay(word === said ? null : word === 'breaks')}
+    />
+  );
+}
 
 /** A note in the studio's own phrases or one's own words, and the boil test. */
 function Words({

@@ -1,10 +1,9 @@
 'use client';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
-import { sidesOf } from '@/core/coats';
-import { defectOf, type DefectId } from '@/core/vocabulary';
+import { defectOf, formShape, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
-import { halfOf, Silhouette } from '@/ui/Silhouette';
+import { drawnSides, halfOf, hitAt, Silhouette } from '@/ui/silhouette';
 import { PRESS_MS, pressedFor } from '../model/draft';
 import css from './opening.module.css';
 
@@ -32,18 +31,21 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
     const timers = [setTimeout(() => rise(1), PRESS_MS.plain), setTimeout(() => rise(2), PRESS_MS.spoils)];
     return () => timers.forEach(clearTimeout);
   }, [held]);
-  const at = (event: PointerEvent) => {
+  const drawing = drawnPiece(piece);
+  const zoneAt = (event: PointerEvent) => {
     const box = frame.current!.querySelector('svg')!.getBoundingClientRect();
-    const x = (event.clientX - box.left) / box.width;
-    return { x, height: Math.min(0.999, Math.max(0, 1 - (event.clientY - box.top) / box.height)) };
-  };
-  const zoneAt = ({ x, height }: { x: number; height: number }): OpeningZone | undefined => {
-    const sides = sidesOf(drawnPiece(piece).coats.filter(({ area }) => area === undefined));
-    return piece.zones.find((zone) => {
-      const half = halfOf(zone.side, sides);
-      const here = half === 'whole' || (half === 'left') === x < 0.5;
-      return here && !zone.area && zone.from <= height && zone.to >= height;
+    const sides = drawnSides(drawing.coats, formShape(piece.form));
+    const point = { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height };
+    const hit = hitAt(drawing, sides, piece.areas, point);
+    const zone = piece.zones.find((one) => {
+      // A whole area has one zone; where coats cut it the first stands for it, the others are in the list.
+      if (hit.area !== null) return one.area === hit.area;
+      const half = halfOf(one.side, sides);
+      return (
+        (half === 'whole' || half === hit.half) && !one.area && one.from <= hit.height && one.to >= hit.height
+      );
     });
+    return { zone, height: hit.area === null ? hit.height : 0.5 };
   };
   return (
     <div
@@ -58,17 +60,16 @@ export function PressDrawing({ piece, lit, armed, size, onZone, onPress }: Props
         setSpot({ x: event.clientX - box.left, y: event.clientY - box.top, grade: 0 });
       }}
       onPointerUp={(event) => {
-        const point = at(event);
-        const zone = zoneAt(point);
+        const { zone, height } = zoneAt(event);
         setSpot(null);
         if (!zone) return;
-        if (armed) onPress(zone, point.height, pressedFor(event.timeStamp - down.current));
+        if (armed) onPress(zone, height, pressedFor(event.timeStamp - down.current));
         else onZone(zone);
       }}
       onPointerCancel={() => setSpot(null)}
       onContextMenu={(event) => event.preventDefault()}
     >
-      <Silhouette {...drawnPiece(piece)} size={size} lit={lit} />
+      <Silhouette {...drawing} size={size} lit={lit} />
       {spot && (
         <span className={css.ring} data-grade={spot.grade} style={{ left: spot.x, top: spot.y }}>
           {GRADES[spot.grade]}

@@ -6,7 +6,7 @@ import { ulid } from 'ulid';
 import { SHELF_FAULTS } from '@/core/vocabulary';
 import type { OpeningPiece } from '@/records/openings';
 import { drawnPiece } from '@/ui/drawn';
-import { Silhouette } from '@/ui/Silhouette';
+import { Silhouette } from '@/ui/silhouette';
 import type { useOpening } from './useOpening';
 import css from './opening.module.css';
 

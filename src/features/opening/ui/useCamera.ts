@@ -7,14 +7,19 @@ import { photoWorker } from '@/ui/photoWorker';
 const UNREADABLE =
   'This picture cannot be read here (some phones save HEIC: set the camera to JPEG). The reading is kept.';
 
-/** Takes pictures of a piece: made ready in the worker, kept on the device, on their way to the server. */
-export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiece) {
+/**
+ * Takes pictures of a piece: made ready in the worker, kept on the device, on their way to the server.
+ *
+ * @param area the one that is being read, and so is what a picture shows; null for the piece
+ */
+export function useCamera(api: ReturnType<typeof useOpening>, piece: OpeningPiece, area: string | null) {
   const [said, setSaid] = useState('');
   const [error, setFault] = useState('');
   const keep = async (file: Blob) => {
     const { blob, frame } = await photoWorker().take(file);
     // What is taken at an opening was fired.
-    const settings = { frame, gains: null, strokes: [], labels: [], view: null, stage: 'after' as const };
+    const view = area === null ? null : ('area' as const);
+    const settings = { frame, gains: null, strokes: [], labels: [], view, area, stage: 'after' as const };
     await api.enqueue({ kind: 'photo', pieceId: piece.id, blob, settings }, piece.id, ulid());
   };
   const take = async (files: readonly Blob[]) => {

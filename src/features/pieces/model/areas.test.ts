@@ -1,27 +1,18 @@
-import { zonesOf } from '@/core/coats';
+import { PLAIN_AREA, PLAIN_COAT, zonesOf } from '@/core/coats';
 import { drawnAreas, drawnCoats, emptyDraft, type GlazeChoice } from './draft';
 import { coatOn, isLeftFree, leftFree, withArea, withAreaAt, withoutArea } from './areas';
 
 const coat = {
-  ...({ glazeId: 'g', batchId: null, versionId: null, method: 'dip', times: 1, seconds: null } as const),
-  ...({
-    side: 'outside',
-    from: 0,
-    to: 1,
-    dryBefore: null,
-    clay: null,
-    wiped: false,
-    firingId: null,
-  } as const),
-  ...({ area: null, not: [] } as const),
+  ...PLAIN_COAT,
+  ...({ glazeId: 'g', method: 'dip', times: 1, side: 'outside', from: 0, to: 1 } as const),
 };
 const cup = { ...emptyDraft('cup', 'b'), coats: [coat, { ...coat, side: 'inside' as const }] };
 
 test('a logo lies on a side, a handle is a part of its own; a name is there once', () => {
   const draft = withArea(withArea(withArea(cup, 'logo'), 'handle'), ' logo ');
   expect(draft.areas).toEqual([
-    { name: 'logo', side: 'outside', from: 0, to: 1 },
-    { name: 'handle', side: null, from: 0, to: 1 },
+    { ...PLAIN_AREA, name: 'logo', side: 'outside', from: 0, to: 1 },
+    { ...PLAIN_AREA, name: 'handle', side: null, from: 0, to: 1 },
   ]);
   expect(withArea(cup, '  ')).toBe(cup);
 });
@@ -42,7 +33,7 @@ test('a coat goes with its area: to another side, and off the piece', () => {
   const on = { ...draft, coats: [...draft.coats, { ...coat, ...coatOn(draft, { area: 'logo' }) }] };
   const inside = withAreaAt(on, 'logo', { side: 'inside', from: 0.2 });
   expect([inside.areas[0], inside.coats[2]!.side]).toEqual([
-    { name: 'logo', side: 'inside', from: 0.2, to: 1 },
+    { ...PLAIN_AREA, name: 'logo', side: 'inside', from: 0.2, to: 1 },
     'inside',
   ]);
   const part = withAreaAt(leftFree(inside, inside.areas[0]!, true), 'logo', { side: null });

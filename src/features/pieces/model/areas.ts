@@ -1,17 +1,34 @@
-import { liesOn, type Area } from '@/core/coats';
-import { AREA_WORDS, type Side } from '@/core/vocabulary';
+import {
+  boxOfOutline,
+  halfOutline,
+  liesOn,
+  PLAIN_AREA,
+  type Area,
+  type Outline,
+  type WrittenArea,
+} from '@/core/coats';
+import { AREA_WORDS, formShape, type Side } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { sidesFor } from './draft';
 
 const isWord = (name: string): name is keyof typeof AREA_WORDS => name in AREA_WORDS;
+
+/** Words that say where an area lies by themselves. */
+const HALVES: Readonly<Record<string, 'left' | 'right'>> = { 'left half': 'left', 'right half': 'right' };
 
 /** Adds an area by its name: a part of its own, or all of the first side, as its word has it. Twice is once. */
 export function withArea(draft: PieceDraft, name: string): PieceDraft {
   const word = name.trim();
   if (word === '' || draft.areas.some((area) => area.name === word)) return draft;
   const isOwnPart = isWord(word) && AREA_WORDS[word];
-  const area: Area = { name: word, side: isOwnPart ? null : sidesFor(draft)[0]!, from: 0, to: 1 };
-  return { ...draft, areas: [...draft.areas, area] };
+  const side = isOwnPart ? null : sidesFor(draft)[0]!;
+  const area: WrittenArea = { ...PLAIN_AREA, name: word, side, from: 0, to: 1 };
+  const next = { ...draft, areas: [...draft.areas, area] };
+  const half = HALVES[word];
+  if (!half) return next;
+  const drawn = withOutline(next, word, halfOutline(half, formShape(draft.form).plan));
+  // Half of all that goes around, not of what one sees of it.
+  return withAreaAt(drawn, word, { share: 0.5 });
 }
 
 /** Takes an area off, with the coats that lie on it alone. */
@@ -25,16 +42,16 @@ export function withoutArea(draft: PieceDraft, name: string): PieceDraft {
   };
 }
 
-/** Changes where an area lies; its own coats go with it, and nothing is kept off a part of its own. */
+/** Changes what is said of an area; its own coats go with it, and nothing is kept off a part of its own. */
 export function withAreaAt(
   draft: PieceDraft,
   name: string,
-  at: Partial<Pick<Area, 'side' | 'from' | 'to'>>,
+  at: Partial<Omit<WrittenArea, 'name'>>,
 ): PieceDraft {
   const areas = draft.areas.map((area) => {
     if (area.name !== name) return area;
     const next = { ...area, ...at };
-    return next.side === null ? { ...next, from: 0, to: 1 } : next;
+    return next.side === null ? { ...next, from: 0, to: 1, outline: null } : next;
   });
   const { side } = areas.find((area) => area.name === name)!;
   return {
@@ -79,4 +96,12 @@ export function coatOn(draft: PieceDraft, place: { side: Side } | { area: string
   if ('side' in place) return { side: place.side, area: null };
   const side = draft.areas.find(({ name }) => name === place.area)?.side ?? sidesFor(draft)[0]!;
   return { area: place.area, side, from: 0, to: 1, not: [] };
+}
+
+/** Draws an area on its side, or on the first one: it reaches as far as its outline does. */
+export function withOutline(draft: PieceDraft, name: string, outline: Outline): PieceDraft {
+  const area = draft.areas.find((one) => one.name === name)!;
+  const side = area.side ?? sidesFor(draft)[0]!;
+  const { from, to } = boxOfOutline(outline, formShape(draft.form).plan);
+  return withAreaAt(draft, name, { side, from, to, outline, share: null });
 }

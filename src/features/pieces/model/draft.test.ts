@@ -1,4 +1,4 @@
-import { zonesOf } from '@/core/coats';
+import { PLAIN_AREA, zonesOf } from '@/core/coats';
 import {
   addCoat,
   drawnCoats,
@@ -21,6 +21,8 @@ const glaze = (id: string, kind: GlazeChoice['kind'] = 'glaze'): GlazeChoice => 
   advice: '',
   movement: null,
   opaque: null,
+  usualMethod: null,
+  usualTimes: null,
   versionId: '1',
   versions: [{ id: '1', number: 1 }],
   batches: [],
@@ -124,4 +126,28 @@ test('between one and sixty pieces are saved at once, under ids made here', () =
   expect(ok([])).toBe(false);
   expect(ok(Array(61).fill(BODY))).toBe(false);
   expect(ok(['1; drop table piece'])).toBe(false);
+});
+
+test('a slanting edge that is not typed yet is drawn level, and nothing breaks', () => {
+  const clear = glaze('clear');
+  const draft = addCoat(emptyDraft('mug', 'b'), clear);
+  const drawn = (rise: number) => {
+    const slanting = withCoat(draft, 0, { cover: { kind: 'slope', rise } });
+    return drawnCoats(slanting, new Map([[clear.id, clear]])).map(({ cover }) => cover);
+  };
+  expect([drawn(Number.NaN), drawn(0), drawn(-1)]).toEqual([[undefined], [undefined], [undefined]]);
+  expect(drawn(0.2)).toEqual([undefined, 'partly']);
+});
+
+test('an area goes with its piece to another form; a drawing only where one looks at it alike', () => {
+  const outline = [
+    [0.4, 0.4],
+    [0.6, 0.4],
+    [0.5, 0.6],
+  ] as const;
+  const logo = { ...PLAIN_AREA, name: 'logo', side: 'inside', from: 0.4, to: 0.6, outline } as const;
+  const mug = { ...emptyDraft('mug', 'b'), areas: [logo] };
+  expect(withForm(mug, 'vase').areas).toEqual([logo]);
+  expect(withForm(mug, 'tile').areas).toEqual([{ ...logo, side: 'outside' }]);
+  expect(withForm(mug, 'plate').areas).toEqual([{ ...logo, outline: null }]);
 });

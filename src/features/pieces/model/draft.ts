@@ -1,15 +1,16 @@
-import { coreCoat, covers, EDGE_TOLERANCE, type Area } from '@/core/coats';
+import { coreCoats, covers, EDGE_TOLERANCE, PLAIN_COAT, PLAIN_PIECE, type WrittenArea } from '@/core/coats';
 import {
   formShape,
   reachMm,
+  STUFF,
   type Form,
   type GlazeKind,
   type Method,
   type Movement,
   type Side,
 } from '@/core/vocabulary';
-import type { CoatDraft, PieceDraft } from '@/records/pieces';
-import type { DrawnCoat } from '@/ui/Silhouette';
+import type { CoatDraft, PieceDraft, StudioForm, UsualWay } from '@/records/pieces';
+import type { DrawnCoat } from '@/ui/silhouette';
 
 /** A clay to choose. */
 export interface BodyChoice {
@@ -25,6 +26,9 @@ export interface GlazeChoice {
   readonly kind: GlazeKind;
   readonly colour: string;
   readonly advice: string;
+  /** How it is usually put on; null when nobody said and nobody has. */
+  readonly usualMethod: Method | null;
+  readonly usualTimes: number | null;
   /** Null when nobody said, as of `opaque`. */
   readonly movement: Movement | null;
   readonly opaque: boolean | null;
@@ -39,33 +43,73 @@ export interface GlazeChoice {
   }[];
 }
 
+/** A glaze with the way it is usually put on: what its card says, else what the last coats of it were. */
+export function withUsualWay<G extends Pick<GlazeChoice, 'id' | 'usualMethod' | 'usualTimes'>>(
+  glaze: G,
+  ways: ReadonlyMap<string, UsualWay>,
+): G {
+  const way = ways.get(glaze.id);
+  // A card that says how says how often with it.
+  if (glaze.usualMethod !== null || !way) return glaze;
+  return { ...glaze, usualMethod: way.method, usualTimes: glaze.usualTimes ?? way.times };
+}
+
 /** A new piece of a form, at its usual size, with nothing on it. */
 export function emptyDraft(form: Form, bodyId: string): PieceDraft {
   const { heightMm, widthMm } = formShape(form);
-  return { form, heightMm, widthMm, bodyId, split: false, texture: {}, areas: [], note: '', coats: [] };
+  return { ...PLAIN_PIECE, form, heightMm, widthMm, bodyId, coats: [] };
+}
+
+/** A form of the studio's own, as far as a piece takes it over. */
+export type FormChoice = Pick<
+  StudioForm,
+  'id' | 'name' | 'form' | 'profile' | 'heightMm' | 'widthMm' | 'bands'
+>;
+
+/** Changes the form to one of the studio's own: its silhouette and size, the sides of the one it is a kind of. */
+export function withOwnForm(draft: PieceDraft, own: FormChoice): PieceDraft {
+  const { id: formId, profile, heightMm, widthMm } = own;
+  return { ...withForm(draft, own.form), formId, profile, heightMm, widthMm };
 }
 
 /** Changes the form: usual size, no split where it cannot be, coats on sides it has not moved to its first side. */
 export function withForm(draft: PieceDraft, form: Form): PieceDraft {
   const shape = formShape(form);
   const split = draft.split && shape.canSplit;
-  const next = { ...draft, form, split, heightMm: shape.heightMm, widthMm: shape.widthMm };
+  const next: PieceDraft = {
+    ...{ ...draft, form, formId: null, profile: null, split },
+    ...{ heightMm: shape.heightMm, widthMm: shape.widthMm },
+  };
   const sides = sidesFor(next);
   const coats = draft.coats.map((coat) => (sides.includes(coat.side) ? coat : { ...coat, side: sides[0]! }));
   const texture = Object.fromEntries(
     Object.entries(draft.texture).filter(([side]) => texturedSides(next).includes(side as Side)),
   );
-  // What lay on a side that it has not lies on its first one.
-  const areas = draft.areas.map((area) =>
-    area.side === null || sides.includes(area.side) ? area : { ...area, side: sides[0]! },
-  );
-  return { ...next, texture, areas, coats };
+  return { ...next, texture, areas: areasOn(next, draft), coats };
+}
+
+/**
+ * The areas of a piece on another form: what lay on a side that it has not lies on its first one, and a drawing stays
+ * as long as both are seen from the side, or both from above.
+ */
+export function areasOn(
+  next: Pick<PieceDraft, 'form' | 'split'>,
+  { form, areas }: Pick<PieceDraft, 'form' | 'areas'>,
+): WrittenArea[] {
+  const sides = sidesFor(next);
+  const isSeenAlike = formShape(form).plan === formShape(next.form).plan;
+  return areas.map((area) => ({
+    ...area,
+    side: area.side === null || sides.includes(area.side) ? area.side : sides[0]!,
+    outline: isSeenAlike ? area.outline : null,
+  }));
 }
 
 /** The sides a coat can go on. */
 export function sidesFor(draft: Pick<PieceDraft, 'form' | 'split'>): Side[] {
   const { sides } = formShape(draft.form);
-  return draft.split ? [...sides.filter((side) => side !== 'inside'), 'left', 'right'] : [...sides];
+  if (!draft.split) return [...sides];
+  return ['outside', 'left', 'right', ...sides.filter((side) => side === 'inside')];
 }
 
 /** The sides whose clay may be treated in its own way. */
@@ -80,29 +124,25 @@ const FRESH: readonly (readonly [number, number])[] = [
   [0.34, 0.66],
 ];
 
-/** Adds a coat on top, dipped once, on the side of the coat before it. */
+/** Kinds that a brush puts on. */
+const BRUSHED: ReadonlySet<GlazeKind> = new Set(['wash', 'underglaze', 'resist', 'lustre']);
+
+/** Adds a coat on top, in its glaze's usual way, on the side of the coat before it. */
 export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
   const below = draft.coats.filter((coat) => coat.firingId === null && coat.to - coat.from < 0.99).length;
-  const [from, to] = glaze.kind === 'slip' ? [0, 1] : FRESH[Math.min(below, FRESH.length - 1)]!;
-  const method: Method =
-    glaze.kind === 'wash' || glaze.kind === 'underglaze' || glaze.kind === 'resist' ? 'brush' : 'dip';
+  const stuff = STUFF[glaze.kind];
+  const [from, to] = glaze.kind === 'slip' || stuff ? [0, 1] : FRESH[Math.min(below, FRESH.length - 1)]!;
+  const method = glaze.usualMethod ?? stuff ?? (BRUSHED.has(glaze.kind) ? 'brush' : 'dip');
   const side = draft.coats.at(-1)?.side ?? sidesFor(draft)[0]!;
   const coat: CoatDraft = {
+    ...PLAIN_COAT,
     glazeId: glaze.id,
     batchId: glaze.batches[0]?.id ?? null,
-    versionId: null,
     method,
-    times: 1,
-    seconds: null,
+    times: glaze.usualTimes ?? 1,
     side: covers('outside', side) ? 'outside' : side,
     from,
     to,
-    dryBefore: null,
-    clay: null,
-    wiped: false,
-    firingId: null,
-    area: null,
-    not: [],
   };
   return { ...draft, coats: [...draft.coats, coat] };
 }
@@ -141,7 +181,7 @@ export function withEdge(draft: PieceDraft, index: number, edge: 'from' | 'to', 
 }
 
 /** The areas that can be drawn: those with a height. */
-export function drawnAreas({ areas }: Pick<PieceDraft, 'areas'>): Area[] {
+export function drawnAreas({ areas }: Pick<PieceDraft, 'areas'>): WrittenArea[] {
   return areas.filter(({ from, to }) => from >= 0 && to <= 1 && to - from > EDGE_TOLERANCE);
 }
 
@@ -155,7 +195,12 @@ export function drawnCoats(draft: PieceDraft, glazes: ReadonlyMap<string, GlazeC
     if (!glaze || !(coat.from >= 0 && coat.to <= 1 && coat.to - coat.from > 1e-6) || !(coat.times >= 1))
       return [];
     const times = Math.round(coat.times);
-    return { ...coreCoat({ ...coat, not, times, glazeKind: glaze.kind }), colour: glaze.colour };
+    // How far its edge rises is not typed yet.
+    const cover = coat.cover?.kind === 'slope' && !(coat.cover.rise > 0) ? null : coat.cover;
+    return coreCoats({ ...coat, not, times, cover, glazeKind: glaze.kind }).map((core) => ({
+      ...core,
+      colour: glaze.colour,
+    }));
   });
 }
 

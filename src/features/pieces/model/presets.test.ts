@@ -1,12 +1,11 @@
-import { zonesOf, coreCoat } from '@/core/coats';
+import { coreCoats, PLAIN_COAT, zonesOf } from '@/core/coats';
 import { emptyDraft } from './draft';
 import { presetsFor } from './presets';
 import type { PieceDraft } from '@/records/pieces';
 
 const coat = {
-  ...({ glazeId: 'g', batchId: null, versionId: null, method: 'dip', times: 2, seconds: null } as const),
-  ...({ side: 'outside', from: 0.2, to: 0.5, dryBefore: null, clay: null, wiped: false } as const),
-  ...({ firingId: null, area: null, not: [] } as const),
+  ...PLAIN_COAT,
+  ...({ glazeId: 'g', method: 'dip', times: 2, side: 'outside', from: 0.2, to: 0.5 } as const),
 };
 const put = (draft: PieceDraft, name: string) =>
   presetsFor(draft)
@@ -32,7 +31,7 @@ test('inside and outside at once are two coats of the same, and one zone a side'
   const both = presetsFor(mug)
     .find(({ name }) => name === 'inside and outside')!
     .put(mug, 0);
-  expect(zonesOf(both.coats.map((one) => coreCoat({ ...one, glazeKind: 'glaze' })))).toHaveLength(2);
+  expect(zonesOf(both.coats.flatMap((one) => coreCoats({ ...one, glazeKind: 'glaze' })))).toHaveLength(2);
 });
 
 test('what a form has not is not offered', () => {

@@ -1,6 +1,6 @@
 import { formShape, reachMm } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
-import { sidesFor, withCoat } from './draft';
+import { sidesFor, withCoat, type FormChoice } from './draft';
 
 /** A usual place of a coat, chosen with one tap. */
 export interface Preset {
@@ -26,13 +26,15 @@ function insideAndOut(draft: PieceDraft, index: number): PieceDraft {
 
 /**
  * The usual places of a coat on a piece. Bands of centimetres are there where the piece is tall enough for them; a
- * piece that has an inside has its liner, and both sides at once.
+ * piece that has an inside has its liner, and both sides at once; flat ware its well and its flange.
+ *
+ * @param bands those that are usual on the studio's own form
  */
-export function presetsFor(draft: PieceDraft): Preset[] {
+export function presetsFor(draft: PieceDraft, bands: FormChoice['bands'] = []): Preset[] {
   const reach = reachMm(draft);
   const sides = sidesFor(draft);
   const hasInside = sides.includes('inside') && sides.includes('outside');
-  const { plan } = formShape(draft.form);
+  const { plan, landmarks } = formShape(draft.form);
   const band = (mm: number) => Math.min(1, mm / reach);
   const all: (Preset | false)[] = [
     { name: 'all over', put: at({}) },
@@ -43,6 +45,10 @@ export function presetsFor(draft: PieceDraft): Preset[] {
     reach > 5 * CM && { name: 'rim 3 cm', put: at({ from: 1 - band(3 * CM) }) },
     !plan && { name: 'lower two thirds', put: at({ to: 2 / 3 }) },
     !plan && { name: 'upper two thirds', put: at({ from: 1 / 3 }) },
+    hasInside && { name: 'outside only', put: at({ side: 'outside' }) },
   ];
-  return all.filter((one) => one !== false);
+  const own = bands.map(({ name, from, to }): Preset => ({ name, put: at({ from, to }) }));
+  const parts = plan ? landmarks.filter(({ name }) => name === 'well' || name === 'flange') : [];
+  const named = parts.map(({ name, from, to }): Preset => ({ name, put: at({ from, to }) }));
+  return [...own, ...all.filter((one) => one !== false), ...named];
 }

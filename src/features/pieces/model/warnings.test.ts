@@ -1,3 +1,4 @@
+import { PLAIN_COAT } from '@/core/coats';
 import { METRIC, sayMessage } from '@/core/units';
 import type { CoatDraft } from '@/records/pieces';
 import { drawnCoats, emptyDraft, type GlazeChoice } from './draft';
@@ -5,7 +6,14 @@ import { coatWarnings } from './warnings';
 
 const choice = (id: string, more: Partial<GlazeChoice>): GlazeChoice => ({
   ...({ id, name: id, kind: 'glaze', colour: '#000000', advice: '', versionId: `${id} 1` } as const),
-  ...({ versions: [], batches: [], movement: null, opaque: null } as const),
+  ...({
+    versions: [],
+    batches: [],
+    movement: null,
+    opaque: null,
+    usualMethod: null,
+    usualTimes: null,
+  } as const),
   ...more,
 });
 const glazes = new Map(
@@ -17,9 +25,8 @@ const glazes = new Map(
   ].map((one) => [one.id, one]),
 );
 const coat = (glazeId: string, more: Partial<CoatDraft> = {}): CoatDraft => ({
-  ...({ glazeId, batchId: null, versionId: null, method: 'dip', times: 1, seconds: null } as const),
-  ...({ side: 'outside', from: 0, to: 1, dryBefore: null, clay: null, wiped: false } as const),
-  ...({ firingId: null, area: null, not: [] } as const),
+  ...PLAIN_COAT,
+  ...({ glazeId, method: 'dip', times: 1, side: 'outside', from: 0, to: 1 } as const),
   ...more,
 });
 const said = (form: 'cup' | 'plate', ...coats: CoatDraft[]) => {

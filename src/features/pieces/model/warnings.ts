@@ -3,7 +3,7 @@ import { lengthOf, text, type Message } from '@/core/units';
 import { formShape, reachMm } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
 import { drawnAreas, type GlazeChoice } from './draft';
-import type { DrawnCoat } from '@/ui/Silhouette';
+import type { DrawnCoat } from '@/ui/silhouette';
 
 /** A coat that ends so near the foot has nowhere to run to, mm (common practice, no source). */
 const AT_THE_FOOT = 5;
@@ -47,7 +47,8 @@ function running(
   coats: readonly DrawnCoat[],
   glazes: ReadonlyMap<string, GlazeChoice>,
 ): Message[] {
-  if (formShape(draft.form).plan) return [];
+  const { plan, catches } = formShape(draft.form);
+  if (plan || catches) return [];
   const atFoot = coats.filter(
     ({ glaze, side, from, area }) =>
       side !== 'inside' &&

@@ -95,7 +95,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
     done('Glazes', ({ zone }) => (zone ? stackWords(zone.stack, nameOf) : 'not fired')),
     done('Ground', ({ zone, piece }) => zone?.ground ?? piece.body),
     done('Form', ({ piece }) => piece.form),
-    done('Texture', ({ piece }) => textureWords(piece.texture) || NOT_NOTED),
+    done('Texture', ({ piece }) => textureWords(piece) || NOT_NOTED),
     done('Recipe versions', (one) =>
       [...new Set(coats(one).map(({ versionId }) => versionId))].sort().join(' '),
     ),

@@ -1,23 +1,24 @@
 'use client';
 import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Area } from '@/core/coats';
-import { AREA_WORDS, reachMm, type Side } from '@/core/vocabulary';
-import { QuantityField, SelectField } from '@/ui/kit';
+import type { WrittenArea } from '@/core/coats';
+import { AREA_WORDS, reachMm, sideWord, TEXTURES, type Side } from '@/core/vocabulary';
+import { NumberField, QuantityField, SelectField, SeveralField, TickField } from '@/ui/kit';
 import { isLeftFree, leftFree, withArea, withAreaAt, withoutArea } from '../model/areas';
-import { BLANK, fractionOf, sidesFor } from '../model/draft';
+import { BLANK, fractionOf, sidesFor, type BodyChoice } from '../model/draft';
 import type { PieceEditorState } from './usePieceEditor';
 import css from './pieces.module.css';
 
-type Props = Pick<PieceEditorState, 'draft' | 'change' | 'errorOf'>;
+interface Props extends Pick<PieceEditorState, 'draft' | 'change' | 'errorOf' | 'setOutlining'> {
+  readonly bodies: readonly BodyChoice[];
+}
 
 /** Named parts beside the bands: a logo left free, a handle, fins. */
-export function Areas({ draft, change, errorOf }: Props) {
+export function Areas(props: Props) {
+  const { draft, change } = props;
   // Typed words are taken on Enter or on leaving, and the field is empty again.
   const [typed, setTyped] = useState('');
   const add = (name: string) => {
@@ -28,7 +29,7 @@ export function Areas({ draft, change, errorOf }: Props) {
   return (
     <div className={css.areas} role="group" aria-label="Areas">
       {draft.areas.map((area, i) => (
-        <AreaFields key={area.name} {...{ area, draft, change, errorOf }} index={i} />
+        <AreaFields key={area.name} {...props} area={area} index={i} />
       ))}
       <Autocomplete
         freeSolo
@@ -49,12 +50,13 @@ export function Areas({ draft, change, errorOf }: Props) {
 
 const OWN_PART = 'own part';
 
-function AreaFields({ area, draft, change, errorOf, index }: Props & { area: Area; index: number }) {
+function AreaFields(props: Props & { readonly area: WrittenArea; readonly index: number }) {
+  const { area, draft, change, errorOf, setOutlining, bodies, index } = props;
   const { name, side } = area;
   const reach = reachMm(draft);
   const isFree = isLeftFree(draft, area);
-  const put = (at: Partial<Pick<Area, 'side' | 'from' | 'to'>>) =>
-    change((before) => withAreaAt(before, name, at));
+  const hasMore = area.share !== null || area.bodyId !== null || area.texture.length > 0;
+  const put = (at: Partial<Omit<WrittenArea, 'name'>>) => change((before) => withAreaAt(before, name, at));
   return (
     <div className={css.area} role="group" aria-label={`Area ${name}`}>
       <b>{name}</b>
@@ -69,9 +71,13 @@ function AreaFields({ area, draft, change, errorOf, index }: Props & { area: Are
         label="Where"
         value={side ?? OWN_PART}
         onChange={(next) => put({ side: next === OWN_PART ? null : next })}
-        options={[...sidesFor(draft).map((one) => [one, one] as const), [OWN_PART, 'a part of its own']]}
+        options={[
+          ...sidesFor(draft).map((one) => [one, sideWord(draft.form, one)] as const),
+          [OWN_PART, 'a part of its own'],
+        ]}
       />
       {side !== null &&
+        area.outline === null &&
         (['from', 'to'] as const).map((edge) => (
           <QuantityField
             key={edge}
@@ -82,19 +88,50 @@ function AreaFields({ area, draft, change, errorOf, index }: Props & { area: Are
             error={errorOf(`areas.${index}.${edge}`)}
           />
         ))}
+      <p className={`${css.wide} ${css.more}`}>
+        {side !== null && (
+          <button type="button" className={css.link} onClick={() => setOutlining(name)}>
+            {area.outline ? 'Draw it again' : 'Draw it on the piece'}
+          </button>
+        )}
+        {area.outline && (
+          <button type="button" className={css.link} onClick={() => put({ outline: null })}>
+            Remove the drawing
+          </button>
+        )}
+      </p>
       {isFree !== null && (
-        <FormControlLabel
+        <TickField
           className={css.wide}
           label="Left free of its side’s coats"
-          control={
-            <Checkbox
-              size="small"
-              checked={isFree}
-              onChange={(event) => change((before) => leftFree(before, area, event.target.checked))}
-            />
-          }
+          checked={isFree}
+          onChange={(next) => change((before) => leftFree(before, area, next))}
         />
       )}
+      <details className={css.details} open={hasMore || undefined}>
+        <summary>Size, clay, texture</summary>
+        {area.outline === null && (
+          <NumberField
+            label={side === null ? 'Size, about % of the outside' : 'Size, about % of its band'}
+            value={area.share === null ? null : Number((area.share * 100).toFixed(1))}
+            onChange={(percent) => put({ share: percent === null ? null : percent / 100 })}
+            error={errorOf(`areas.${index}.share`)}
+          />
+        )}
+        <SelectField
+          label="Clay"
+          value={area.bodyId ?? ''}
+          onChange={(bodyId) => put({ bodyId: bodyId || null })}
+          options={[['', 'as the piece'], ...bodies.map(({ id, name: clay }) => [id, clay] as const)]}
+        />
+        <SeveralField
+          label="Texture"
+          className={css.wide}
+          value={area.texture}
+          onChange={(texture) => put({ texture })}
+          options={TEXTURES}
+        />
+      </details>
     </div>
   );
 }

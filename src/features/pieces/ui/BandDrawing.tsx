@@ -2,9 +2,20 @@
 import { lengthOf, sayQuantity } from '@/core/units';
 import { formShape, reachMm } from '@/core/vocabulary';
 import type { PieceDraft } from '@/records/pieces';
-import { drawnWidth, Silhouette, type DrawnCoat } from '@/ui/Silhouette';
+import type { Outline } from '@/core/coats';
+import {
+  drawnSides,
+  EDGE,
+  fieldOf,
+  sideField,
+  Silhouette,
+  STRIP,
+  TALL,
+  type DrawnCoat,
+} from '@/ui/silhouette';
 import { useUnits } from '@/ui/units';
-import { drawnAreas } from '../model/draft';
+import { drawnAreas, sidesFor } from '../model/draft';
+import { OutlinePad } from './OutlinePad';
 import css from './pieces.module.css';
 
 interface Props {
@@ -15,24 +26,41 @@ interface Props {
   readonly nameOf: (index: number) => string;
   readonly onSelect: (index: number) => void;
   readonly onEdge: (index: number, edge: 'from' | 'to', at: number) => void;
+  /** The area that is being drawn; null for none. */
+  readonly outlining: string | null;
+  readonly onOutline: (outline: Outline | null) => void;
 }
 
-/** Most px the drawing may take, the silhouette keeping 2 units free on each side of its 100 of height. */
+/** Most px the drawing may take, strips included: a phone has no more. */
 const TALLEST = 430;
-const WIDEST = 340;
+const WIDEST = 350;
 
 /** The piece drawn large; the edges of the chosen coat are dragged, or moved with the arrow keys by 1 mm. */
-export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSelect, onEdge }: Props) {
+export function BandDrawing(props: Props) {
+  const { draft, coats, bodyColour, selected, nameOf, onSelect, onEdge, outlining, onOutline } = props;
   const { plan } = formShape(draft.form);
-  const size = Math.min(TALLEST, (WIDEST * 104) / (drawnWidth(draft) + 16));
-  const unit = size / 104;
-  const yOf = (t: number) => (2 + (plan ? 50 : 100) * (1 - t)) * unit;
+  const { above, before, width: bodyWidth, beside } = fieldOf(draft);
+  const tall = 104 + above;
+  const wide = before + bodyWidth + beside;
+  const sides = drawnSides(coats, formShape(draft.form));
+  const strips = STRIP.gap + sides.length * STRIP.width + 2 * EDGE;
+  const size = Math.min(TALLEST, (WIDEST * tall) / (wide + strips));
+  const unit = size / tall;
+  const yOf = (t: number) => (2 + above + (plan ? 50 : 100) * (1 - t)) * unit;
   const atOf = (clientY: number, drawing: Element) => {
     const { top } = drawing.getBoundingClientRect();
-    return 1 - ((clientY - top) / unit - 2) / (plan ? 50 : 100);
+    return 1 - ((clientY - top) / unit - 2 - above) / (plan ? 50 : 100);
   };
-  const width = drawnWidth(draft) * unit;
-  const coat = draft.coats[selected];
+  const width = wide * unit;
+  const coat = outlining === null ? draft.coats[selected] : undefined;
+  const outlined = draft.areas.find(({ name }) => name === outlining);
+  const own = sideField(outlined?.side ?? sidesFor(draft)[0]!, sides, bodyWidth, plan);
+  const padField = {
+    left: (EDGE + before + own.x) * unit,
+    top: (EDGE + above) * unit,
+    width: own.width * unit,
+    height: TALL * unit,
+  };
   const units = useUnits();
   const place = (t: number) => sayQuantity(lengthOf(t * reachMm(draft)), units);
   const onKey = (edge: 'from' | 'to', value: number) => (event: React.KeyboardEvent) => {
@@ -46,18 +74,19 @@ export function BandDrawing({ draft, coats, bodyColour, selected, nameOf, onSele
   return (
     <div className={css.drawing} style={{ height: size }}>
       <Silhouette
-        form={draft.form}
-        heightMm={draft.heightMm}
-        widthMm={draft.widthMm}
+        {...draft}
         bodyColour={bodyColour}
         coats={coats}
         areas={drawnAreas(draft)}
         size={size}
         strip
-        lit={null}
+        lit={outlining ? { side: 'outside', from: 0, to: 0, area: outlining } : null}
       />
+      {outlining !== null && (
+        <OutlinePad name={outlining} field={padField} onDrawn={onOutline} onCancel={() => onOutline(null)} />
+      )}
       {draft.coats.map((one, i) =>
-        i === selected || one.area !== null ? null : (
+        i === selected || one.area !== null || outlining !== null ? null : (
           <button
             key={i}
             type="button"

@@ -1,8 +1,9 @@
-import { areaOf, grams, lengthOf, sayQuantity } from '@/core/units';
+import { areaOf, grams, lengthOf, sayQuantity, unitOf } from '@/core/units';
 import { useUnits } from '@/ui/units';
 import type { WorkSheet, MakeLine } from '@/core/rounds';
 import { layerWords } from '@/core/coats';
-import { DataTable } from '@/ui/kit';
+import { DataTable, TickField } from '@/ui/kit';
+import css from './make.module.css';
 
 interface Props {
   readonly sheet: WorkSheet;
@@ -11,13 +12,17 @@ interface Props {
   readonly count: number;
   /** Whether bands are measured from the centre. */
   readonly isFlat: boolean;
+  /** Coats that keep their bands in centimetres, by their place. */
+  readonly inCm: readonly number[];
+  readonly onInCm: (index: number) => void;
   /** What its entries show, in words. */
   readonly spread: readonly string[];
   readonly cautions: readonly string[];
 }
 
 /** The work sheet of a piece that is made again: its coats at the new size, what to expect and what to mind. */
-export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Props) {
+export function MakeSheet(props: Props) {
+  const { sheet, names, count, isFlat, inCm, onInCm, spread, cautions } = props;
   const units = useUnits();
   return (
     <div>
@@ -34,8 +39,9 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
             key: String(i),
             cells: [
               <CoatWords key="coat" line={line} name={names.get(line.glaze) ?? ''} />,
-              line.area ??
-                `${sayQuantity(lengthOf(line.fromMm), units)} to ${sayQuantity(lengthOf(line.toMm), units)}`,
+              line.area ?? (
+                <BandWords key="band" line={line} isInCm={inCm.includes(i)} onInCm={() => onInCm(i)} />
+              ),
               line.areaCm2 === null ? NOT_KNOWN : sayQuantity(areaOf(line.areaCm2), units),
               line.dryGrams === null ? NOT_KNOWN : sayQuantity(grams(line.dryGrams, 1), units),
             ],
@@ -73,6 +79,33 @@ export function MakeSheet({ sheet, names, count, isFlat, spread, cautions }: Pro
         </>
       )}
     </div>
+  );
+}
+
+/** Where a band lies at the new size, and whether it kept its centimetres. */
+function BandWords({
+  line,
+  isInCm,
+  onInCm,
+}: {
+  readonly line: MakeLine;
+  readonly isInCm: boolean;
+  readonly onInCm: () => void;
+}) {
+  const units = useUnits();
+  const isWhole = line.from === 0 && line.to === 1;
+  return (
+    <>
+      {sayQuantity(lengthOf(line.fromMm), units)} to {sayQuantity(lengthOf(line.toMm), units)}
+      {!isWhole && (
+        <TickField
+          className={css.keep}
+          label={`keep in ${unitOf('length', units)}`}
+          checked={isInCm}
+          onChange={onInCm}
+        />
+      )}
+    </>
   );
 }
 

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { heldText } from '@/core/units';
 import { NumberField } from '@/ui/kit';
 import { Said } from '@/ui/units';
-import { drawnAreas, movedCoat, withCoat, type GlazeChoice } from '../model/draft';
+import { drawnAreas, movedCoat, withCoat, type FormChoice, type GlazeChoice } from '../model/draft';
 import { CoatList } from './CoatList';
 import css from './pieces.module.css';
 import type { PieceEditorState } from './usePieceEditor';
@@ -16,11 +16,13 @@ interface Props {
   readonly glazes: readonly GlazeChoice[];
   readonly firingNames: Readonly<Record<string, string>>;
   readonly isCorrection: boolean;
+  /** Bands that are usual on the studio's own form. */
+  readonly bands: FormChoice['bands'];
   readonly onRemove: (index: number) => void;
 }
 
 /** The coats of a piece, what they test, and the button that saves it. */
-export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: Props) {
+export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, onRemove }: Props) {
   const { draft, change, coats, warnings, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
   return (
     <section className={css.how} aria-label="Coats and zones">
@@ -28,6 +30,7 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, onRemove }: 
       <CoatList
         draft={draft}
         glazes={glazes}
+        bands={bands}
         selected={selected}
         firingNames={new Map(Object.entries(firingNames))}
         errorOf={errorOf}

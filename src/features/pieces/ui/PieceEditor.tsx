@@ -1,5 +1,6 @@
 'use client';
 import { lengthOf, sayQuantity, type Units } from '@/core/units';
+import type { Form } from '@/core/vocabulary';
 import { useUnits } from '@/ui/units';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -9,7 +10,8 @@ import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
 import { ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
 import type { Maker } from '../model/makers';
-import { withEdge, withoutCoat, type BodyChoice, type GlazeChoice } from '../model/draft';
+import { withOutline } from '../model/areas';
+import { withEdge, withoutCoat, type BodyChoice, type FormChoice, type GlazeChoice } from '../model/draft';
 import { BandDrawing } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
 import { PieceFacts } from './PieceFacts';
@@ -29,6 +31,11 @@ interface Props {
   readonly series?: readonly string[];
   readonly lastSeries?: string | null;
   readonly firingNames?: Readonly<Record<string, string>>;
+  /** The studio's own forms, and those of the library by how often they are made. */
+  readonly ownForms: readonly FormChoice[];
+  readonly formsInUse: readonly Form[];
+  /** The piece that a new one belongs together with. */
+  readonly setWith?: string | undefined;
 }
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
@@ -41,8 +48,11 @@ export function PieceEditor({
   series = [],
   lastSeries = null,
   firingNames = {},
+  ownForms,
+  formsInUse,
+  setWith,
 }: Props) {
-  const state = usePieceEditor({ glazes, start, series: lastSeries, editing });
+  const state = usePieceEditor({ glazes, start, series: lastSeries, editing, setWith });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
   const { offer, bar } = useUndo();
   const units = useUnits();
@@ -86,6 +96,7 @@ export function PieceEditor({
             options={series.map((prefix) => [prefix, prefix] as const)}
           />
         )}
+        {setWith && <span className="small">Set with {setWith}</span>}
         {state.isRestored && (
           <span className="small quiet">
             Not saved yet; kept on this device.{' '}
@@ -103,7 +114,7 @@ export function PieceEditor({
         />
       )}
       <div className={css.editor}>
-        <PieceFacts {...state} bodies={bodies} bodyColour={bodyColour} />
+        <PieceFacts {...state} {...{ bodies, bodyColour, ownForms, formsInUse }} />
         <section className={css.stage} aria-label="Bands">
           <BandDrawing
             draft={draft}
@@ -113,10 +124,17 @@ export function PieceEditor({
             nameOf={(i) => nameOf(draft.coats[i]?.glazeId ?? '')}
             onSelect={setSelected}
             onEdge={(i, edge, at) => change((b) => withEdge(b, i, edge, at))}
+            outlining={state.outlining}
+            onOutline={(outline) => {
+              const name = state.outlining;
+              if (outline && name !== null) change((b) => withOutline(b, name, outline));
+              state.setOutlining(null);
+            }}
           />
         </section>
         <PieceCoats
           of={state}
+          bands={ownForms.find(({ id }) => id === draft.formId)?.bands ?? []}
           glazes={glazes}
           firingNames={firingNames}
           isCorrection={editing !== undefined}
@@ -151,7 +169,8 @@ function SaveResult({
               <Link href={`/pieces/${label}`}>{label}</Link>
             </span>
           ))}
-          . Write {saved.length === 1 ? 'the number' : 'the numbers'} under the foot.
+          . Write {saved.length === 1 ? 'the number' : 'the numbers'} under the foot.{' '}
+          <Link href={`/pieces/new?with=${saved[0]!.label}`}>Log another piece of the set</Link>
         </Alert>
       )}
       {errors.length > 0 && !theirs && (

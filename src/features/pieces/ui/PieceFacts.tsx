@@ -1,41 +1,38 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { FORMS, formShape, TEXTURES } from '@/core/vocabulary';
-import type { PieceDraft } from '@/records/pieces';
-import { QuantityField, RadioCards, SelectField, SeveralField, WordField } from '@/ui/kit';
-import { Silhouette } from '@/ui/Silhouette';
-import { texturedSides, withForm, type BodyChoice } from '../model/draft';
+import { formShape, sideWord, TEXTURES, WANTED_EFFECTS, type DefectId, type Form } from '@/core/vocabulary';
+import { QuantityField, SeveralField, WordField } from '@/ui/kit';
+import { texturedSides, type BodyChoice, type FormChoice } from '../model/draft';
 import { Areas } from './Areas';
+import { ClayField } from './ClayField';
+import { FormPicker } from './FormPicker';
 import type { PieceEditorState } from './usePieceEditor';
 import css from './pieces.module.css';
 
-interface Props extends Pick<PieceEditorState, 'draft' | 'change' | 'errorOf'> {
+interface Props extends Pick<PieceEditorState, 'draft' | 'change' | 'errorOf' | 'setOutlining'> {
   readonly bodies: readonly BodyChoice[];
   readonly bodyColour: string;
+  readonly ownForms: readonly FormChoice[];
+  readonly formsInUse: readonly Form[];
 }
 
+/** What a maker may want, by the defect that it otherwise is. */
+const EFFECTS: Readonly<Partial<Record<DefectId, string>>> = WANTED_EFFECTS;
+const WANTED = Object.keys(WANTED_EFFECTS) as DefectId[];
+
 /** Form, clay, size and note of a piece. */
-export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props) {
+export function PieceFacts(props: Props) {
+  const { draft, change, errorOf, setOutlining, bodies, bodyColour, ownForms, formsInUse } = props;
+  const hasMore = draft.wanted.length > 0 || Object.values(draft.texture).some((list) => list.length > 0);
   return (
     <section className={css.what} aria-label="Form and clay">
-      <FormPicker
-        draft={draft}
-        bodyColour={bodyColour}
-        onPick={(form) => change((before) => withForm(before, form))}
-      />
-      <SelectField
-        label="Clay"
+      <FormPicker {...{ draft, bodyColour, ownForms }} inUse={formsInUse} onPick={change} />
+      <ClayField
+        bodies={bodies}
         value={draft.bodyId}
         onChange={(bodyId) => change((before) => ({ ...before, bodyId }))}
         error={errorOf('bodyId')}
-        options={bodies.map((body) => [
-          body.id,
-          <span key={body.id}>
-            <span className={css.chip} style={{ background: body.colour, marginRight: 8 }} />
-            {body.name}
-          </span>,
-        ])}
       />
       {formShape(draft.form).plan ? (
         <QuantityField
@@ -80,16 +77,27 @@ export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props
           label="Left and right halves differ"
         />
       )}
-      {texturedSides(draft).map((side, _, sides) => (
+      <Areas {...{ draft, change, errorOf, bodies, setOutlining }} />
+      <details className={css.details} open={hasMore || undefined}>
+        <summary>Texture and wanted effects</summary>
+        {texturedSides(draft).map((side, _, sides) => (
+          <SeveralField
+            key={side}
+            label={sides.length > 1 ? `Texture, ${sideWord(draft.form, side)}` : 'Texture'}
+            value={draft.texture[side] ?? []}
+            onChange={(list) => change((b) => ({ ...b, texture: { ...b.texture, [side]: list } }))}
+            options={TEXTURES}
+          />
+        ))}
         <SeveralField
-          key={side}
-          label={sides.length > 1 ? `Texture, ${side}` : 'Texture'}
-          value={draft.texture[side] ?? []}
-          onChange={(list) => change((b) => ({ ...b, texture: { ...b.texture, [side]: list } }))}
-          options={TEXTURES}
+          label="Wanted effects"
+          value={draft.wanted.map((defect) => EFFECTS[defect] ?? defect)}
+          onChange={(list) =>
+            change((b) => ({ ...b, wanted: WANTED.filter((defect) => list.includes(EFFECTS[defect]!)) }))
+          }
+          options={Object.values(EFFECTS)}
         />
-      ))}
-      <Areas {...{ draft, change, errorOf }} />
+      </details>
       <WordField
         label="Note"
         multiline
@@ -99,39 +107,5 @@ export function PieceFacts({ draft, change, errorOf, bodies, bodyColour }: Props
         error={errorOf('note')}
       />
     </section>
-  );
-}
-
-function FormPicker({
-  draft,
-  bodyColour,
-  onPick,
-}: {
-  draft: PieceDraft;
-  bodyColour: string;
-  onPick: (form: PieceDraft['form']) => void;
-}) {
-  return (
-    <RadioCards
-      label="Form"
-      options={FORMS}
-      value={draft.form}
-      onChange={onPick}
-      groupClassName={css.forms}
-      className={css.form}
-      card={(form) => (
-        <>
-          <Silhouette
-            form={form}
-            {...formShape(form)}
-            bodyColour={bodyColour}
-            coats={[]}
-            size={34}
-            title=""
-          />
-          {form}
-        </>
-      )}
-    />
   );
 }

@@ -2,7 +2,7 @@
 import type { PiecePage, StoredPhoto } from '@/records/pieces';
 import { FormErrors } from '@/ui/kit';
 import { Photo } from '@/ui/Photo';
-import { Silhouette, type SilhouetteProps } from '@/ui/Silhouette';
+import { Silhouette, type SilhouetteProps } from '@/ui/silhouette';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
 import { setPhotoRemoved } from '../actions';
@@ -10,7 +10,10 @@ import { PhotoTools } from './PhotoTools';
 import css from './piece.module.css';
 
 interface Props {
-  readonly piece: Pick<PiecePage, 'label' | 'form' | 'photos' | 'photoHash' | 'isDescribed' | 'firings'>;
+  readonly piece: Pick<
+    PiecePage,
+    'label' | 'form' | 'areas' | 'photos' | 'photoHash' | 'isDescribed' | 'firings'
+  >;
   readonly drawing: Omit<SilhouetteProps, 'size'>;
   readonly mayChange: boolean;
   /** Whether photos may be removed and moved to other pieces. */

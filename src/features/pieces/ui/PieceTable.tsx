@@ -8,7 +8,7 @@ import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
 import { Acts, DataTable, PageHeader, SelectField, type OptionWords, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
-import { Silhouette } from '@/ui/Silhouette';
+import { Silhouette } from '@/ui/silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
 import css from './pieces.module.css';
 

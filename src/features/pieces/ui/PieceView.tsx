@@ -24,6 +24,8 @@ import { textureWords } from '../model/textureWords';
 import type { Maker } from '../model/makers';
 import { MakerField } from './MakerField';
 import { PiecePhotos } from './PiecePhotos';
+import { SetPanel } from './SetPanel';
+import { WarePanel } from './WarePanel';
 import css from './piece.module.css';
 
 /** One piece: its photo, what is on it, what each firing made of it. */
@@ -62,6 +64,8 @@ export function PieceView({
         <div>
           <PiecePhotos piece={piece} drawing={drawing} mayChange={mayChange} mayRemove={mayTeach} />
           {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
+          <WarePanel piece={piece} mayChange={mayChange} />
+          <SetPanel piece={piece} mayChange={mayChange} />
           {makers.length > 0 && <MakerField piece={piece} makers={makers} />}
         </div>
         <div>
@@ -127,7 +131,8 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
       <p className="quiet">
         {piece.isDescribed ? (
           <>
-            {piece.form}, <Said of={text`${lengthOf(piece.heightMm)} × ${lengthOf(piece.widthMm)}`} />,{' '}
+            {piece.formName ?? piece.form},{' '}
+            <Said of={text`${lengthOf(piece.heightMm)} × ${lengthOf(piece.widthMm)}`} />,{' '}
             <Link href={`/pieces?body=${piece.bodyId}`}>{piece.body}</Link>, made by {piece.maker} on{' '}
             {shortDay(piece.madeAt)}
           </>
@@ -137,7 +142,7 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
             {shortDay(piece.madeAt)}
           </>
         )}
-        {textureWords(piece.texture) && `; ${textureWords(piece.texture)}`}; {piece.stage}
+        {textureWords(piece) && `; ${textureWords(piece)}`}; {piece.stage}
         {piece.fate && (
           <>
             , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>

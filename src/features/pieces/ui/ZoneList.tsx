@@ -1,7 +1,7 @@
-import type { Measures } from '@/core/vocabulary';
+import { sideWord, type Measures } from '@/core/vocabulary';
 import { Said } from '@/ui/units';
 import { groundOf, headwordOf, placeWords, sidesOf, stackWords, zonesOf, type Area } from '@/core/coats';
-import type { DrawnCoat } from '@/ui/Silhouette';
+import type { DrawnCoat } from '@/ui/silhouette';
 import css from './pieces.module.css';
 
 /** The zones the bands make, named in words: what each will prove. */
@@ -24,15 +24,15 @@ export function ZoneList({
     ...sides.map((side) => ({
       name: side,
       own: zones.filter((zone) => zone.area === undefined && zone.side === side),
-      isSide: true,
+      words: sideWord(piece.form, side),
     })),
-    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name), isSide: false })),
+    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name), words: null })),
   ];
   return (
     <div className={css.zones} aria-live="polite">
-      {parts.map(({ name, own, isSide }) => (
+      {parts.map(({ name, own, words }) => (
         <div key={name}>
-          {isSide && sides.length > 1 && <h4 className={css.side}>{name}</h4>}
+          {sides.length > 1 && words && <h4 className={css.side}>{words}</h4>}
           <ul>
             {own.toReversed().map((zone) => {
               const { ground, stack } = groundOf(body, zone.stack);

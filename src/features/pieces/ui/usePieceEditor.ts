@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import type { FieldError } from '@/auth';
+import { PLAIN_AREA, PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
 import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
 import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
 import { useMemberId } from '@/ui/MemberContext';
@@ -11,11 +12,12 @@ import { saveCorrection, saveNewPieces } from '../actions';
 import { addCoat, drawnCoats, type GlazeChoice } from '../model/draft';
 import { coatWarnings } from '../model/warnings';
 
-/** A draft that the release before kept, which knew no texture or no areas, is a draft still. */
+/** A draft that the release before kept, which knew less, is a draft still. */
 const whole = (kept: PieceDraft): PieceDraft => ({
-  ...{ texture: {}, areas: [] },
+  ...PLAIN_PIECE,
   ...kept,
-  coats: kept.coats.map((coat) => ({ ...{ area: null, not: [] }, ...coat })),
+  areas: (kept.areas ?? []).map((area) => ({ ...PLAIN_AREA, ...area })),
+  coats: kept.coats.map((coat) => ({ ...PLAIN_COAT, ...coat })),
 });
 
 /** The bands of the piece that was saved last, to be repeated. */
@@ -26,11 +28,13 @@ interface Options {
   readonly start: PieceDraft;
   /** The letters of the series that is offered first. */
   readonly series: string | null;
+  /** The number of the piece that new ones belong together with. */
+  readonly setWith: string | undefined;
   readonly editing: { readonly id: string; readonly label: string; readonly version: number } | undefined;
 }
 
 /** A piece as it is drawn, kept on this device until it is saved, and its saving. */
-export function usePieceEditor({ glazes, start, series: usual, editing }: Options) {
+export function usePieceEditor({ glazes, start, series: usual, editing, setWith }: Options) {
   const key = `jiten.piece.${editing ? `${editing.id}.${editing.version}` : 'new'}`;
   const [kept, setDraft, found, drop] = usePersistedState<PieceDraft>(key, start);
   const draft = whole(kept);
@@ -44,6 +48,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
   const [theirs, setTheirs] = useState<CorrectedPiece | null>(null);
   const [saved, setSaved] = useState<readonly { id: string; label: string }[] | null>(null);
   const [isBusy, setIsBusy] = useState(false);
+  const [outlining, setOutlining] = useState<string | null>(null);
   const ids = useRef<string[]>([]);
 
   const byId = useMemo(() => new Map(glazes.map((glaze) => [glaze.id, glaze])), [glazes]);
@@ -65,7 +70,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
     try {
       const outcome = editing
         ? await saveCorrection({ id: editing.id, version, draft })
-        : await saveNewPieces({ ids: ids.current, draft, makerId, series });
+        : await saveNewPieces({ ids: ids.current, draft, makerId, series, setWith: setWith ?? null });
       setTheirs(outcome.ok ? null : ((outcome.theirs as CorrectedPiece | undefined) ?? null));
       if (!outcome.ok) return setErrors(outcome.errors);
       setErrors([]);
@@ -111,6 +116,8 @@ export function usePieceEditor({ glazes, start, series: usual, editing }: Option
       setTwins,
       selected,
       setSelected,
+      outlining,
+      setOutlining,
       add,
       repeat,
       startAgain,

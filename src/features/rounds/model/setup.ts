@@ -1,4 +1,4 @@
-import type { Cell, RoundQuestion } from '@/core/rounds';
+import { USUAL_RING, type Cell, type Ring, type RoundQuestion } from '@/core/rounds';
 import type { RoundKind, RoundForm, Atmosphere } from '@/core/vocabulary';
 import type { KnownStack } from '@/records/rounds';
 
@@ -21,6 +21,10 @@ export interface Setup extends RoundQuestion {
   readonly name: string;
   readonly twins: number;
   readonly form: RoundForm;
+  /** The rings that strips are cut from. */
+  readonly ring: Ring;
+  /** Whether all but the faces is waxed before dipping. */
+  readonly isWaxed: boolean;
   readonly cone: string;
   readonly atmosphere: Atmosphere;
   readonly dueOn: string | null;
@@ -43,6 +47,8 @@ export const FIRST_SETUP: Setup = {
   tests: [],
   twins: 2,
   form: 'tile',
+  ring: USUAL_RING,
+  isWaxed: false,
   cone: '6',
   atmosphere: 'oxidation',
   dueOn: null,

@@ -69,9 +69,9 @@ function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
           <Total name="tests" value={String(inside.length)} />
           <Total name="pieces" value={String(needs.pieces)} />
           <Total name="clay" value={sayQuantity(bulkOf(needs.clayGrams), units)} />
-          {setup.form === 'ring strip' && (
+          {needs.rings > 0 && (
             <Total
-              name={`rings of ${sayQuantity(bulkOf(1500), units)}, ${needs.strips} strips each`}
+              name={`rings of ${sayQuantity(bulkOf(needs.ringGrams), units)}, ${needs.strips} strips each`}
               value={String(needs.rings)}
             />
           )}
@@ -91,7 +91,7 @@ function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
           {Object.entries(needs.glazeGrams)
             .map(([name, dry]) => `${named(name, glazes)} ${sayQuantity(grams(dry), units)}`)
             .join(', ')}
-          . Estimated from area and thickness.
+          . Estimated from {setup.isWaxed ? 'the face' : 'both faces and the edges'} and thickness.
         </p>
       )}
     </>

@@ -2,7 +2,9 @@
 import { ROUND_FORMS, type Cone } from '@/core/vocabulary';
 import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import { bodiesVary } from '@/core/rounds';
-import { Choice, NumberField, WordField } from '@/ui/kit';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { Choice, NumberField, QuantityField, WordField } from '@/ui/kit';
 import css from './rounds.module.css';
 import type { RoundMakerState } from './useRoundMaker';
 
@@ -59,6 +61,28 @@ export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
           error={errorOf('twins')}
         />
       </div>
+      {setup.form === 'ring strip' && (
+        <div className={css.pair}>
+          <QuantityField
+            dimension="length"
+            label="Ring diameter"
+            value={setup.ring.diameterMm}
+            onChange={(mm) => mm && change({ ring: { ...setup.ring, diameterMm: mm } })}
+          />
+          <QuantityField
+            dimension="length"
+            label="Foot flange"
+            value={setup.ring.flangeMm}
+            onChange={(mm) => change({ ring: { ...setup.ring, flangeMm: mm ?? 0 } })}
+          />
+        </div>
+      )}
+      <FormControlLabel
+        label="Backs and edges waxed"
+        control={
+          <Switch checked={setup.isWaxed} onChange={(event) => change({ isWaxed: event.target.checked })} />
+        }
+      />
       <p className="small quiet">
         {setup.twins > 1
           ? 'Twins tell an accident from a result.'

@@ -44,7 +44,11 @@ export function useRoundMaker({ glazes, bodies, known, start }: RoundMakerOption
   };
   const inside = cells.filter((cell) => !isOut(cell));
   const size = formShape(setup.form);
-  const needs = needsOf(inside, setup.twins, size);
+  const { ring, isWaxed } = setup;
+  const needs = needsOf(inside, setup.twins, size, {
+    isWaxed,
+    ring: setup.form === 'ring strip' ? ring : undefined,
+  });
   const turn = (cell: Cell) => {
     const without = (list: readonly string[]) => list.filter((label) => label !== cell.label);
     if (isOut(cell)) change({ out: without(setup.out), taken: [...without(setup.taken), cell.label] });

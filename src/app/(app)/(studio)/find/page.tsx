@@ -2,7 +2,7 @@ import { redirect } from 'next/navigation';
 import { labOf } from '@/core/colour';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
-import { entriesLike, headwordText, wallChoices } from '@/records/dictionary';
+import { entriesLike, headwordText, texturesTried, wallChoices } from '@/records/dictionary';
 import { db } from '@/records/platform';
 import { usualOf } from '@/records/pieces';
 import { FindView } from '@/features/dictionary/ui/FindView';
@@ -17,7 +17,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
   const usual = params.own ? await usualOf(db(), member.id) : null;
   if (usual) redirect(findAddress({ ...ownFire(usual), clay: usual.bodyId }));
   const asked = readFindQuery(params);
-  const [found, choices, bodies, glazes, but] = await Promise.all([
+  const [found, choices, bodies, glazes, but, textures] = await Promise.all([
     entriesLike(
       db(),
       {
@@ -25,6 +25,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
         atmosphere: asked.atmosphere,
         bodyId: asked.clay,
         surface: asked.surface,
+        texture: asked.texture,
         stays: Boolean(asked.stays),
         sound: Boolean(asked.sound),
         notDecorative: Boolean(asked.food),
@@ -37,11 +38,13 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
     listBodies(db()),
     listGlazes(db()),
     asked.but ? headwordText(db(), asked.but) : null,
+    texturesTried(db()),
   ]);
   return (
     <FindView
       asked={asked}
       found={found}
+      textures={textures}
       cones={[...new Set(choices.map(({ cone }) => cone))]}
       clays={bodies.map(({ id, name }) => ({ id, name }))}
       chips={glazes.filter(({ kind }) => kind === 'glaze').map(({ name, colour }) => ({ name, colour }))}

@@ -5,7 +5,7 @@ import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { sensesOf } from '@/records/dictionary';
-import { piecePage } from '@/records/pieces';
+import { listForms, piecePage } from '@/records/pieces';
 import { MakeView } from '@/features/pieces/ui/MakeView';
 import { orNotFound } from '@/features/shared/notFound';
 
@@ -18,16 +18,18 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ p
   const { piece: label } = await searchParams;
   if (!label) redirect('/pieces');
   const model = await orNotFound(piecePage(db(), label));
-  const [bodies, glazes, senses] = await Promise.all([
+  const [bodies, glazes, senses, forms] = await Promise.all([
     listBodies(db()),
     listGlazes(db(), { tests: true }),
     sensesOf(db(), model.id),
+    listForms(db()),
   ]);
   const own = glazes.filter(({ id }) => model.coats.some(({ glazeId }) => glazeId === id));
   const worst = Math.max(-1, ...senses.map(({ summary }) => MOVES.indexOf(summary?.movement ?? '')));
   return (
     <MakeView
       model={model}
+      ownForms={forms}
       bodies={bodies.map(({ id, name }) => ({ id, name }))}
       movement={MOVES[worst] ?? null}
       spread={senses.map(({ headword, summary }) => {

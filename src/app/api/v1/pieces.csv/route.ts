@@ -1,3 +1,4 @@
+import { coverWords } from '@/features/pieces/model/cover';
 import Papa from 'papaparse';
 import { readerUnits, refuseReader } from '@/auth';
 import { dayOf } from '@/core/time';
@@ -38,6 +39,9 @@ export async function GET(request: Request): Promise<Response> {
           side: coat?.side ?? '',
           area: coat?.area ?? '',
           kept_off: coat?.not.join('; ') ?? '',
+          covers: coat?.cover ? coverWords(coat.cover) : '',
+          grams: coat?.grams ?? '',
+          pieces: coat?.pieces ?? '',
           from: coat?.from ?? '',
           to: coat?.to ?? '',
           note: piece.note,

@@ -9,6 +9,7 @@ const settings = (left: number) => ({
   strokes: [],
   labels: [],
   view: null,
+  area: null,
   stage: null,
 });
 const stored = { id: 'S', hash: 'h', width: 1, height: 1, firingId: 'F', at: new Date(), ...settings(0.1) };

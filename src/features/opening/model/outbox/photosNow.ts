@@ -12,7 +12,7 @@ export interface PhotoNow extends PhotoSettings {
 /** The photos of a piece: those on the server, then those on their way, each with what was set last. */
 export function photosNow(piece: OpeningPiece, waiting: readonly OutboxItem[]): PhotoNow[] {
   const own = waiting.filter(({ pieceId }) => pieceId === piece.id);
-  const stored = piece.photos.map(({ id, hash, frame, gains, strokes, labels, view, stage }) => ({
+  const stored = piece.photos.map(({ id, hash, frame, gains, strokes, labels, view, area, stage }) => ({
     id,
     hash,
     blob: null,
@@ -21,6 +21,7 @@ export function photosNow(piece: OpeningPiece, waiting: readonly OutboxItem[]): 
     strokes,
     labels,
     view,
+    area,
     stage,
   }));
   const moving = own.flatMap(({ id, write }) =>

@@ -172,6 +172,7 @@ test('a photo goes as a form with its settings', async () => {
     strokes: [],
     labels: [],
     view: null,
+    area: null,
     stage: null,
   };
   await queue(

@@ -1,7 +1,8 @@
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
-import { piecePage } from '@/records/pieces';
+import { formsInUse, listForms, piecePage, usualWays } from '@/records/pieces';
+import { withUsualWay } from '@/features/pieces/model/draft';
 import { orNotFound } from '@/features/shared/notFound';
 import { draftOf } from '@/features/pieces/model/fromPiece';
 import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
@@ -9,11 +10,14 @@ import { PieceEditor } from '@/features/pieces/ui/PieceEditor';
 export const metadata = { title: 'Correct a piece' };
 
 export default async function Page({ params }: { params: Promise<{ label: string }> }) {
-  await requireMember('/pieces/[label]/edit');
-  const [piece, bodies, glazes] = await Promise.all([
+  const member = await requireMember('/pieces/[label]/edit');
+  const [piece, bodies, glazes, ways, forms, inUse] = await Promise.all([
     orNotFound(piecePage(db(), decodeURIComponent((await params).label))),
     listBodies(db()),
     listGlazes(db(), { tests: true }),
+    usualWays(db(), member.id),
+    listForms(db()),
+    formsInUse(db()),
   ]);
   const firingNames = Object.fromEntries(
     piece.firings.map((firing) => [firing.firingId, `${firing.kiln} ${firing.number}`]),
@@ -22,7 +26,9 @@ export default async function Page({ params }: { params: Promise<{ label: string
     <PieceEditor
       key={piece.version}
       bodies={bodies.map(({ id, name, colourOxidation }) => ({ id, name, colour: colourOxidation }))}
-      glazes={glazes}
+      glazes={glazes.map((glaze) => withUsualWay(glaze, ways))}
+      ownForms={forms}
+      formsInUse={inUse}
       start={draftOf(piece)}
       editing={{ id: piece.id, label: piece.label, version: piece.version }}
       firingNames={firingNames}

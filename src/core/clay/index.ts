@@ -1,0 +1,1 @@
+export { firedLength, shrinkageOf, wetLength } from './shrink';

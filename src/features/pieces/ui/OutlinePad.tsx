@@ -1,0 +1,95 @@
+'use client';
+import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { brushed, type Outline } from '@/core/coats';
+import { ToggleRow } from '@/ui/kit';
+import css from './pieces.module.css';
+
+interface Props {
+  readonly name: string;
+  /** Where the side lies in the drawing, px. */
+  readonly field: {
+    readonly left: number;
+    readonly top: number;
+    readonly width: number;
+    readonly height: number;
+  };
+  readonly onDrawn: (outline: Outline) => void;
+  readonly onCancel: () => void;
+}
+
+/** Points nearer than this to the one before are left out, as a share of the width. */
+const STEP = 0.012;
+/** Width of the brush, as a share of the width. */
+const BRUSH = 0.07;
+/** The fewest points that make an outline. */
+const FEWEST = 4;
+
+/** A sheet over the drawing on which an area is drawn: around it, or with a brush. */
+export function OutlinePad({ name, field, onDrawn, onCancel }: Props) {
+  const [tool, setTool] = useState<'outline' | 'brush'>('outline');
+  const [line, setLine] = useState<Outline>([]);
+  const pad = useRef<HTMLDivElement>(null);
+  // On a phone the drawing stands far from the button that asked for it.
+  useEffect(() => {
+    pad.current?.scrollIntoView({ block: 'center' });
+  }, []);
+  const at = (event: PointerEvent): readonly [number, number] => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const [x, y] = [(event.clientX - box.left) / box.width, 1 - (event.clientY - box.top) / box.height];
+    return [Math.min(1, Math.max(0, x)), Math.min(1, Math.max(0, y))];
+  };
+  const end = () => {
+    if (line.length >= FEWEST) onDrawn(tool === 'brush' ? brushed(line, BRUSH) : line);
+    setLine([]);
+  };
+  const path = line.map(([x, y]) => `${x * field.width},${(1 - y) * field.height}`).join(' ');
+  return (
+    <>
+      <div
+        ref={pad}
+        className={css.pad}
+        style={field}
+        aria-label={`Draw ${name}`}
+        role="application"
+        tabIndex={0}
+        onKeyDown={(event) => event.key === 'Escape' && onCancel()}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          setLine([at(event)]);
+        }}
+        onPointerMove={(event) => {
+          if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+          const point = at(event);
+          const before = line.at(-1);
+          if (before && Math.hypot(point[0] - before[0], point[1] - before[1]) < STEP) return;
+          setLine([...line, point]);
+        }}
+        onPointerUp={end}
+        onPointerCancel={() => setLine([])}
+      >
+        <svg width={field.width} height={field.height}>
+          {tool === 'outline' ? (
+            <polygon points={path} className={css.drawn} />
+          ) : (
+            <polyline points={path} className={css.brush} strokeWidth={BRUSH * field.width} />
+          )}
+        </svg>
+      </div>
+      <div className={css.padTools}>
+        <ToggleRow
+          label="Draw with"
+          size="small"
+          value={tool}
+          onChange={setTool}
+          options={[
+            ['outline', 'Outline'],
+            ['brush', 'Brush'],
+          ]}
+        />
+        <button type="button" className={css.link} onClick={onCancel}>
+          Done
+        </button>
+      </div>
+    </>
+  );
+}
