@@ -117,6 +117,7 @@ function outcomeOf(
         cone: plan.cone,
         underReduced: plan.underReduced ?? false,
         slipOnDryClay: planned.slipOnDryClay ?? false,
+        isRefired: plan.kind === 'refire',
       };
       return [zone.id, resultOf(facts, next)];
     }),

@@ -22,6 +22,7 @@ async function ladder(base: Db, studio: Studio, glaze: string, daysAgo: number):
     rows,
     columns,
     form: 'tile',
+    formId: null,
     heightMm: 100,
     widthMm: 60,
     twins: 2,
@@ -39,6 +40,10 @@ async function ladder(base: Db, studio: Studio, glaze: string, daysAgo: number):
       recipe: lines!,
       stack: null,
       bodyId: studio.bodies.get(BODY)!,
+      texture: null,
+      block: 0,
+      cone: '6',
+      atmosphere: 'oxidation',
     })),
   });
   const at = new Date(studio.now.getTime() - daysAgo * DAY);

@@ -4,6 +4,7 @@ import { addBatch, saveBody, versionsInUse, saveGlaze, saveRecipe } from '@/reco
 import { newId, type Db } from '@/records/platform';
 import { addMember, setHintsOff } from '@/records/people';
 import { savePieces } from '@/records/pieces';
+import { AGAIN_FIRINGS, loadAgain } from './again';
 import { openCases } from './cases';
 import { keepReference } from './reference';
 import { fire } from './fire';
@@ -39,7 +40,7 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
     const isWare = kiln === WARE_FIRING.kiln && daysAgo === WARE_FIRING.daysAgo;
     return { ...classFiring(kiln, daysAgo), ...(isWare && { remarks: WARE_FIRING.remarks }) };
   });
-  const firings = [...classes, ...FIRINGS];
+  const firings = [...classes, ...FIRINGS, ...AGAIN_FIRINGS];
   for (const firing of firings.sort((one, other) => other.daysAgo - one.daysAgo)) {
     const inside = pieces
       .filter((piece) => piece.firing === firing.key)
@@ -49,7 +50,9 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
         ? await makeLadder(base, studio, firing.daysAgo + 16)
         : firing.remarks === WARE_FIRING.remarks
           ? await makeWare(base, studio)
-          : [];
+          : AGAIN_FIRINGS.includes(firing)
+            ? await loadAgain(base, studio, firing.key)
+            : [];
     await fire(base, studio, firing, [...inside, ...tests]);
     say(
       `${firing.kiln === 'two' ? 'Number Two' : 'The Stoker'}, cone ${firing.cone}: ${inside.length + tests.length} pieces, ${firing.state}`,

@@ -132,6 +132,15 @@ export const GLAZE_LOOKS: Readonly<Record<string, GlazeLook>> = {
     mottle: 0.2,
     streak: 0.2,
   },
+  'Brass Plate': {
+    thin: '#d0a94e',
+    normal: '#b8903a',
+    pool: '#8f6d25',
+    hiding: 6,
+    fluid: 0.02,
+    mottle: 0.12,
+    streak: 0.05,
+  },
   'Rust Yard': {
     thin: '#a0501c',
     normal: '#74300f',

@@ -19,6 +19,8 @@ export interface Circumstances {
   readonly cone: string;
   readonly underReduced: boolean;
   readonly slipOnDryClay: boolean;
+  /** Fired before: gas that made pits and pinholes is mostly gone. */
+  readonly isRefired?: boolean;
 }
 
 /** What a zone shows after the firing. */
@@ -48,6 +50,7 @@ const RUNNY: Readonly<Record<string, number>> = {
   Limewash: 0.15,
   'Slate Bank': 0.15,
   'Chalk Cut': 0.05,
+  'Brass Plate': 0.02,
 };
 
 /** What each body's expansion truly is, 1e-6/K; the clay sheets say something else, or nothing. */
@@ -79,6 +82,10 @@ function crazeChance({ stack, body }: Circumstances): number {
 
 type Found = Result['defects'][number];
 
+/** What another firing may heal, and how much of the chance of it stays. */
+const HEALING: ReadonlySet<DefectId> = new Set(['pitting', 'pinholing']);
+const HEALS = 0.45;
+
 /**
  * What comes out of what was done, with noise. The causes planted here are the ones the clinic should find:
  * carbide pits where thick, magnesia crawls where thick, a glaze crazes by its mismatch and thickness, an early-sealing glaze
@@ -96,8 +103,9 @@ export function resultOf(facts: Circumstances, next: Random): Result {
   const flux = stack.reduce((sum, layer) => sum + (RUNNY[layer.glaze] ?? 0.3) * layer.dips, 0) / dips;
   const run = flux * (0.55 + 0.25 * dips) + (next() - 0.5) * 0.12;
   const found: Found[] = [...slipDefects(facts, next)];
+  const heals = (defect: DefectId) => (facts.isRefired && HEALING.has(defect) ? HEALS : 1);
   const add = (chance: number, defect: DefectId, severity: 1 | 2 | 3, place: Place = 'everywhere') => {
-    if (next() < chance) found.push({ defect, severity, place });
+    if (next() < chance * heals(defect)) found.push({ defect, severity, place });
   };
   if (has('Plum Siding') && !facts.reduction)
     add(

@@ -1,4 +1,4 @@
-import type { Form, Cone } from '@/core/vocabulary';
+import type { Cone, FiringKind, Form } from '@/core/vocabulary';
 import { random } from '../random';
 import type { Segment } from '../../src/core/firing';
 import { EARLIER_FIRINGS, earlierPieces } from './months';
@@ -31,7 +31,7 @@ export interface PlannedPiece {
 export interface PlannedFiring {
   readonly key: string;
   readonly kiln: 'two' | 'stoker';
-  readonly kind: 'glaze';
+  readonly kind: FiringKind;
   readonly cone: Cone;
   readonly atmosphere: 'oxidation' | 'reduction';
   readonly daysAgo: number;

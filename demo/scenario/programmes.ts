@@ -11,6 +11,10 @@ export const PROGRAMMES = {
     { rate: 60, target: 1200, hold: 10 },
     { rate: 250, target: 1100, hold: 30 },
   ],
+  'Lustre, cone 018': [
+    { rate: 100, target: 500, hold: 0 },
+    { rate: 60, target: 705, hold: 10 },
+  ],
   'Bisque, cone 06': [
     { rate: 60, target: 120, hold: 60 },
     { rate: 100, target: 600, hold: 0 },

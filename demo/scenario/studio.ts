@@ -111,7 +111,7 @@ const glaze = (
 });
 
 /** Much copper, chrome or manganese: the studio keeps these off what food touches. */
-const DECORATIVE = new Set(['Verdigris Gate', 'Lantern', 'Sleeper', 'Plum Siding']);
+const DECORATIVE = new Set(['Verdigris Gate', 'Lantern', 'Sleeper', 'Plum Siding', 'Brass Plate']);
 
 export const GLAZES: readonly Omit<GlazeDraft, 'id'>[] = [
   glaze(
@@ -207,6 +207,16 @@ export const GLAZES: readonly Omit<GlazeDraft, 'id'>[] = [
     'Thin as tea. Glaze over it on tableware.',
     'Iron oxide stains: gloves.',
     'wash',
+  ),
+  glaze(
+    'Brass Plate',
+    '#b8903a',
+    'gloss',
+    'stable',
+    true,
+    'Over fired glaze only, one thin coat, cone 018.',
+    'Solvent and fumes: open windows, kiln vent on. Not where food or a mouth touches.',
+    'lustre',
   ),
   glaze('Foot wax', '#b9c4a8', 'matte', 'stable', false, 'Two thin coats; dry before dipping.', '', 'resist'),
 ];

@@ -8,7 +8,7 @@ import { analyse } from '../../src/core/chemistry';
 import { naturalExperiments, type FiredZoneFacts } from '../../src/core/evidence';
 import { heatWork } from '../../src/core/firing';
 import { solveUnity, triaxialCells } from '../../src/core/recipe';
-import { layOut } from '../../src/core/rounds';
+import { layOut, PLAIN_PUT } from '../../src/core/rounds';
 import { newId } from '@/records/platform';
 import { firingById, kilnById, logOf, importLog } from '@/records/firings';
 import { fitTiles } from '@/records/materials';
@@ -151,7 +151,7 @@ function heat(): void {
 /** A round of nearly a thousand cells laid out, recipes and all. */
 function rounds(): void {
   const glazes = ['A', 'B', 'C'].map((id) => ({
-    ...{ id, name: id, colour: '#777777' },
+    ...{ id, name: id, kind: 'glaze' as const, colour: '#777777' },
     lines: [
       { material: 'Soda feldspar', amount: 40 },
       { material: `Kaolin ${id}`, amount: 30 },
@@ -160,7 +160,9 @@ function rounds(): void {
   }));
   const ask = {
     ...{ kind: 'triaxial' as const, glazes: ['A', 'B', 'C'], bodies: [], steps: 44, columns: 1, rows: 1 },
-    ...{ singlesTwice: false, additions: [], most: 1, tests: [] },
+    ...{ singlesTwice: false, additions: [], down: 0, most: 1, tests: [] },
+    ...{ alsoOn: [], textures: [], fires: [], below: [], put: PLAIN_PUT, putOver: PLAIN_PUT, above: [] },
+    piece: { form: 'tile' as const, heightMm: 100, widthMm: 60 },
   };
   const start = performance.now();
   const laid = layOut(ask, glazes);

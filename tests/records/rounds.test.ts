@@ -27,6 +27,8 @@ const LINES = [
   { material: 'Kaolin', amount: 15 },
 ];
 
+const ONE_PART = { texture: null, block: 0, cone: '6', atmosphere: 'oxidation' } as const;
+
 function draft(more: Partial<RoundDraft> = {}): RoundDraft {
   const { cells, rows, columns, shape } = crazingRound({ name: 'Limewash', lines: LINES }, 3);
   return {
@@ -38,6 +40,7 @@ function draft(more: Partial<RoundDraft> = {}): RoundDraft {
     rows,
     columns,
     form: 'tile',
+    formId: null,
     heightMm: 100,
     widthMm: 60,
     twins: 2,
@@ -55,6 +58,7 @@ function draft(more: Partial<RoundDraft> = {}): RoundDraft {
       recipe: lines!,
       stack: null,
       bodyId: studio.bodyId,
+      ...ONE_PART,
     })),
     ...more,
   };
@@ -148,7 +152,7 @@ test('what the dictionary holds of dipped stacks is known by glaze, times, clay,
     columns,
     shape,
     cells: cells.map(({ label, row, column, words, parts, stack }) => ({
-      ...{ label, row, column, words, parts, recipe: null, bodyId },
+      ...{ label, row, column, words, parts, recipe: null, bodyId, ...ONE_PART },
       stack: stack!,
     })),
   });
@@ -191,6 +195,7 @@ test('two people accepting the same suggestion: the second is told which round h
             parts: {},
             recipe: null,
             bodyId,
+            ...ONE_PART,
           },
           stack: [{ glaze: glazes.Limewash, times: 3 }],
         },

@@ -74,24 +74,68 @@ export interface LadderAddition {
 }
 
 /**
- * An addition ladder: the base, then the base with one or several additions stepping together.
+ * An addition series: the base with one or several additions stepping together, upward, and downward where `down` says
+ * so. What steps down is taken from the line that the recipe has of it, and goes up on that line.
  *
  * @param steps cells, the base included
+ * @param down how many of them lie below the base, 0 to steps − 1
+ * @throws RangeError when a step down takes more than there is
+ * @example additionLadder(base, [{ material: 'Whiting', step: 2 }], 5, 2) // −4, −2, the base, +2, +4 % whiting
  */
-export function additionLadder(base: Corner, additions: readonly LadderAddition[], steps: number): Plan {
+export function additionLadder(
+  base: Corner,
+  additions: readonly LadderAddition[],
+  steps: number,
+  down = 0,
+): Plan {
   atLeastTwo(steps, 'steps');
+  const lines = base.lines && normalise(base.lines);
   const cells = Array.from({ length: steps }, (_, i): Cell => {
-    const added = additions.map(({ material, step }) => ({ material, amount: step * i }));
+    const added = additions.map(({ material, step }) => ({ material, amount: step * (i - down) }));
     return {
       label: codeOf(0, i),
       row: 0,
       column: i,
-      words: i === 0 ? base.name : `${base.name} + ${added.map(amountWords).join(' + ')}`,
+      words: i === down ? base.name : `${base.name} ${added.map(signedWords).join(' ')}`,
       parts: { [base.name]: 1 },
-      ...(base.lines && { lines: i === 0 ? normalise(base.lines) : withAdded(base.lines, added, true) }),
+      ...(lines && {
+        lines:
+          i === down ? lines : normalise(added.reduce((grown, one) => stepped(grown, one, down > 0), lines)),
+      }),
     };
   });
   return { cells, rows: 1, columns: steps, shape: 'grid' };
+}
+
+/** The recipe with a step of one material: on top of it, or in a series that goes down too on the line it has of it. */
+function stepped(lines: Line[], { material, amount }: Amount, goesDown: boolean): Line[] {
+  const own =
+    lines.find((line) => line.material === material && line.addition) ??
+    lines.find((line) => line.material === material);
+  const onTop = goesDown && own ? Boolean(own.addition) : true;
+  if (amount < 0 && (own?.amount ?? 0) + amount < -1e-9)
+    throw new RangeError(
+      `there is only ${Number((own?.amount ?? 0).toFixed(2))} % ${material} in it to be taken out`,
+    );
+  return withAdded(lines, [{ material, amount }], onTop);
+}
+
+/**
+ * The base, and then the base without each of its materials in turn: what each is good for.
+ *
+ * @example leftOut(base).cells.map(({ words }) => words) // ['A', 'A without Potash feldspar', 'A without Silica']
+ */
+export function leftOut(base: Corner): Plan {
+  const lines = base.lines ? normalise(base.lines) : [];
+  const cells = [null, ...lines].map((out, i): Cell => ({
+    label: codeOf(0, i),
+    row: 0,
+    column: i,
+    words: out ? `${base.name} without ${out.material}` : base.name,
+    parts: { [base.name]: 1 },
+    lines: out ? normalise(lines.filter((line) => line !== out)) : lines,
+  }));
+  return { cells, rows: 1, columns: cells.length, shape: 'grid' };
 }
 
 /**
@@ -112,27 +156,36 @@ export function crazingRound(base: Corner, steps = 5): Plan {
       column: i,
       words: i === 0 ? `${base.name}, control` : `${base.name} + ${added.map(amountWords).join(' + ')}`,
       parts: { [base.name]: 1 },
-      ...(base.lines && { lines: normalise(withAdded(base.lines, i === 0 ? [] : added, false)) }),
+      ...(base.lines && { lines: normalise(withAdded(normalise(base.lines), i === 0 ? [] : added, false)) }),
     };
   });
   return { cells, rows: 1, columns: steps, shape: 'grid' };
 }
 
-function amountWords({ material, amount }: { material: string; amount: number }): string {
+interface Amount {
+  readonly material: string;
+  /** Percent of the base. */
+  readonly amount: number;
+}
+
+function amountWords({ material, amount }: Amount): string {
   return `${Number(amount.toFixed(2))} % ${material}`;
 }
 
-function withAdded(
-  lines: readonly Line[],
-  added: readonly { material: string; amount: number }[],
-  onTop: boolean,
-): Line[] {
-  return added.reduce<Line[]>((grown, { material, amount }) => {
-    const at = grown.findIndex((line) => line.material === material && Boolean(line.addition) === onTop);
-    return at === -1
-      ? [...grown, { material, amount, ...(onTop && { addition: true }) }]
-      : grown.map((line, i) => (i === at ? { ...line, amount: line.amount + amount } : line));
-  }, normalise(lines));
+function signedWords({ material, amount }: Amount): string {
+  return `${amount < 0 ? '−' : '+'} ${amountWords({ material, amount: Math.abs(amount) })}`;
+}
+
+function withAdded(lines: readonly Line[], added: readonly Amount[], onTop: boolean): Line[] {
+  return added.reduce<Line[]>(
+    (grown, { material, amount }) => {
+      const at = grown.findIndex((line) => line.material === material && Boolean(line.addition) === onTop);
+      return at === -1
+        ? [...grown, { material, amount, ...(onTop && { addition: true }) }]
+        : grown.map((line, i) => (i === at ? { ...line, amount: line.amount + amount } : line));
+    },
+    [...lines],
+  );
 }
 
 function atLeastTwo(n: number, name: string): void {

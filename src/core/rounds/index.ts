@@ -1,16 +1,18 @@
 export {
+  levelsOf,
   bodiesVary,
   GLAZES_OF,
   isBlend,
   layOut,
   type LaidOut,
-  type NamedRecipe,
+  type HandTest,
   type RoundQuestion,
 } from './ask';
 export {
   additionLadder,
   crazingRound,
   fourCorners,
+  leftOut,
   lineBlend,
   triaxial,
   type LadderAddition,
@@ -18,8 +20,34 @@ export {
 export { factorial, type FactorialFactor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
 export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
+export { everyLevel, fireWords, levelWords, repeated, textureWord, type Level, type Levels } from './levels';
+export {
+  coatsOfStack,
+  dressed,
+  entriesOfCell,
+  entryOf,
+  isPlainStack,
+  PLAIN_PUT,
+  placesOf,
+  usualBand,
+  type Pattern,
+  type PatternLayer,
+  type PutOn,
+  type TestForm,
+} from './pattern';
 export { spreadTwins, type Placed, type ToPlace } from './load';
-export { codeOf, MOST_CELLS, type Cell, type CellLayer, type Corner, type Plan } from './model';
+export {
+  codeOf,
+  MIXTURE,
+  MOST_CELLS,
+  MOST_LAYERS,
+  type Cell,
+  type CellLayer,
+  type Corner,
+  type Fire,
+  type NamedRecipe,
+  type Plan,
+} from './model';
 export {
   gramsOfRing,
   loadsOf,
@@ -30,7 +58,7 @@ export {
   USUAL_RING,
   type Needs,
   type Ring,
-  type TileSize,
 } from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
 export { makeAgain, type MakeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';
+export { verdictOf, type SeenLevel, type SeenPiece, type Verdict } from './verdict';

@@ -1,12 +1,20 @@
+import type { Texture } from '../vocabulary';
 import { factorial } from './factorial';
-import { codeOf, type Cell, type CellLayer, type Corner, type Plan } from './model';
+import { fireWords, textureWord, type Level } from './levels';
+import { codeOf, type Cell, type CellLayer, type Corner, type Fire, type Plan } from './model';
 
 /** A cell that lays glazes on each other. */
-function laid(row: number, column: number, stack: readonly CellLayer[], words: string, body?: string): Cell {
+function laid(
+  row: number,
+  column: number,
+  stack: readonly CellLayer[],
+  words: string,
+  level: Level = {},
+): Cell {
   const all = stack.reduce((sum, layer) => sum + layer.times, 0);
   const parts: Record<string, number> = {};
   for (const { glaze, times } of stack) parts[glaze] = (parts[glaze] ?? 0) + times / all;
-  return { label: codeOf(row, column), row, column, words, parts, stack, ...(body && { body }) };
+  return { label: codeOf(row, column), row, column, words, parts, stack, ...level };
 }
 
 const once = (glaze: string): CellLayer => ({ glaze, times: 1 });
@@ -43,15 +51,14 @@ export function coatsLadder(glazes: readonly Corner[], most: number): Plan {
 /** Each glaze on each clay, once. */
 export function clayComparison(glazes: readonly Corner[], bodies: readonly string[]): Plan {
   const cells = glazes.flatMap(({ name }, row) =>
-    bodies.map((body, column) => laid(row, column, [once(name)], `${name} on ${body}`, body)),
+    bodies.map((body, column) => laid(row, column, [once(name)], `${name} on ${body}`, { body })),
   );
   return { cells, rows: glazes.length, columns: bodies.length, shape: 'grid' };
 }
 
 /** One test of a free round. */
-export interface FreeTest {
+export interface FreeTest extends Level {
   readonly stack: readonly CellLayer[];
-  readonly body?: string;
 }
 
 /** How many tests of a free round lie in a row. */
@@ -59,12 +66,18 @@ const FREE_ROW = 6;
 
 /** Any tests side by side, in the order given, six in a row. */
 export function freeRound(tests: readonly FreeTest[]): Plan {
-  const cells = tests.map(({ stack, body }, i) => {
+  const cells = tests.map(({ stack, ...level }, i) => {
+    const { body, texture, fire } = level;
     const words = [...stack]
       .reverse()
-      .map(({ glaze, times }) => (times > 1 ? `${glaze} ${countWords(times)}` : glaze));
-    const on = body ? ` on ${body}` : '';
-    return laid(Math.floor(i / FREE_ROW), i % FREE_ROW, stack, words.join(' over ') + on, body);
+      .map(({ glaze, times }) => (times > 1 ? `${glaze} ${countWords(times)}` : glaze))
+      .join(' over ');
+    const where = [
+      ...(body ? [` on ${body}`] : []),
+      ...(texture === undefined ? [] : [`, ${textureWord(texture)}`]),
+      ...(fire ? [`, ${fireWords(fire)}`] : []),
+    ];
+    return laid(Math.floor(i / FREE_ROW), i % FREE_ROW, stack, words + where.join(''), level);
   });
   const columns = Math.min(FREE_ROW, Math.max(1, tests.length));
   return { cells, rows: Math.max(1, Math.ceil(tests.length / FREE_ROW)), columns, shape: 'grid' };
@@ -74,30 +87,44 @@ function countWords(times: number): string {
   return ['', 'once', 'twice'][times] ?? `${times} times`;
 }
 
+/** What is varied together; a list of one or none is the same for all. */
+export interface FactorLevels {
+  readonly glazes: readonly Corner[];
+  readonly bodies: readonly string[];
+  readonly coats: readonly number[];
+  readonly textures?: readonly (Texture | null)[];
+  readonly fires?: readonly Fire[];
+}
+
 /**
- * Several things at once: glazes, clays and coats varied together, each combination or a balanced fraction.
+ * Several things at once: glazes, clays, coats, textures and fires varied together, each combination or a balanced
+ * fraction.
  *
  * @param most tests there is room for
  * @returns the plan, and what can no longer be told apart in it
  * @throws RangeError as {@link factorial}
  */
 export function factorialRound(
-  glazes: readonly Corner[],
-  bodies: readonly string[],
-  coats: readonly number[],
+  { glazes, bodies, coats, textures = [], fires = [] }: FactorLevels,
   most: number,
 ): { readonly plan: Plan; readonly aliases: readonly string[] } {
   const factors = [
     { name: 'glaze', levels: glazes.map(({ name }) => name) },
     { name: 'clay', levels: bodies },
     { name: 'coats', levels: coats.map(String) },
+    { name: 'texture', levels: textures.map(textureWord) },
+    { name: 'fire', levels: fires.map(fireWords) },
   ].filter(({ levels }) => levels.length > 1);
   const { runs, aliases } = factorial(factors, most);
-  const of = (run: readonly number[], name: string) =>
-    run[factors.findIndex((factor) => factor.name === name)] ?? 0;
-  const tests = runs.map((run) => ({
-    stack: [{ glaze: glazes[of(run, 'glaze')]!.name, times: coats[of(run, 'coats')]! }],
-    body: bodies[of(run, 'clay')]!,
-  }));
+  const tests = runs.map((run): FreeTest => {
+    const of = <T>(name: string, list: readonly T[]) =>
+      list[run[factors.findIndex((factor) => factor.name === name)] ?? 0]!;
+    return {
+      stack: [{ glaze: of('glaze', glazes).name, times: of('coats', coats) }],
+      body: of('clay', bodies),
+      ...(textures.length > 1 && { texture: of('texture', textures) }),
+      ...(fires.length > 1 && { fire: of('fire', fires) }),
+    };
+  });
   return { plan: freeRound(tests), aliases };
 }

@@ -1,4 +1,5 @@
 import type { Line } from '../chemistry';
+import type { Atmosphere, Band, Cone, GlazeKind, Method, Texture } from '../vocabulary';
 
 /** A glaze that goes into a round: its name, and its recipe when it has one. */
 export interface Corner {
@@ -6,10 +7,26 @@ export interface Corner {
   readonly lines?: readonly Line[] | undefined;
 }
 
-/** One layer of a cell, bottom first; times counts dips. */
+/** Stands in a stack for the new glaze that a cell mixes, until it has an id. */
+export const MIXTURE = 'mixture';
+
+/** One layer of a cell, bottom first; times counts applications. */
 export interface CellLayer {
   readonly glaze: string;
   readonly times: number;
+  /** None where it is dipped. */
+  readonly method?: Method;
+  /** Where it lies; none where it lies as most tests do, see `usualBand`. */
+  readonly bands?: readonly Band[];
+}
+
+/** The most layers that one test may have. */
+export const MOST_LAYERS = 4;
+
+/** A fire: the cone aimed at, and in what. */
+export interface Fire {
+  readonly cone: Cone;
+  readonly atmosphere: Atmosphere;
 }
 
 /** One test of a round: a place in the tray, and what makes it what it is. */
@@ -24,10 +41,14 @@ export interface Cell {
   readonly parts: Readonly<Record<string, number>>;
   /** The recipe, when every glaze in it has one. */
   readonly lines?: readonly Line[];
-  /** What is laid on, bottom first, when it is not one new glaze. */
+  /** What is laid on, bottom first; none for one new glaze dipped once. */
   readonly stack?: readonly CellLayer[];
-  /** The clay, when the round varies it. */
+  /** The clay, what was done to it, and the fire, when the round varies them. */
   readonly body?: string;
+  readonly texture?: Texture | null;
+  readonly fire?: Fire;
+  /** Which part of the round it is in, counted from 0; the places of all parts are the same. */
+  readonly block?: number;
 }
 
 /** How the cells of a round lie on the table. */
@@ -36,6 +57,15 @@ export interface Plan {
   readonly rows: number;
   readonly columns: number;
   readonly shape: 'grid' | 'triangle';
+}
+
+/** A glaze as a round chooses among them. */
+export interface NamedRecipe {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: GlazeKind;
+  readonly colour: string;
+  readonly lines: readonly Line[] | null;
 }
 
 /** The most tests one round may have: a thousand tiles is a year's work already. */

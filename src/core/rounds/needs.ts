@@ -1,5 +1,8 @@
+import { areaOfBand, wayOf } from '../coats';
 import { COAT_THICKNESS } from '../fit';
-import type { Cell } from './model';
+import { formShape, type Measures } from '../vocabulary';
+import { MIXTURE, type Cell } from './model';
+import { usualBand } from './pattern';
 
 /** Density of the porous layer of raw glaze, g/cm³ (1.2 to 1.7, from memory). */
 export const POROUS_DENSITY = 1.45;
@@ -13,14 +16,11 @@ const DIPPED_FACES = 2.4;
 /** Clay that trimming takes off a thrown ring, share on top of what stays (common practice, no source). */
 const TRIMMINGS = 0.1;
 
-/** Room a tile takes on a shelf besides its own foot, mm each way. */
+/** Room a piece takes on a shelf besides its own foot, mm each way. */
 const GAP = 10;
-const TILE_DEPTH = 40;
 
-export interface TileSize {
-  readonly heightMm: number;
-  readonly widthMm: number;
-}
+/** The least depth of a standing tile with its foot, mm (common practice, no source). */
+const TILE_DEPTH = 40;
 
 /** A thrown ring that is cut into strips, mm: how wide across, and its foot, which lies on the wheel. */
 export interface Ring {
@@ -36,6 +36,8 @@ export interface NeedsOptions {
   readonly ring?: Ring | undefined;
   /** Whether all but the face is waxed, so that a dip leaves glaze on the face alone. */
   readonly isWaxed?: boolean;
+  /** Clay for one piece, g, where the studio says so. */
+  readonly clayGrams?: number | null | undefined;
 }
 
 export interface Needs {
@@ -46,46 +48,69 @@ export interface Needs {
   readonly rings: number;
   readonly strips: number;
   readonly ringGrams: number;
-  /** Dry grams laid on the pieces by glaze. */
-  readonly glazeGrams: Readonly<Record<string, number>>;
+  /** Dry grams laid on the pieces by glaze; null where the thickness of a coat of it is not known. */
+  readonly glazeGrams: Readonly<Record<string, number | null>>;
   readonly shelfCm2: number;
 }
 
 /**
- * What a round takes: pieces, clay, dry glaze on the pieces, room on the shelves. A dip leaves glaze on both faces and
- * the edges, 2.4 times the face, unless they are waxed. Amounts laid on are calculated with the porous layer: area ×
- * raw thickness × 1.45 g/cm³.
+ * What a round takes: pieces, clay, dry glaze on the pieces, room on the shelves. A dip leaves glaze on both faces of a
+ * tile and its edges, 2.4 times the face, unless they are waxed. Amounts laid on are calculated with the porous layer:
+ * area × raw thickness × 1.45 g/cm³. Clay of a vessel nobody weighed is its wall, 7 mm thick.
  *
  * @param twins pieces of each cell
  */
 export function needsOf(
   cells: readonly Cell[],
   twins: number,
-  { heightMm, widthMm }: TileSize,
-  { ring, isWaxed = false }: NeedsOptions = {},
+  piece: Measures,
+  { ring, isWaxed = false, clayGrams }: NeedsOptions = {},
 ): Needs {
   const pieces = cells.length * twins;
-  const faceCm2 = (heightMm * widthMm) / 100;
-  const dippedCm2 = faceCm2 * (isWaxed ? 1 : DIPPED_FACES);
-  const strips = ring ? stripsOfRing(ring, widthMm) : 0;
+  const { isFlat } = formShape(piece.form);
+  const strips = ring ? stripsOfRing(ring, piece.widthMm) : 0;
   const rings = strips > 0 ? Math.ceil(pieces / strips) : 0;
-  const ringGrams = ring ? gramsOfRing(ring, heightMm) : 0;
-  const glazeGrams: Record<string, number> = {};
-  for (const cell of cells) {
-    const dips = cell.stack?.reduce((sum, layer) => sum + layer.times, 0) ?? 1;
-    const grams = dippedCm2 * (COAT_THICKNESS.dipped.raw / 10) * POROUS_DENSITY * dips * twins;
-    for (const [glaze, part] of Object.entries(cell.parts))
-      if (part > 0) glazeGrams[glaze] = (glazeGrams[glaze] ?? 0) + grams * part;
-  }
+  const ringGrams = ring ? gramsOfRing(ring, piece.heightMm) : 0;
+  const glazeGrams: Record<string, number | null> = {};
+  for (const cell of cells)
+    for (const [glaze, grams] of laidOn(cell, piece, isWaxed)) {
+      const before = glazeGrams[glaze] === undefined ? 0 : glazeGrams[glaze];
+      glazeGrams[glaze] = before === null || grams === null ? null : before + grams * twins;
+    }
+  const each = clayGrams ?? wallGrams(areaOfBand(piece, isFlat ? 'outside' : 'inside', 0, 1));
   return {
     ...{ pieces, rings, strips, ringGrams, glazeGrams },
-    clayGrams: ring ? rings * ringGrams : pieces * slabGrams(faceCm2),
-    shelfCm2: (pieces * (widthMm + GAP) * (TILE_DEPTH + GAP)) / 100,
+    clayGrams: ring ? rings * ringGrams : pieces * each,
+    shelfCm2: pieces * footCm2(piece),
   };
 }
 
-/** Plastic clay of a tile of a face, g. @example slabGrams(60) // 79.8 */
-function slabGrams(faceCm2: number): number {
+/** Dry grams of each glaze on one piece of a cell; of a mixture by its corners. */
+function laidOn(cell: Cell, piece: Measures, isWaxed: boolean): [string, number | null][] {
+  const { isFlat } = formShape(piece.form);
+  return (cell.stack ?? [{ glaze: MIXTURE, times: 1 }]).flatMap(({ glaze, times, method = 'dip', bands }) => {
+    // What is dipped but for its foot is reckoned whole: the foot is wiped.
+    const where = bands ?? [{ ...usualBand(piece), from: 0, to: 1 }];
+    const face = where.reduce((sum, { side, from, to }) => sum + areaOfBand(piece, side, from, to), 0);
+    const faces = isFlat && method === 'dip' && !isWaxed ? DIPPED_FACES : 1;
+    const thickness = COAT_THICKNESS[wayOf(method)];
+    const grams = thickness && face * faces * (thickness.raw / 10) * POROUS_DENSITY * times;
+    if (glaze !== MIXTURE) return [[glaze, grams]];
+    return Object.entries(cell.parts)
+      .filter(([, part]) => part > 0)
+      .map(([corner, part]): [string, number | null] => [corner, grams && grams * part]);
+  });
+}
+
+/** Room of one piece on a shelf, cm²: a standing tile with its foot, or the square about a vessel. */
+function footCm2({ form, widthMm }: Measures): number {
+  const { shelfDepthMm } = formShape(form);
+  const depth = shelfDepthMm === null ? widthMm : Math.max(shelfDepthMm, TILE_DEPTH);
+  return ((widthMm + GAP) * (depth + GAP)) / 100;
+}
+
+/** Plastic clay of a wall, g. @example wallGrams(60) // 79.8 */
+function wallGrams(faceCm2: number): number {
   return faceCm2 * (CLAY.wallMm / 10) * CLAY.density;
 }
 

@@ -23,6 +23,7 @@ import {
   stripsOfRing,
   triaxial,
   worthOf,
+  leftOut,
   type Candidate,
   type Corner,
 } from '.';
@@ -47,6 +48,7 @@ describe('how many tests a question takes', () => {
     ['coats ladder', coatsLadder([A, B], 4), 8],
     ['clays', clayComparison([A, B], ['x', 'y', 'z']), 6],
     ['crazing ladder', crazingRound(A), 5],
+    ['one left out', leftOut(A), 3],
   ])('%s', (_, plan, count) => {
     expect(plan.cells).toHaveLength(count);
     expect(new Set(plan.cells.map((cell) => cell.label)).size).toBe(count);
@@ -118,6 +120,43 @@ describe('a blended cell', () => {
   });
 });
 
+describe('a series', () => {
+  const base = corner('A', ['Whiting', 20], ['Silica', 80], ['Rutile', 3, true]);
+
+  test('goes down as well as up on the line the recipe has, the base where it says', () => {
+    const { cells } = additionLadder(base, [{ material: 'Whiting', step: 5 }], 4, 2);
+    expect(cells.map(({ words }) => words)).toEqual([
+      'A − 10 % Whiting',
+      'A − 5 % Whiting',
+      'A',
+      'A + 5 % Whiting',
+    ]);
+    // 15 of 95: a share of what is left, so that a hundred is a hundred.
+    expect(cells[1]!.lines![0]!.amount).toBeCloseTo(100 * (15 / 95), 9);
+    expect(cells[2]!.lines).toEqual(base.lines);
+    const onTop = additionLadder(base, [{ material: 'Rutile', step: 1 }], 3, 2).cells;
+    expect(onTop.map(({ lines }) => lines!.find(({ material }) => material === 'Rutile')!.amount)).toEqual([
+      1, 2, 3,
+    ]);
+    expect(() => additionLadder(base, [{ material: 'Rutile', step: 2 }], 3, 2)).toThrow('only 3 % Rutile');
+    expect(() => additionLadder(base, [{ material: 'Talc', step: 2 }], 3, 1)).toThrow('only 0 % Talc');
+  });
+
+  test('leaves each material out once, the control first', () => {
+    const { cells } = leftOut(base);
+    expect(cells.map(({ words }) => words)).toEqual([
+      'A',
+      'A without Whiting',
+      'A without Silica',
+      'A without Rutile',
+    ]);
+    expect(cells[1]!.lines!.map(({ material, amount }) => [material, amount])).toEqual([
+      ['Silica', 100],
+      ['Rutile', 3],
+    ]);
+  });
+});
+
 describe('pouring by volume', () => {
   const slop = ({ name, lines }: Corner, specificGravity: number) => {
     const dry = drySpecificGravity(lines!);
@@ -154,7 +193,7 @@ describe('pouring by volume', () => {
 });
 
 test('needs: pieces with twins, strips of a ring, glaze by area and thickness, room and loads', () => {
-  const size = { heightMm: 100, widthMm: 60 };
+  const size = { form: 'tile', heightMm: 100, widthMm: 60 } as const;
   const needs = needsOf(overlapGrid([A, B]).cells, 2, size, { isWaxed: true });
   expect(needs.pieces).toBe(8);
   // A face of 60 cm² × 0.06 cm × 1.45 g/cm³ is 5.22 g a dip; A lies once alone and once in each of two overlaps.
@@ -174,7 +213,12 @@ test('strips of a ring by its girth, its clay by wall and foot, pieces of a bag'
   expect(stripsOfRing({ ...ring, diameterMm: 450 / Math.PI }, 45)).toBe(10);
   // 94.2 cm × (9 + 3) cm × 0.7 cm × 1.9 g/cm³, and a tenth for trimming.
   expect(gramsOfRing(ring, 90)).toBeCloseTo(Math.PI * 30 * 12 * 0.7 * 1.9 * 1.1, 6);
-  const needs = needsOf(overlapGrid([A, B]).cells, 6, { heightMm: 90, widthMm: 45 }, { ring });
+  const needs = needsOf(
+    overlapGrid([A, B]).cells,
+    6,
+    { form: 'ring strip', heightMm: 90, widthMm: 45 },
+    { ring },
+  );
   expect([needs.pieces, needs.strips, needs.rings]).toEqual([24, 20, 2]);
   expect(needs.clayGrams).toBeCloseTo(2 * needs.ringGrams, 9);
   expect([piecesOfBag(12_500, 420), piecesOfBag(12_500, 0)]).toEqual([29, 0]);

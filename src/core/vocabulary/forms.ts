@@ -133,7 +133,3 @@ export function sideWord(form: Form, side: Side): string {
   if (!isFlat || !sides.includes('inside')) return side;
   return side === 'inside' ? 'back' : side === 'outside' ? 'front' : side;
 }
-
-/** The forms that rounds lay out tests on by their cells. */
-export const ROUND_FORMS = ['tile', 'ring strip'] as const satisfies readonly Form[];
-export type RoundForm = (typeof ROUND_FORMS)[number];

@@ -2,6 +2,7 @@ export * from './areas';
 export * from './atmospheres';
 export * from './caseSubjects';
 export * from './clays';
+export * from './coatPlaces';
 export * from './coats';
 export * from './cones';
 export * from './defects';

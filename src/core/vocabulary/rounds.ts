@@ -1,7 +1,7 @@
 /** The questions a round can ask. */
 export const ROUND_KINDS = [
   ...(['overlap', 'coats', 'clays', 'line', 'triaxial', 'corners'] as const),
-  ...(['ladder', 'crazing', 'factorial', 'free'] as const),
+  ...(['ladder', 'without', 'crazing', 'factorial', 'free'] as const),
 ] as const;
 export type RoundKind = (typeof ROUND_KINDS)[number];
 

@@ -1,6 +1,15 @@
 import { z } from 'zod';
-import { CONES, ROUND_KINDS, ROUND_FORMS, ATMOSPHERES, ROUND_SHAPES } from '@/core/vocabulary';
-import { MOST_CELLS } from '@/core/rounds';
+import {
+  CONES,
+  FORMS,
+  METHODS,
+  ROUND_KINDS,
+  ATMOSPHERES,
+  ROUND_SHAPES,
+  SIDES,
+  TEXTURES,
+} from '@/core/vocabulary';
+import { MIXTURE, MOST_CELLS, MOST_LAYERS } from '@/core/rounds';
 import { idSchema } from '@/features/shared/schema';
 
 const line = z.object({
@@ -9,6 +18,21 @@ const line = z.object({
   addition: z.boolean().optional(),
 });
 
+const band = z.object({
+  side: z.enum(SIDES),
+  from: z.number().min(0).max(1),
+  to: z.number().min(0).max(1),
+});
+
+const layer = z.object({
+  glaze: z.union([idSchema, z.literal(MIXTURE)]),
+  times: z.int().min(1).max(20),
+  method: z.enum(METHODS).optional(),
+  bands: z.array(band).min(1).max(2).optional(),
+});
+
+const fire = { cone: z.enum(CONES, 'Choose a cone.'), atmosphere: z.enum(ATMOSPHERES) };
+
 const cell = z.object({
   label: z.string().min(2).max(8),
   row: z.int().min(0),
@@ -16,11 +40,11 @@ const cell = z.object({
   words: z.string().max(400),
   parts: z.record(z.string(), z.number().min(0).max(1)),
   recipe: z.array(line).max(200).nullable(),
-  stack: z
-    .array(z.object({ glaze: idSchema, times: z.int().min(1).max(20) }))
-    .min(1)
-    .nullable(),
+  stack: z.array(layer).min(1).max(MOST_LAYERS).nullable(),
   bodyId: idSchema,
+  texture: z.enum(TEXTURES).nullable(),
+  block: z.int().min(0).max(MOST_CELLS),
+  ...fire,
 });
 
 export const roundSchema = z
@@ -32,12 +56,12 @@ export const roundSchema = z
     shape: z.enum(ROUND_SHAPES),
     rows: z.int().min(1),
     columns: z.int().min(1),
-    form: z.enum(ROUND_FORMS),
-    heightMm: z.number().positive(),
-    widthMm: z.number().positive(),
+    form: z.enum(FORMS),
+    formId: idSchema.nullable(),
+    heightMm: z.number().positive().max(2000, 'At most 2 m.'),
+    widthMm: z.number().positive().max(2000, 'At most 2 m.'),
     twins: z.int('A whole number.').min(1, 'At least one of each.').max(10, 'At most ten of each.'),
-    cone: z.enum(CONES, 'Choose a cone.'),
-    atmosphere: z.enum(ATMOSPHERES),
+    ...fire,
     dueOn: z.iso.date('Choose a day.').nullable(),
     unlessUnderWay: z.boolean().default(false),
     colour: z.string().regex(/^#[0-9a-f]{6}$/i),

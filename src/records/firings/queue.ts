@@ -1,5 +1,4 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
 import {
   FINGER,
   firstSlot,
@@ -15,6 +14,7 @@ import {
   type StudioHours,
 } from '@/core/firing';
 import { studioTime } from '@/core/time';
+import type { Fire } from '@/core/rounds';
 import type { Db } from '@/records/platform/db';
 import { listFirings, type Firing } from './firings';
 import { kilnHabits } from './kilnPage';
@@ -167,22 +167,14 @@ async function queuedPieces(base: Db): Promise<{ queued: Queued[]; unsaid: strin
   };
 }
 
-interface Fire {
-  readonly cone: Cone;
-  readonly atmosphere: Atmosphere;
-}
-
 /** The fire a piece wants: that of its round; of its last firing; else the one its top glaze is mostly fired in. */
 async function firesOf(base: Db, pieces: readonly ShelfPiece[]): Promise<Map<string, Fire>> {
   const ids = pieces.map(({ id }) => id);
-  const rounds: ({ id: string } & Fire)[] = await rowsOf<{ p: 'piece'; r: 'round' }>()(
-    base('piece as p')
-      .join('round_cell as c', 'c.id', 'p.round_cell_id')
-      .join('round as r', 'r.id', 'c.round_id')
-      .whereIn('p.id', ids),
+  const rounds: ({ id: string } & Fire)[] = await rowsOf<{ p: 'piece'; c: 'round_cell' }>()(
+    base('piece as p').join('round_cell as c', 'c.id', 'p.round_cell_id').whereIn('p.id', ids),
     'p.id',
-    'r.cone',
-    'r.atmosphere',
+    'c.cone',
+    'c.atmosphere',
   );
   const fired: ({ id: string } & Fire)[] = await rowsOf<{ fp: 'firing_piece'; f: 'firing' }>()(
     base('firing_piece as fp')

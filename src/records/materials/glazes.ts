@@ -112,6 +112,12 @@ export async function versionsInUse(base: Db): Promise<Map<string, string>> {
   return new Map(rows.map((row) => [row.id, row.in_use_id!]));
 }
 
+/** What kind of thing each glaze is, test glazes among them; one that is not there is a glaze. */
+export async function glazeKinds(base: Db): Promise<(id: string) => GlazeKind> {
+  const kinds = new Map((await base('glaze').select('id', 'kind')).map((row) => [row.id, row.kind]));
+  return (id) => kinds.get(id) ?? 'glaze';
+}
+
 /** Adds a glaze with its first version, or changes what is said about one. */
 export async function saveGlaze(
   base: Db,

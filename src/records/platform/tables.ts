@@ -4,7 +4,7 @@ import type { ClosedCause } from '@/core/clinic';
 import type {
   Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form,
   Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage,
-  Role, RoundForm, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, View,
+  Role, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, Texture, View,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -249,14 +249,15 @@ export interface RecoveryCodeRow {
 
 export interface RoundRow {
   id: string; number: number; name: string; kind: RoundKind; setup: string; shape: RoundShape;
-  rows_count: number; columns_count: number; form: RoundForm; height_mm: number; width_mm: number;
-  twins: number; cone: Cone; atmosphere: Atmosphere; due_on: Date | null; member_id: string;
-  created_at: Date; ended_at: Date | null; group_id: string | null;
+  rows_count: number; columns_count: number; form: Form; height_mm: number; width_mm: number; twins: number;
+  cone: Cone; atmosphere: Atmosphere; due_on: Date | null; member_id: string; created_at: Date;
+  ended_at: Date | null; group_id: string | null; form_id: string | null; profile: string | null;
 }
 
 export interface RoundCellRow {
   id: string; round_id: string; label: string; row_at: number; column_at: number; words: string;
-  parts: string; recipe: string | null; stack: string; body_id: string;
+  parts: string; recipe: string | null; stack: string; body_id: string; block_at: number;
+  texture: Texture | null; cone: Cone; atmosphere: Atmosphere;
 }
 
 export interface SeriesRow {

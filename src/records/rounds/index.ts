@@ -6,6 +6,7 @@ export {
   listRounds,
   type Round,
   type RoundCell,
+  type RoundPiece,
   roundPage,
   type RoundSummary,
 } from './roundPages';

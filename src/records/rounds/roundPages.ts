@@ -1,10 +1,21 @@
-import { rowsOf } from '@/records/platform/joins';
-import type { RoundRow, RoundCellRow } from '@/records/platform/tables';
-import { dayOrNull, type Mapping, readRow } from '@/records/platform/mapping';
-import type { Fate, RoundStep, RoundKind, RoundForm, Cone, Atmosphere, RoundShape } from '@/core/vocabulary';
+import { rowsOf, type Maybe } from '@/records/platform/joins';
+import type { ReadingRow, RoundRow, RoundCellRow } from '@/records/platform/tables';
+import { dayOrNull, json, type Mapping, readRow } from '@/records/platform/mapping';
+import type {
+  Fate,
+  Form,
+  Profile,
+  RoundStep,
+  RoundKind,
+  Cone,
+  Atmosphere,
+  RoundShape,
+  Texture,
+} from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
-import { isWhole, type Stack } from '@/core/coats';
-import type { CellLayer } from '@/core/rounds';
+import type { Stack } from '@/core/coats';
+import { entriesOfCell, entryOf, MOST_LAYERS, type CellLayer, type Fire } from '@/core/rounds';
+import { glazeKinds } from '@/records/materials/glazes';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
 import { NotFound } from '@/records/platform/errors';
@@ -20,10 +31,12 @@ export interface RoundPiece {
   readonly photoHash: string | null;
   readonly surface: string | null;
   readonly movement: string | null;
+  /** Of the zone with most layers, as it was seen or else measured: "#rrggbb". */
+  readonly colour: string | null;
   readonly defects: readonly { readonly defect: string; readonly severity: number }[];
 }
 
-export interface RoundCell {
+export interface RoundCell extends Fire {
   readonly id: string;
   readonly label: string;
   readonly row: number;
@@ -32,7 +45,14 @@ export interface RoundCell {
   readonly parts: Readonly<Record<string, number>>;
   readonly recipe: readonly Line[] | null;
   readonly stack: readonly (CellLayer & { readonly name: string; readonly colour: string })[];
+  /** The test glaze that it mixes; null when it lays existing ones. */
+  readonly mixture: string | null;
+  readonly bodyId: string;
   readonly body: string;
+  /** What is done to the clay; null for nothing. */
+  readonly texture: Texture | null;
+  /** Which part of the round it is in, counted from 0. */
+  readonly block: number;
   readonly pieces: readonly RoundPiece[];
 }
 
@@ -44,7 +64,10 @@ export interface Round {
   readonly shape: RoundShape;
   readonly rows: number;
   readonly columns: number;
-  readonly form: RoundForm;
+  readonly form: Form;
+  /** The studio's own form, and its silhouette. */
+  readonly formId: string | null;
+  readonly profile: Profile | null;
   readonly heightMm: number;
   readonly widthMm: number;
   readonly twins: number;
@@ -65,6 +88,8 @@ const ROUND: Mapping<Omit<Round, 'by'>, RoundRow> = {
   rows: 'rows_count',
   columns: 'columns_count',
   form: 'form',
+  formId: 'form_id',
+  profile: json<Profile | null>()('profile'),
   heightMm: 'height_mm',
   widthMm: 'width_mm',
   twins: 'twins',
@@ -123,7 +148,7 @@ export async function roundPage(
     base('round_cell as c')
       .join('body as b', 'b.id', 'c.body_id')
       .where('c.round_id', id)
-      .orderBy(['c.row_at', 'c.column_at']),
+      .orderBy(['c.block_at', 'c.row_at', 'c.column_at']),
     'c.*',
     'b.name as body',
   );
@@ -148,8 +173,9 @@ export async function roundPage(
     base,
     readings.map((one) => one.id),
   );
+  const chief = await chiefColours(base, readings);
   const glazes = new Map(
-    (await base('glaze').select('id', 'name', 'colour')).map((glaze) => [glaze.id, glaze]),
+    (await base('glaze').select('id', 'name', 'colour', 'round_id')).map((glaze) => [glaze.id, glaze]),
   );
   const pieceOf = ({ id: pieceId, step }: { id: string; step: RoundStep }): RoundPiece => {
     const { label, fate, photoHash } = pieces.get(pieceId)!;
@@ -165,6 +191,7 @@ export async function roundPage(
       photoHash,
       surface: seen.find((one) => one.surface)?.surface ?? null,
       movement: seen.find((one) => one.movement)?.movement ?? null,
+      colour: chief.get(pieceId) ?? null,
       defects: [...worst].map(([defect, severity]) => ({ defect, severity })),
     };
   };
@@ -183,24 +210,61 @@ export async function roundPage(
         name: glazes.get(layer.glaze)?.name ?? '?',
         colour: glazes.get(layer.glaze)?.colour ?? '#888888',
       })),
+      mixture:
+        fromJson<CellLayer[]>(cell.stack).find(({ glaze }) => glazes.get(glaze)?.round_id === id)?.glaze ??
+        null,
+      bodyId: cell.body_id,
       body: cell.body,
+      texture: cell.texture,
+      block: cell.block_at,
+      cone: cell.cone,
+      atmosphere: cell.atmosphere,
       pieces: steps.filter((one) => one.round_cell_id === cell.id).map(pieceOf),
     })),
   };
 }
 
-/** What the dictionary holds of a stack on a bare body, to be set against what a round would test. */
-export interface KnownStack {
+/** The colour of each piece on the zone with most layers, of those the largest: as seen, else as measured. */
+async function chiefColours(
+  base: Db,
+  readings: readonly Pick<ReadingRow, 'piece_id' | 'zone_id' | 'colour'>[],
+): Promise<Map<string, string>> {
+  const zones = await rowsOf<{ z: 'zone'; h: Maybe<'headword'> }>()(
+    base('zone as z')
+      .leftJoin('entry as e', 'e.id', 'z.entry_id')
+      .leftJoin('headword as h', 'h.id', 'e.headword_id')
+      .whereIn(
+        'z.id',
+        readings.map(({ zone_id }) => zone_id),
+      )
+      .orderByRaw('coalesce(h.depth, 0), z.`to` - z.`from`'),
+    'z.id',
+    'z.piece_id',
+    'z.colour',
+  );
+  // The last one of a piece stays: the chief zone that has a colour.
+  return new Map(
+    zones.flatMap(({ id, piece_id: piece, colour }) => {
+      const said = readings.find(({ zone_id }) => zone_id === id)?.colour ?? colour;
+      return said ? [[piece, said] as const] : [];
+    }),
+  );
+}
+
+/** What the dictionary holds of a stack, to be set against what a round would test. */
+export interface KnownStack extends Fire {
+  /** Its key among the entries, see `entryKey`. */
+  readonly entry: string;
   readonly bodyId: string;
-  readonly cone: string;
-  readonly atmosphere: string;
-  readonly stack: readonly CellLayer[];
+  /** Slips below it, bottom first. */
+  readonly slips: readonly string[];
+  readonly stack: Stack;
   readonly proofs: number;
   readonly agreeing: number;
   readonly swatchHash: string | null;
 }
 
-/** Every dipped stack on a bare body that has proofs, once fired. */
+/** Every stack that has proofs, once fired. */
 export async function knownStacks(base: Db): Promise<KnownStack[]> {
   const rows = await rowsOf<{ e: 'entry'; g: 'ground' }>()(
     base('entry as e')
@@ -208,9 +272,9 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
       .join('headword as h', 'h.id', 'e.headword_id')
       .where({ 'e.firings': 1 })
       .where('e.proofs', '>', 0)
-      .whereBetween('h.depth', [1, 2])
-      .whereRaw('json_length(g.slips) = 0'),
+      .whereBetween('h.depth', [1, MOST_LAYERS]),
     'g.body_id',
+    'g.slips',
     'e.cone',
     'e.atmosphere',
     'e.stack',
@@ -218,14 +282,16 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
     'e.agreeing',
     'e.swatch_hash',
   );
-  return rows.flatMap((row) => {
-    const layers = fromJson<Stack>(row.stack);
-    if (layers.some((layer) => layer.way !== 'dipped' || !isWhole(layer))) return [];
+  return rows.map((row) => {
+    const stack = fromJson<Stack>(row.stack);
+    const slips = fromJson<string[]>(row.slips);
+    const fire = { cone: row.cone, atmosphere: row.atmosphere };
     return {
+      ...fire,
+      entry: entryOf({ ground: { body: row.body_id, slips }, stack }, fire),
       bodyId: row.body_id,
-      cone: row.cone,
-      atmosphere: row.atmosphere,
-      stack: layers.map(({ glaze, times }) => ({ glaze, times })),
+      slips,
+      stack,
       proofs: row.proofs,
       agreeing: row.agreeing,
       swatchHash: row.swatch_hash,
@@ -233,36 +299,44 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
   });
 }
 
-/** A stack that a round under way will prove. */
-export interface ComingStack {
+/** A test of existing glazes that a round under way will fire. */
+export interface ComingStack extends Fire {
   readonly bodyId: string;
-  readonly cone: string;
-  readonly atmosphere: string;
   readonly stack: readonly CellLayer[];
+  /** Keys of the entries that it will prove. */
+  readonly entries: readonly string[];
   readonly round: string;
 }
 
 /** The stacks of existing glazes that rounds under way will prove, one a piece that is still to be read. */
 export async function comingStacks(base: Db): Promise<ComingStack[]> {
-  const rows = await rowsOf<{ c: 'round_cell'; r: 'round' }>()(
-    base('round_cell as c')
-      .join('round as r', 'r.id', 'c.round_id')
-      .join('piece as p', 'p.round_cell_id', 'c.id')
-      .whereNull('r.ended_at')
-      .whereNull('c.recipe')
-      .whereNot('p.stage', 'read'),
-    'c.body_id',
-    'r.cone',
-    'r.atmosphere',
-    'c.stack',
-    'r.number',
-    'r.name',
-  );
-  return rows.map((row) => ({
-    bodyId: row.body_id,
-    cone: row.cone,
-    atmosphere: row.atmosphere,
-    stack: fromJson<CellLayer[]>(row.stack),
-    round: `round ${row.number}, ${row.name}`,
-  }));
+  const [rows, kindOf] = await Promise.all([
+    rowsOf<{ c: 'round_cell'; r: 'round' }>()(
+      base('round_cell as c')
+        .join('round as r', 'r.id', 'c.round_id')
+        .join('piece as p', 'p.round_cell_id', 'c.id')
+        .whereNull('r.ended_at')
+        .whereNull('c.recipe')
+        .whereNot('p.stage', 'read'),
+      'c.body_id',
+      'c.cone',
+      'c.atmosphere',
+      'c.stack',
+      'r.form',
+      'r.number',
+      'r.name',
+    ),
+    glazeKinds(base),
+  ]);
+  return rows.map((row) => {
+    const stack = fromJson<CellLayer[]>(row.stack);
+    const fire = { cone: row.cone, atmosphere: row.atmosphere };
+    return {
+      ...fire,
+      bodyId: row.body_id,
+      stack,
+      entries: entriesOfCell(stack, row, row.body_id, fire, kindOf),
+      round: `round ${row.number}, ${row.name}`,
+    };
+  });
 }

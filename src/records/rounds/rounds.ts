@@ -1,19 +1,21 @@
 import { rowsOf } from '@/records/platform/joins';
 import { comingStacks, type Round } from './roundPages';
 import type { Line } from '@/core/chemistry';
-import type { CellLayer } from '@/core/rounds';
+import { coatsOfStack, entriesOfCell, MIXTURE, usualBand, type CellLayer, type Fire } from '@/core/rounds';
+import type { Profile, Texture } from '@/core/vocabulary';
+import { glazeKinds } from '@/records/materials/glazes';
 import { recordChange } from '@/records/platform/changes';
 import { PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
 import type { CoatDraft } from '@/records/pieces/coats';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
-import { Refusal } from '@/records/platform/errors';
+import { found, Refusal } from '@/records/platform/errors';
 
 import { addFirstVersion } from '@/records/materials/glazes';
 import { correctPiece, savePieces } from '@/records/pieces/pieces';
 import { piecesById } from '@/records/pieces/piecePages';
 
-/** One test as it is laid out. Glazes of `stack` are ids; with a recipe and no stack it is a new test glaze. */
-export interface CellDraft {
+/** One test as it is laid out. Glazes of `stack` are ids; with a recipe it is a new test glaze, MIXTURE in the stack. */
+export interface CellDraft extends Fire {
   readonly label: string;
   readonly row: number;
   readonly column: number;
@@ -22,9 +24,13 @@ export interface CellDraft {
   readonly recipe: readonly Line[] | null;
   readonly stack: readonly CellLayer[] | null;
   readonly bodyId: string;
+  /** What is done to the clay; null for nothing. */
+  readonly texture: Texture | null;
+  /** Which part of the round it is in, counted from 0. */
+  readonly block: number;
 }
 
-export interface RoundDraft extends Omit<Round, 'number' | 'dueOn' | 'by' | 'createdAt'> {
+export interface RoundDraft extends Omit<Round, 'number' | 'profile' | 'dueOn' | 'by' | 'createdAt'> {
   /** What was asked for, as the page that made it understands it. */
   readonly setup: unknown;
   /** "YYYY-MM-DD", or null. */
@@ -51,6 +57,11 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
     const [{ last }] = (await trx('round').max('number as last')) as [{ last: number | null }];
     const number = (last ?? 0) + 1;
     if (draft.unlessUnderWay) await refuseUnderWay(trx, draft);
+    const own =
+      draft.formId === null
+        ? null
+        : found(await trx('form').where({ id: draft.formId }).first('profile'), 'This form');
+    const profile = own && fromJson<Profile>(own.profile);
     await trx('round').insert({
       id: draft.id,
       number,
@@ -61,6 +72,8 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
       rows_count: draft.rows,
       columns_count: draft.columns,
       form: draft.form,
+      form_id: draft.formId,
+      profile: profile && JSON.stringify(profile),
       height_mm: draft.heightMm,
       width_mm: draft.widthMm,
       twins: draft.twins,
@@ -70,7 +83,9 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
       member_id: memberId,
       created_at: new Date(),
     });
-    for (const cell of draft.cells) await addCell(trx, memberId, draft, number, cell);
+    const mixtures = new Map<string, string>();
+    for (const cell of draft.cells)
+      await addCell(trx, memberId, { ...draft, number, profile }, cell, mixtures);
     await recordChange(trx, memberId, 'round', draft.id, null, {
       number,
       name: draft.name,
@@ -80,11 +95,32 @@ export async function saveRound(base: Db, memberId: string, draft: RoundDraft): 
   });
 }
 
-async function addCell(trx: Db, memberId: string, round: RoundDraft, number: number, cell: CellDraft) {
+/**
+ * Adds a cell with its pieces.
+ *
+ * @param mixtures test glazes of this round by what is mixed: the same on all its parts
+ */
+async function addCell(
+  trx: Db,
+  memberId: string,
+  round: RoundDraft & Pick<Round, 'number' | 'profile'>,
+  cell: CellDraft,
+  mixtures: Map<string, string>,
+) {
   const id = newId();
-  const stack = cell.stack ?? [
-    { glaze: await addTestGlaze(trx, memberId, round, `R${number} ${cell.label}`, cell), times: 1 },
-  ];
+  const layers = cell.stack ?? [{ glaze: MIXTURE, times: 1 }];
+  const stack: CellLayer[] = [];
+  for (const layer of layers) {
+    if (layer.glaze !== MIXTURE) stack.push(layer);
+    else {
+      const mixture = JSON.stringify(cell.recipe);
+      const glaze =
+        mixtures.get(mixture) ??
+        (await addTestGlaze(trx, memberId, round, `R${round.number} ${cell.label}`, cell));
+      mixtures.set(mixture, glaze);
+      stack.push({ ...layer, glaze });
+    }
+  }
   await trx('round_cell').insert({
     id,
     round_id: round.id,
@@ -96,17 +132,24 @@ async function addCell(trx: Db, memberId: string, round: RoundDraft, number: num
     recipe: cell.recipe ? JSON.stringify(cell.recipe) : null,
     stack: JSON.stringify(stack),
     body_id: cell.bodyId,
+    block_at: cell.block,
+    texture: cell.texture,
+    cone: cell.cone,
+    atmosphere: cell.atmosphere,
   });
   await savePieces(
     trx,
     memberId,
     {
+      ...PLAIN_PIECE,
       form: round.form,
+      formId: round.formId,
+      profile: round.profile,
       heightMm: round.heightMm,
       widthMm: round.widthMm,
       bodyId: cell.bodyId,
-      ...PLAIN_PIECE,
-      note: `Round ${number}, ${cell.label}: ${cell.words}`,
+      texture: cell.texture ? { [usualBand(round).side]: [cell.texture] } : {},
+      note: `Round ${round.number}, ${cell.label}: ${cell.words}`,
       coats: [],
     },
     Array.from({ length: round.twins }, newId),
@@ -130,22 +173,14 @@ async function addTestGlaze(trx: Db, memberId: string, round: RoundDraft, name: 
 
 /** @throws Refusal naming the round that tests one of the cells already */
 async function refuseUnderWay(trx: Db, draft: RoundDraft): Promise<void> {
-  const coming = await comingStacks(trx);
+  const [coming, kindOf] = await Promise.all([comingStacks(trx), glazeKinds(trx)]);
+  const under = new Map(coming.map((one) => [one.entries.join('\n'), one.round]));
   for (const cell of draft.cells) {
-    const same = coming.find(
-      (one) =>
-        one.bodyId === cell.bodyId &&
-        one.cone === draft.cone &&
-        one.atmosphere === draft.atmosphere &&
-        JSON.stringify(one.stack) === JSON.stringify(cell.stack),
-    );
-    if (same)
-      throw new Refusal('cells', `${cell.words} is in ${same.round} already. Ask for the list again.`);
+    if (!cell.stack) continue;
+    const round = under.get(entriesOfCell(cell.stack, draft, cell.bodyId, cell, kindOf).join('\n'));
+    if (round) throw new Refusal('cells', `${cell.words} is in ${round} already. Ask for the list again.`);
   }
 }
-
-/** How far from the foot the coats of a test begin, so that nothing runs onto the shelf. */
-const OFF_THE_FOOT = 0.1;
 
 /**
  * Notes that the pieces of these cells were glazed as planned; pieces that have coats already are left alone.
@@ -168,14 +203,10 @@ export async function glazeCells(base: Db, memberId: string, cellIds: readonly s
     );
     for (const piece of pieces) {
       const stack = fromJson<CellLayer[]>(rows.find((row) => row.id === piece.id)!.stack);
-      const coats = stack.map((layer): CoatDraft => ({
+      const coats = coatsOfStack(stack, piece).map(({ glaze, ...coat }): CoatDraft => ({
         ...PLAIN_COAT,
-        glazeId: layer.glaze,
-        method: 'dip',
-        times: layer.times,
-        side: 'outside',
-        from: OFF_THE_FOOT,
-        to: 1,
+        ...coat,
+        glazeId: glaze,
       }));
       await correctPiece(trx, memberId, piece.id, piece.version, { ...piece, coats });
     }

@@ -1,7 +1,8 @@
 import type { RoundCell } from '@/records/rounds';
+import { partsOf, verdictLine, verdictsOf } from './parts';
 import { isLate, stepsOf, trendsOf } from './progress';
-import { factorialRound, layOut, type NamedRecipe } from '@/core/rounds';
-import { FIRST_SETUP, knownOf, named, type Setup } from './setup';
+import { entriesOfCell, factorialRound, layOut, PLAIN_PUT, type NamedRecipe } from '@/core/rounds';
+import { FIRST_SETUP, knownOf, named, pieceOf, questionOf, type Setup } from './setup';
 import { suggestTests } from './suggest';
 
 const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5FA${n}`;
@@ -12,12 +13,14 @@ const glaze = (
 ) => ({
   id: id(n),
   name,
+  kind: 'glaze' as const,
   colour: '#777777',
   lines,
 });
 const GLAZES = [glaze(1, 'Limewash'), glaze(2, 'Sleeper'), glaze(3, 'Jar', null)];
 const plan = (setup: Partial<Setup>) => {
-  const laid = layOut({ ...FIRST_SETUP, bodies: ['b'], ...setup }, GLAZES);
+  const asked = { ...FIRST_SETUP, bodies: ['b'], ...setup };
+  const laid = layOut(questionOf(asked, pieceOf(asked, [])), GLAZES);
   return typeof laid === 'string' ? laid : laid.plan;
 };
 
@@ -50,8 +53,8 @@ describe('the page where a round is made', () => {
 
   test('a free round takes any tests, each as it was put together', () => {
     const stack = [
-      { glaze: id(1), times: 2 },
-      { glaze: id(3), times: 1 },
+      { glaze: id(1), times: 2, ...PLAIN_PUT },
+      { glaze: id(3), times: 1, ...PLAIN_PUT },
     ];
     const laid = plan({ kind: 'free', tests: [{ stack }, { stack: stack.slice(0, 1) }] });
     if (typeof laid === 'string') throw new Error(laid);
@@ -63,8 +66,9 @@ describe('the page where a round is made', () => {
 
   test('several things at once are balanced, and a fraction says what it cannot tell apart', () => {
     const corners = GLAZES.slice(0, 2).map(({ id: name }) => ({ name }));
-    expect(factorialRound(corners, ['x', 'y'], [1, 2], 8)).toMatchObject({ aliases: [] });
-    const half = factorialRound(corners, ['x', 'y'], [1, 2], 4);
+    const factors = { glazes: corners, bodies: ['x', 'y'], coats: [1, 2] };
+    expect(factorialRound(factors, 8)).toMatchObject({ aliases: [] });
+    const half = factorialRound(factors, 4);
     expect(half.plan.cells).toHaveLength(4);
     expect(half.aliases.join()).toMatch(/coats/);
   });
@@ -73,59 +77,79 @@ describe('the page where a round is made', () => {
     const [cell] = (
       plan({ kind: 'coats', glazes: [id(1)], steps: 1 }) as Exclude<ReturnType<typeof plan>, string>
     ).cells;
+    const six = { cone: '6', atmosphere: 'oxidation' } as const;
+    const piece = pieceOf(FIRST_SETUP, []);
+    const kindOf = () => 'glaze' as const;
+    const [entry] = entriesOfCell(cell!.stack!, piece, 'b', six, kindOf);
     const known = {
-      bodyId: 'b',
-      cone: '6',
-      atmosphere: 'oxidation',
-      stack: cell!.stack!,
-      proofs: 2,
-      agreeing: 2,
+      ...{ entry: entry!, bodyId: 'b', slips: [], proofs: 2, agreeing: 2, swatchHash: null },
+      ...six,
     };
-    const all = [{ ...known, swatchHash: null }];
-    expect(knownOf(cell!, 'b', FIRST_SETUP, all)).toBe(all[0]);
-    expect(knownOf(cell!, 'other', FIRST_SETUP, all)).toBeUndefined();
-    expect(knownOf(cell!, 'b', { ...FIRST_SETUP, cone: '10' }, all)).toBeUndefined();
+    const all = new Map([[entry!, { ...known, stack: [] }]]);
+    const at = { piece, bodyId: 'b', fire: six, kindOf };
+    expect(knownOf(cell!, at, all)).toBe(all.get(entry!));
+    // The clay and the fire are the cell's own.
+    expect(knownOf({ ...cell!, body: 'other' }, at, all)).toBeUndefined();
+    expect(knownOf({ ...cell!, fire: { ...six, cone: '10' } }, at, all)).toBeUndefined();
+    // Of a test of two zones both have to be known, and the less known one speaks.
+    const two = { ...cell!, stack: [...cell!.stack!, { glaze: id(2), times: 1, bands: [UPPER] }] };
+    expect(knownOf(two, at, all)).toBeUndefined();
+    const both = entriesOfCell(two.stack, piece, 'b', six, kindOf);
+    const weak = { ...known, entry: both[1]!, proofs: 1, agreeing: 1, stack: [] };
+    expect(knownOf(two, at, new Map([...all, [both[1]!, weak]]))).toBe(weak);
   });
 });
 
+const UPPER = { side: 'outside', from: 0.5, to: 1 } as const;
+
+const plainCell = (column: number, more: Partial<RoundCell['pieces'][number]> | null = {}): RoundCell => ({
+  id: String(column),
+  label: `A${column + 1}`,
+  row: 0,
+  column,
+  words: '',
+  parts: {},
+  recipe: null,
+  stack: [],
+  mixture: null,
+  bodyId: 'b',
+  body: 'b',
+  texture: null,
+  block: 0,
+  cone: '6',
+  atmosphere: 'oxidation',
+  pieces: more
+    ? [
+        {
+          id: '',
+          label: '',
+          step: 'read',
+          fate: null,
+          photoHash: null,
+          surface: 'gloss',
+          movement: 'stable',
+          colour: null,
+          defects: [],
+          ...more,
+        },
+      ]
+    : [
+        {
+          id: '',
+          label: '',
+          step: 'made',
+          fate: null,
+          photoHash: null,
+          surface: null,
+          movement: null,
+          colour: null,
+          defects: [],
+        },
+      ],
+});
+
 describe('what a tray says', () => {
-  const cell = (column: number, more: Partial<RoundCell['pieces'][number]> | null): RoundCell => ({
-    id: String(column),
-    label: `A${column + 1}`,
-    row: 0,
-    column,
-    words: '',
-    parts: {},
-    recipe: null,
-    stack: [],
-    body: 'b',
-    pieces: more
-      ? [
-          {
-            id: '',
-            label: '',
-            step: 'read',
-            fate: null,
-            photoHash: null,
-            surface: 'gloss',
-            movement: 'stable',
-            defects: [],
-            ...more,
-          },
-        ]
-      : [
-          {
-            id: '',
-            label: '',
-            step: 'made',
-            fate: null,
-            photoHash: null,
-            surface: null,
-            movement: null,
-            defects: [],
-          },
-        ],
-  });
+  const cell = plainCell;
   const crazed = { defects: [{ defect: 'crazing', severity: 2 }] };
 
   test('where it stops crazing and where it turns matte; nothing where it goes to and fro', () => {
@@ -153,12 +177,39 @@ describe('what a tray says', () => {
   });
 });
 
+test('parts of a round are set apart by what varies, and clay, texture and fire are judged test by test', () => {
+  const at = (column: number, block: number, more: Partial<RoundCell>): RoundCell => ({
+    ...plainCell(column),
+    ...{ block, stack: [{ glaze: `g${column}`, name: '', colour: '', times: 1 }], words: `g${column}` },
+    ...more,
+  });
+  const matte = { pieces: [{ ...plainCell(0).pieces[0]!, surface: 'matte' }] };
+  const cells = [
+    ...[at(0, 0, { body: 'red' }), at(1, 0, { body: 'red' })],
+    ...[at(0, 1, { body: 'white', ...matte }), at(1, 1, { body: 'white' })],
+  ];
+  expect(partsOf(cells).map(({ words, cells: own }) => [words, own.length])).toEqual([
+    ['red', 2],
+    ['white', 2],
+  ]);
+  const [clay, ...others] = verdictsOf(cells);
+  expect(others).toEqual([]);
+  expect(clay!.tests.map(({ words, matters }) => [words, matters])).toEqual([
+    ['g0', true],
+    ['g1', false],
+  ]);
+  expect(verdictLine(clay!)).toBe('The clay matters for 1 of 2 tests.');
+  expect(partsOf(cells.slice(0, 2))).toMatchObject([{ words: '' }]);
+  // Tests that differ in the fire too are not set against each other.
+  const elsewhere = [at(0, 0, { body: 'red' }), at(0, 1, { body: 'white', cone: '10' })];
+  expect(verdictsOf(elsewhere)).toEqual([]);
+});
+
 test('a suggestion fills the most wanted gaps first, says why, and leaves out what is coming already', () => {
   const one = (stack: { glaze: string; times: number }[], proofs: number, agreeing: number) => ({
-    bodyId: 'b',
-    cone: '6',
-    atmosphere: 'oxidation',
-    stack,
+    ...({ bodyId: 'b', cone: '6', atmosphere: 'oxidation', entry: '' } as const),
+    slips: [],
+    stack: stack.map((layer) => ({ ...layer, way: 'dipped' as const })),
     proofs,
     agreeing,
     swatchHash: null,

@@ -1,5 +1,24 @@
-import { USUAL_RING, type Cell, type Ring, type RoundQuestion } from '@/core/rounds';
-import type { RoundKind, RoundForm, Atmosphere } from '@/core/vocabulary';
+import {
+  entriesOfCell,
+  MIXTURE,
+  PLAIN_PUT,
+  provedBy,
+  USUAL_RING,
+  type Cell,
+  type Fire,
+  type Ring,
+  type TestForm,
+  type RoundQuestion,
+} from '@/core/rounds';
+import {
+  formShape,
+  type Atmosphere,
+  type Cone,
+  type Form,
+  type GlazeKind,
+  type RoundKind,
+} from '@/core/vocabulary';
+import type { StudioForm } from '@/records/pieces';
 import type { KnownStack } from '@/records/rounds';
 
 /** The questions a round can ask, in the words of those who ask them. */
@@ -10,23 +29,31 @@ export const KINDS: Readonly<Record<RoundKind, string>> = {
   line: 'Line blend',
   triaxial: 'Triaxial blend',
   corners: 'Four-corner grid',
-  ladder: 'Addition series',
+  ladder: 'Addition series, up or down',
+  without: 'One material left out at a time',
   crazing: 'Crazing ladder (add silica and kaolin)',
-  factorial: 'Vary glaze, clay and coats together',
+  factorial: 'Vary several things together',
   free: 'Your own choice of tests',
 };
 
 /** Everything that is chosen for a round; what a kind does not use is kept for when it is chosen again. */
-export interface Setup extends RoundQuestion {
+export interface Setup extends Omit<RoundQuestion, 'piece' | 'fires'> {
   readonly name: string;
   readonly twins: number;
-  readonly form: RoundForm;
+  readonly form: Form;
+  /** A form of the studio's own; null for that of the library. */
+  readonly formId: string | null;
+  /** Null for as large as the form usually is. */
+  readonly heightMm: number | null;
+  readonly widthMm: number | null;
   /** The rings that strips are cut from. */
   readonly ring: Ring;
   /** Whether all but the faces is waxed before dipping. */
   readonly isWaxed: boolean;
-  readonly cone: string;
+  readonly cone: Cone;
   readonly atmosphere: Atmosphere;
+  /** Other fires that all of it goes into too. */
+  readonly alsoAt: readonly Fire[];
   readonly dueOn: string | null;
   /** Codes of cells left out by hand, and of proved ones taken in after all. */
   readonly out: readonly string[];
@@ -38,7 +65,15 @@ export const FIRST_SETUP: Setup = {
   name: '',
   glazes: [],
   bodies: [],
+  alsoOn: [],
+  textures: [],
+  alsoAt: [],
+  below: [],
+  put: PLAIN_PUT,
+  putOver: PLAIN_PUT,
+  above: [],
   steps: 5,
+  down: 0,
   columns: 5,
   rows: 7,
   singlesTwice: true,
@@ -47,6 +82,9 @@ export const FIRST_SETUP: Setup = {
   tests: [],
   twins: 2,
   form: 'tile',
+  formId: null,
+  heightMm: null,
+  widthMm: null,
   ring: USUAL_RING,
   isWaxed: false,
   cone: '6',
@@ -56,23 +94,59 @@ export const FIRST_SETUP: Setup = {
   taken: [],
 };
 
-/** What the dictionary holds of a cell on a body, if anything. */
+/** What the tests of a round are made on: its form at its size. */
+export function pieceOf(
+  { form, formId, heightMm, widthMm }: Pick<Setup, 'form' | 'formId' | 'heightMm' | 'widthMm'>,
+  ownForms: readonly StudioForm[],
+): TestForm & { readonly formId: string | null; readonly clayGrams: number | null } {
+  const own = ownForms.find(({ id }) => id === formId);
+  const usual = own ?? { form, profile: null, ...sizeOf(form) };
+  return {
+    ...{ form: usual.form, profile: usual.profile, formId: own?.id ?? null },
+    ...{ heightMm: heightMm ?? usual.heightMm, widthMm: widthMm ?? usual.widthMm },
+    ...{ bands: own?.bands ?? [], clayGrams: own?.clayGrams ?? null },
+  };
+}
+
+function sizeOf(form: Form) {
+  const { heightMm, widthMm } = formShape(form);
+  return { heightMm, widthMm };
+}
+
+/** What a set-up asks, on a piece. */
+export function questionOf(setup: Setup, piece: TestForm): RoundQuestion {
+  const { cone, atmosphere, alsoAt, below, above } = setup;
+  const chosen = (layers: Setup['below']) => layers.filter(({ glaze }) => glaze);
+  const first: Fire = { cone, atmosphere };
+  const others = alsoAt.filter((fire) => fire.cone !== cone || fire.atmosphere !== atmosphere);
+  return { ...setup, piece, fires: [first, ...others], below: chosen(below), above: chosen(above) };
+}
+
+/** What the dictionary holds of a cell, when it holds something of all its zones: the least proved of them. */
 export function knownOf(
   cell: Cell,
-  bodyId: string,
-  { cone, atmosphere }: Pick<Setup, 'cone' | 'atmosphere'>,
-  known: readonly KnownStack[],
+  { piece, bodyId, fire, kindOf }: KnownAt,
+  known: ReadonlyMap<string, KnownStack>,
 ): KnownStack | undefined {
-  if (!cell.stack) return undefined;
-  const key = JSON.stringify(cell.stack);
-  return known.find(
-    (one) =>
-      one.bodyId === bodyId &&
-      one.cone === cone &&
-      one.atmosphere === atmosphere &&
-      JSON.stringify(one.stack) === key,
+  if (!cell.stack || cell.stack.some(({ glaze }) => glaze === MIXTURE)) return undefined;
+  const entries = entriesOfCell(cell.stack, piece, cell.body ?? bodyId, cell.fire ?? fire, kindOf);
+  const found = entries.map((entry) => known.get(entry));
+  return found.reduce<KnownStack | undefined>(
+    (least, one) => (least && one && rankOf(least) > rankOf(one) ? one : one && least),
+    found[0],
   );
 }
+
+interface KnownAt {
+  readonly piece: TestForm;
+  /** The clay and the fire of cells that say none. */
+  readonly bodyId: string;
+  readonly fire: Fire;
+  readonly kindOf: (glaze: string) => GlazeKind;
+}
+
+const RANKS = ['lacking', 'weak', 'proved'] as const;
+const rankOf = (one: KnownStack) => RANKS.indexOf(provedBy(one));
 
 /** Words with glaze ids in them as people read them. */
 export function named(

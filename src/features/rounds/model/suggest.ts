@@ -1,4 +1,5 @@
-import { bestTests, type Candidate, type CellLayer, type Proved } from '@/core/rounds';
+import { isWhole } from '@/core/coats';
+import { bestTests, isPlainStack, type Candidate, type CellLayer, type Proved } from '@/core/rounds';
 import type { KnownStack } from '@/records/rounds';
 import type { FailedLookup } from '@/records/dictionary';
 
@@ -33,9 +34,10 @@ const keyOf = (stack: readonly CellLayer[]) =>
  * once and twice alone, and every glaze over every other.
  */
 export function suggestTests({ glazes, known, underWay, wanted, cases, places }: Asked): Suggestion[] {
-  const proofs = new Map(known.map((one) => [keyOf(one.stack), one]));
+  const proofs = new Map(known.filter(isPlain).map((one) => [keyOf(one.stack), one]));
   const coming = new Map<string, number>();
-  for (const stack of underWay) coming.set(keyOf(stack), (coming.get(keyOf(stack)) ?? 0) + 1);
+  for (const stack of underWay.filter(isPlainStack))
+    coming.set(keyOf(stack), (coming.get(keyOf(stack)) ?? 0) + 1);
   const asked = new Map(wanted.map((one) => [`${one.baseId}*1/${one.topId}*1`, one.times]));
   const inCase = new Map<string, number>();
   for (const key of cases.flatMap(caseKeys)) inCase.set(key, (inCase.get(key) ?? 0) + 1);
@@ -76,6 +78,11 @@ export function suggestTests({ glazes, known, underWay, wanted, cases, places }:
       colours: stack.map((layer) => glazes.find((glaze) => glaze.id === layer.glaze)?.colour ?? '#888888'),
     };
   });
+}
+
+/** Whether it lies on the bare clay, and is dipped whole, as what is suggested. */
+function isPlain({ slips, stack }: KnownStack): boolean {
+  return slips.length === 0 && stack.every((layer) => layer.way === 'dipped' && isWhole(layer));
 }
 
 function wordsOf(stack: readonly CellLayer[], nameOf: (id: string) => string): string {

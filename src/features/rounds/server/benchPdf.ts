@@ -1,12 +1,21 @@
 import 'server-only';
-import { aligned, grams, millilitres, sayQuantity, type Quantity, type Units } from '@/core/units';
-import { timesWords } from '@/core/coats';
+import {
+  aligned,
+  grams,
+  millilitres,
+  sayMessage,
+  sayQuantity,
+  type Quantity,
+  type Units,
+} from '@/core/units';
 import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
+import { fireWords } from '@/core/rounds';
 import type { RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import type { PrintFor } from '@/features/shared/server/printFor';
 import { openPdf, setLetterhead } from '@/ui/pdf';
+import { cupsOf, isMoreThanDipped, layingWords } from '../model/laying';
 import { pourFor } from '../model/pouring';
 
 /** How the sheet is wanted. */
@@ -42,7 +51,7 @@ export async function benchPdf(
   const { pdf, finish } = await openPdf(`Bench sheet, round ${round.number}`);
   pdf.addPage();
   const top = Math.max(40, setLetterhead(pdf, head, LEFT, RIGHT) + 12);
-  const parts = partsOf(cells, corners, book, way, units);
+  const parts = partsOf(round, cells, corners, book, way, units);
   const cautions = cells.some(({ recipe }) => recipe)
     ? [
         DUST_CAUTION,
@@ -86,7 +95,8 @@ function drawPart(pdf: PDFKit.PDFDocument, { title, words, rows }: Part): void {
 }
 
 function partsOf(
-  cells: readonly RoundCell[],
+  round: Round,
+  all: readonly RoundCell[],
   corners: readonly RecipeInUse[],
   book: MaterialBook,
   { way, grams: base, ml, gravityOf }: BenchWay,
@@ -94,28 +104,33 @@ function partsOf(
 ): Part[] {
   const say = (quantity: Quantity) => sayQuantity(quantity, units);
   const pieces = (cell: RoundCell) => cell.pieces.map(({ label }) => label).join(' ');
+  const cells = cupsOf(all);
+  const isBlended = all.some(({ recipe }) => recipe);
+  const layings = all
+    .filter((cell) => !isBlended || isMoreThanDipped(cell.stack))
+    .map((cell): Part => ({
+      title: `${cell.label}   ${pieces(cell)}`,
+      words: `on ${[cell.body, cell.texture].filter(Boolean).join(', ')}, for ${fireWords(cell)}`,
+      rows: [[sayMessage(layingWords(cell.stack, round), units), '']],
+    }));
   if (way === 'by volume') {
     const plan = pourFor(cells, corners, book, gravityOf, ml);
     if (typeof plan === 'string') return [{ title: plan, words: '', rows: [] }];
     const nameOf = (id: string) => corners.find(({ glazeId }) => glazeId === id)?.name ?? id;
-    return plan.order.map((id) => ({
+    const pours = plan.order.map((id): Part => ({
       title: nameOf(id),
       words: `${say(millilitres(Math.ceil(plan.totals[id]!)))} in all; pour it into all its cups before the next.`,
       rows: plan.cells
         .filter((cell) => (cell.ml[id] ?? 0) > 0)
         .map((cell) => [cell.label, say(aligned(millilitres(cell.ml[id]!, 1)))]),
     }));
+    return [...pours, ...layings];
   }
-  return cells.map((cell) => {
-    if (!cell.recipe)
-      return {
-        title: `${cell.label}   ${pieces(cell)}`,
-        words: `on ${cell.body}`,
-        rows: cell.stack.map(({ name, times }) => [`${name} ${timesWords(times)}`, ''] as const),
-      };
+  const weighed = cells.flatMap((cell): Part[] => {
+    if (!cell.recipe) return [];
     const batch = batchOf(cell.recipe, { grams: base });
     const lines = batch.lines.filter((line) => line.grams > 0);
-    return {
+    const weights = {
       title: `${cell.label}   ${pieces(cell)}`,
       words: cell.words,
       rows: [
@@ -129,5 +144,7 @@ function partsOf(
         ['all together, to check', say(aligned(grams(batch.totalGrams, 2)))] as const,
       ],
     };
+    return [weights];
   });
+  return [...weighed, ...layings];
 }

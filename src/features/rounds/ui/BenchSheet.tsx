@@ -3,15 +3,15 @@ import { useMemo } from 'react';
 import { aligned, grams, millilitres, sayQuantity } from '@/core/units';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
-import { SMALLEST_POUR } from '@/core/rounds';
+import { fireWords, SMALLEST_POUR } from '@/core/rounds';
 import type { StudioMaterial, RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, Choice, DataTable, NumberField, PageHeader, QuantityField, type Tick } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { PrintButton } from '@/ui/PrintButton';
-import { QuantityText, useUnits } from '@/ui/units';
+import { Said, QuantityText, useUnits } from '@/ui/units';
 import { usePersistedState } from '@/ui/usePersistedState';
-import { timesWords } from '@/core/coats';
+import { cupsOf, isMoreThanDipped, layingWords } from '../model/laying';
 import { pourFor, USUAL_GRAVITY } from '../model/pouring';
 import css from './rounds.module.css';
 
@@ -88,12 +88,14 @@ export function BenchSheet({ round, cells, materials, corners }: Props) {
           )}
         </div>
       )}
-      {!blended ? (
-        <Laying cells={cells} tick={tick} />
-      ) : way === 'by weight' ? (
-        <Weighing cells={cells} book={book} grams={kept.grams} tick={tick} />
-      ) : (
-        <Pouring {...{ cells, corners, book, kept, change, tick }} />
+      {blended && way === 'by weight' && (
+        <Weighing cells={cupsOf(cells)} book={book} grams={kept.grams} tick={tick} />
+      )}
+      {blended && way === 'by volume' && (
+        <Pouring {...{ cells: cupsOf(cells), corners, book, kept, change, tick }} />
+      )}
+      {(!blended || cells.some(({ stack }) => isMoreThanDipped(stack))) && (
+        <Laying round={round} cells={cells} tick={tick} />
       )}
     </>
   );
@@ -108,7 +110,8 @@ function pdfAddress(roundId: string, way: Kept['way'], { grams, ml, gravity }: K
 
 type TickOf = (key: string, label: string) => Tick;
 
-function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: TickOf }) {
+function Laying({ round, cells, tick }: Pick<Props, 'round' | 'cells'> & { tick: TickOf }) {
+  const hasFires = new Set(cells.map(fireWords)).size > 1;
   return (
     <DataTable
       label="Glazing, test by test"
@@ -122,8 +125,12 @@ function Laying({ cells, tick }: { cells: readonly RoundCell[]; tick: TickOf }) 
             {cell.pieces.map((piece) => piece.label).join(' ')}
           </span>,
           <span key="stack">
-            {cell.stack.map((layer) => `${layer.name} ${timesWords(layer.times)}`).join(', then ')}
-            <small className="quiet"> on {cell.body}</small>
+            <Said of={layingWords(cell.stack, round)} />
+            <small className="quiet">
+              {' '}
+              on {[cell.body, cell.texture].filter(Boolean).join(', ')}
+              {hasFires && `, for ${fireWords(cell)}`}
+            </small>
           </span>,
         ],
       }))}

@@ -16,9 +16,9 @@ interface Props extends RoundMakerOptions {
 
 /** A round in one page, left to right: the question, what varies, what stays, and the tray as it will stand. */
 export function RoundMaker({ kilns, ...options }: Props) {
-  const { glazes, bodies } = options;
+  const { glazes, bodies, ownForms } = options;
   const state = useRoundMaker(options);
-  const { setup, change, save } = state;
+  const { setup, change, save, places } = state;
   useSaveKey(() => void save());
   return (
     <>
@@ -34,8 +34,8 @@ export function RoundMaker({ kilns, ...options }: Props) {
           className={css.kind}
           card={(kind) => KINDS[kind]}
         />
-        <Varies {...{ setup, change, glazes, bodies }} />
-        <Stays {...state} bodies={bodies} />
+        <Varies {...{ setup, change, glazes, bodies, places }} />
+        <Stays {...state} {...{ bodies, ownForms }} />
         <RoundTray of={state} {...{ glazes, bodies, kilns }} />
       </div>
     </>

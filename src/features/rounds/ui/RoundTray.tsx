@@ -4,6 +4,7 @@ import { bulkOf, grams, sayQuantity, shelfAreaOf } from '@/core/units';
 import { loadsOf, type NamedRecipe } from '@/core/rounds';
 import { FormErrors } from '@/ui/kit';
 import { useUnits } from '@/ui/units';
+import { partsOf } from '../model/parts';
 import { named } from '../model/setup';
 import css from './rounds.module.css';
 import { Tray } from './Tray';
@@ -19,28 +20,51 @@ interface Props {
 
 /** The tests of a round as they will stand, what they need, and the button that plans them. */
 export function RoundTray({ of, glazes, bodies, kilns }: Props) {
-  const { plan, cells, aliases, isOut, proofOf, turn, errors, inside, needs, isBusy, save } = of;
+  const { setup, bodyId, plan, cells, aliases, isOut, proofOf, turn, errors, inside, needs, isBusy, save } =
+    of;
+  const parts = partsOf(
+    cells.map((cell) => ({
+      ...cell,
+      block: cell.block ?? 0,
+      body: bodies.find(({ id }) => id === (cell.body ?? bodyId))?.name ?? '',
+      texture: cell.texture ?? null,
+      ...(cell.fire ?? { cone: setup.cone, atmosphere: setup.atmosphere }),
+    })),
+  );
   return (
     <div className={css.result}>
       <h2>The tray</h2>
       {typeof plan === 'string' ? (
         <p className={css.empty}>{plan}</p>
       ) : (
-        <Tray cells={cells} rows={plan.rows} columns={plan.columns} shape={plan.shape} name="Tray">
-          {(cell) => (
-            <TrayCell
-              cell={cell}
-              words={named(cell.words, [...glazes, ...bodies])}
-              out={isOut(cell)}
-              proof={proofOf(cell)}
-              colours={Object.entries(cell.parts).map(([name, part]) => ({
-                colour: glazes.find((glaze) => glaze.id === name)?.colour ?? '#888888',
-                part,
-              }))}
-              onTurn={() => turn(cell)}
-            />
-          )}
-        </Tray>
+        <div className={css.parts} data-many={parts.length > 1 || undefined}>
+          {parts.map(({ words, cells: own }, i) => (
+            <section key={i} aria-label={words ? `Part ${i + 1}` : undefined}>
+              {words && <h3>{words}</h3>}
+              <Tray
+                cells={own}
+                rows={plan.rows}
+                columns={plan.columns}
+                shape={plan.shape}
+                name={words ? `Tray, ${words}` : 'Tray'}
+              >
+                {(cell) => (
+                  <TrayCell
+                    cell={cell}
+                    words={named(cell.words, [...glazes, ...bodies])}
+                    out={isOut(cell)}
+                    proof={proofOf(cell)}
+                    colours={Object.entries(cell.parts).map(([name, part]) => ({
+                      colour: glazes.find((glaze) => glaze.id === name)?.colour ?? '#888888',
+                      part,
+                    }))}
+                    onTurn={() => turn(cell)}
+                  />
+                )}
+              </Tray>
+            </section>
+          ))}
+        </div>
       )}
       {aliases.length > 0 && (
         <p>
@@ -89,7 +113,11 @@ function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
         <p className="small quiet">
           Dry glaze on the pieces:{' '}
           {Object.entries(needs.glazeGrams)
-            .map(([name, dry]) => `${named(name, glazes)} ${sayQuantity(grams(dry), units)}`)
+            .map(([name, dry]) =>
+              dry === null
+                ? `${named(name, glazes)} not known (a coat of unknown thickness)`
+                : `${named(name, glazes)} ${sayQuantity(grams(dry), units)}`,
+            )
             .join(', ')}
           . Estimated from {setup.isWaxed ? 'the face' : 'both faces and the edges'} and thickness.
         </p>

@@ -2,18 +2,23 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
+import { fireWords } from '@/core/rounds';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, FormErrors, PageHeader } from '@/ui/kit';
 import { shortDay } from '@/core/time';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { LinkButton } from '@/ui/LinkButton';
+import { Said } from '@/ui/units';
 import { Photo } from '@/ui/Photo';
 import { useMutation } from '@/ui/useMutation';
 import { noteGlazed } from '../actions';
+import { isMoreThanDipped, layingWords } from '../model/laying';
+import { partsOf, verdictsOf } from '../model/parts';
 import { isLate, stepsOf, trendsOf } from '../model/progress';
 import { Tray } from './Tray';
 import { Bands } from './TrayCell';
+import { Verdicts } from './Verdicts';
 import css from './rounds.module.css';
 
 interface Props {
@@ -29,12 +34,17 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
   const [at, setAt] = useState(cells[0]?.label ?? '');
   const { run, isBusy, errors } = useMutation();
   const chosen = cells.find((cell) => cell.label === at) ?? cells[0];
+  const parts = partsOf(cells);
+  const verdicts = verdictsOf(cells);
+  const fires = [...new Map(cells.map((cell) => [fireWords(cell), cell])).values()];
   const steps = stepsOf(cells);
   const toGlaze = cells.filter((cell) =>
     cell.pieces.some((piece) => piece.step === 'made' || piece.step === 'bisqued'),
   );
   const late = isLate(round, steps, today);
-  const trends = trendsOf(cells);
+  const trends = parts.flatMap(({ words, cells: own }) =>
+    trendsOf(own).map((trend) => (words ? `${words}: ${trend.words}` : trend.words)),
+  );
   const glaze = (some: readonly RoundCell[]) => run(() => noteGlazed({ cells: some.map((cell) => cell.id) }));
   return (
     <>
@@ -42,7 +52,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
         <div>
           <h1>{round.name}</h1>
           <p className="quiet">
-            Round {round.number}, cone {round.cone}, {round.atmosphere}, {round.twins} of each
+            Round {round.number}, {fires.map(fireWords).join(' and ')}, {round.twins} of each
             {round.dueOn && (
               <>
                 , <span className={late ? 'heat' : undefined}>{late ? 'late, needed by' : 'needed by'}</span>{' '}
@@ -72,73 +82,128 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
       </dl>
       <div className={css.page}>
         <div>
-          <Tray cells={cells} rows={round.rows} columns={round.columns} shape={round.shape} name="Tray">
-            {(cell) => (
-              <PlacedCell
-                cell={cell}
-                roomy={round.columns <= ROOMY}
-                current={cell === chosen}
-                onChoose={() => setAt(cell.label)}
-              />
-            )}
-          </Tray>
+          <div className={css.parts} data-many={parts.length > 1 || undefined}>
+            {parts.map(({ words, cells: own }) => (
+              <section key={own[0]!.id} aria-label={words || undefined}>
+                {words && <h2>{words}</h2>}
+                <Tray
+                  cells={own}
+                  rows={round.rows}
+                  columns={round.columns}
+                  shape={round.shape}
+                  name={words ? `Tray, ${words}` : 'Tray'}
+                >
+                  {(cell) => (
+                    <PlacedCell
+                      cell={cell}
+                      roomy={round.columns * Math.min(2, parts.length) <= ROOMY}
+                      current={cell === chosen}
+                      onChoose={() => setAt(cell.label)}
+                    />
+                  )}
+                </Tray>
+              </section>
+            ))}
+          </div>
+          {verdicts.length > 0 && <Verdicts verdicts={verdicts} />}
           {trends.length > 0 && (
             <ul style={{ marginTop: 14 }} aria-label="Read along the rows">
               {trends.map((trend) => (
-                <li key={trend.words}>
-                  <b>{trend.words}</b>
+                <li key={trend}>
+                  <b>{trend}</b>
                 </li>
               ))}
             </ul>
           )}
         </div>
         {chosen && (
-          <section className={css.chosen} aria-label="Chosen test">
-            <h2>{chosen.label}</h2>
-            <p>
-              <b>{chosen.words}</b> on {chosen.body}
-            </p>
-            {chosen.pieces[0]?.photoHash && (
-              <Photo
-                hash={chosen.pieces[0].photoHash}
-                alt={`${chosen.pieces[0].label}, ${chosen.words}`}
-                width={200}
-                height={250}
-              />
-            )}
-            <ul>
-              {chosen.pieces.map((piece) => (
-                <li key={piece.id}>
-                  <Link href={`/pieces/${piece.label}`} className="figures">
-                    {piece.label}
-                  </Link>{' '}
-                  {[
-                    piece.step,
-                    piece.surface,
-                    piece.movement,
-                    ...piece.defects.map((one) => one.defect),
-                    piece.fate,
-                  ]
-                    .filter(Boolean)
-                    .join(', ')}
-                </li>
-              ))}
-            </ul>
-            {mayGlaze && toGlaze.includes(chosen) && (
-              <Button disabled={isBusy} onClick={() => void glaze([chosen])}>
-                Mark {chosen.label} as glazed
-              </Button>
-            )}
-            {chosen.stack.length === 1 && chosen.recipe && (
-              <p>
-                <Link href={`/glazes/${chosen.stack[0]!.glaze}`}>Its recipe and fit</Link>
-              </p>
-            )}
-          </section>
+          <ChosenTest
+            {...{ round, cells, chosen, hasParts: parts.length > 1, isBusy }}
+            onGlaze={mayGlaze && toGlaze.includes(chosen) ? () => void glaze([chosen]) : null}
+          />
         )}
       </div>
     </>
   );
+}
+
+interface ChosenProps {
+  readonly round: Round;
+  readonly cells: readonly RoundCell[];
+  readonly chosen: RoundCell;
+  readonly hasParts: boolean;
+  readonly isBusy: boolean;
+  /** Null where it is glazed, or may not be. */
+  readonly onGlaze: (() => void) | null;
+}
+
+/** One test: its pieces, what they show, and the same test in the other parts of the round beside it. */
+function ChosenTest({ round, cells, chosen, hasParts, isBusy, onGlaze }: ChosenProps) {
+  return (
+    <section className={css.chosen} aria-label="Chosen test">
+      <h2>{chosen.label}</h2>
+      <p>
+        <b>{chosen.words}</b> on {[chosen.body, chosen.texture].filter(Boolean).join(', ')}
+      </p>
+      {isMoreThanDipped(chosen.stack) && (
+        <p className="small">
+          <Said of={layingWords(chosen.stack, round)} />
+        </p>
+      )}
+      <div className={css.beside}>
+        {cells
+          .filter((cell) => cell === chosen || isSamePlace(cell, chosen, hasParts))
+          .flatMap(({ id, words, body, pieces, ...cell }) => {
+            const shown = pieces.find((piece) => piece.photoHash);
+            return shown?.photoHash
+              ? [
+                  <figure key={id}>
+                    <Photo hash={shown.photoHash} alt={`${shown.label}, ${words}`} width={200} height={250} />
+                    {hasParts && (
+                      <figcaption className="small">
+                        {[body, cell.texture, fireWords(cell)].filter(Boolean).join(', ')}
+                      </figcaption>
+                    )}
+                  </figure>,
+                ]
+              : [];
+          })}
+      </div>
+      <ul>
+        {chosen.pieces.map((piece) => (
+          <li key={piece.id}>
+            <Link href={`/pieces/${piece.label}`} className="figures">
+              {piece.label}
+            </Link>{' '}
+            {[
+              piece.step,
+              piece.surface,
+              piece.movement,
+              ...piece.defects.map((one) => one.defect),
+              piece.fate,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </li>
+        ))}
+      </ul>
+      {onGlaze && (
+        <Button disabled={isBusy} onClick={onGlaze}>
+          Mark {chosen.label} as glazed
+        </Button>
+      )}
+      {chosen.mixture && (
+        <p>
+          <Link href={`/glazes/${chosen.mixture}`}>Its recipe and fit</Link>
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** Whether it is the same place in another part of the round. */
+function isSamePlace(cell: RoundCell, { row, column }: RoundCell, hasParts: boolean): boolean {
+  return hasParts && cell.row === row && cell.column === column;
 }
 
 /** Up to so many columns a place has room for its words. */

@@ -1,21 +1,24 @@
 'use client';
-import { ROUND_FORMS, type Cone } from '@/core/vocabulary';
+import { FORMS, formShape, type Form } from '@/core/vocabulary';
+import type { StudioForm } from '@/records/pieces';
 import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
 import { bodiesVary } from '@/core/rounds';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { Choice, NumberField, QuantityField, WordField } from '@/ui/kit';
+import { Choice, NumberField, QuantityField, SelectField, WordField } from '@/ui/kit';
 import css from './rounds.module.css';
 import type { RoundMakerState } from './useRoundMaker';
 
-interface Props extends Pick<RoundMakerState, 'setup' | 'change' | 'errorOf' | 'bodyId'> {
+interface Props extends Pick<RoundMakerState, 'setup' | 'change' | 'errorOf' | 'bodyId' | 'piece'> {
+  readonly ownForms: readonly StudioForm[];
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** What is the same in all tests of a round. */
-export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
+export function Stays({ setup, change, errorOf, bodyId, bodies, piece, ownForms }: Props) {
   const cones = useConesInUse(setup.cone);
   const atmospheres = useAtmospheresInUse(setup.atmosphere);
+  const { isFlat } = formShape(piece.form);
   return (
     <div className={css.stays}>
       <h2>What stays the same</h2>
@@ -39,7 +42,7 @@ export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
         <Choice
           label="Cone"
           options={cones}
-          value={setup.cone as Cone}
+          value={setup.cone}
           onChange={(cone) => change({ cone: cone ?? '6' })}
         />
         <Choice
@@ -48,20 +51,43 @@ export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
           value={setup.atmosphere}
           onChange={(atmosphere) => change({ atmosphere: atmosphere ?? 'oxidation' })}
         />
-        <Choice
+        <SelectField<string>
           label="Form"
-          options={ROUND_FORMS}
-          value={setup.form}
-          onChange={(form) => change({ form: form ?? 'tile' })}
+          options={[
+            ...ownForms.map(({ id, name }) => [id, name] as const),
+            ...FORMS.map((form) => [form, form] as const),
+          ]}
+          value={piece.formId ?? piece.form}
+          onChange={(key) => {
+            const own = ownForms.find(({ id }) => id === key);
+            change({
+              ...{ form: own?.form ?? (key as Form), formId: own?.id ?? null },
+              ...{ heightMm: null, widthMm: null },
+            });
+          }}
         />
         <NumberField
-          label="Tiles of each"
+          label={isFlat ? 'Tiles of each' : 'Pieces of each'}
           value={setup.twins}
           onChange={(twins) => twins && change({ twins: Math.round(twins) })}
           error={errorOf('twins')}
         />
+        <QuantityField
+          dimension="length"
+          label="Height"
+          value={piece.heightMm}
+          onChange={(heightMm) => change({ heightMm })}
+          error={errorOf('heightMm')}
+        />
+        <QuantityField
+          dimension="length"
+          label="Width"
+          value={piece.widthMm}
+          onChange={(widthMm) => change({ widthMm })}
+          error={errorOf('widthMm')}
+        />
       </div>
-      {setup.form === 'ring strip' && (
+      {piece.form === 'ring strip' && (
         <div className={css.pair}>
           <QuantityField
             dimension="length"
@@ -77,16 +103,18 @@ export function Stays({ setup, change, errorOf, bodyId, bodies }: Props) {
           />
         </div>
       )}
-      <FormControlLabel
-        label="Backs and edges waxed"
-        control={
-          <Switch checked={setup.isWaxed} onChange={(event) => change({ isWaxed: event.target.checked })} />
-        }
-      />
+      {isFlat && (
+        <FormControlLabel
+          label="Backs and edges waxed"
+          control={
+            <Switch checked={setup.isWaxed} onChange={(event) => change({ isWaxed: event.target.checked })} />
+          }
+        />
+      )}
       <p className="small quiet">
         {setup.twins > 1
           ? 'Twins tell an accident from a result.'
-          : 'One of each proves little: a single tile that differs may be a slip of the hand.'}
+          : 'One of each proves little: a single piece that differs may be a slip of the hand.'}
       </p>
       <WordField
         label="Needed by"

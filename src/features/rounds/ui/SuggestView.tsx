@@ -58,6 +58,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         rows: plan.rows,
         columns: plan.columns,
         form: 'tile',
+        formId: null,
         heightMm: size.heightMm,
         widthMm: size.widthMm,
         twins: 1,
@@ -75,6 +76,10 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
           recipe: null,
           stack: cell.stack ?? null,
           bodyId: asked.bodyId,
+          texture: null,
+          block: 0,
+          cone: asked.cone,
+          atmosphere: asked.atmosphere,
         })),
       }),
     );

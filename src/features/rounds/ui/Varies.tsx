@@ -8,6 +8,9 @@ import { BUILT_IN } from '@/core/chemistry';
 import { bodiesVary, GLAZES_OF, type NamedRecipe } from '@/core/rounds';
 import { Choice, NumberField } from '@/ui/kit';
 import { FreeTests } from './FreeTests';
+import { LevelFields } from './LevelFields';
+import { PatternFields } from './PatternFields';
+import { Several } from './Several';
 import type { Setup } from '../model/setup';
 import css from './rounds.module.css';
 
@@ -16,12 +19,14 @@ interface Props {
   readonly change: (part: Partial<Setup>) => void;
   readonly glazes: readonly NamedRecipe[];
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
+  /** What the usual places of the form are called. */
+  readonly places: readonly string[];
 }
 
 const NTH_GLAZE = ['First glaze', 'Second glaze', 'Third glaze', 'Fourth glaze'];
 
 /** What a kind of round varies: its glazes, clays, steps and additions. */
-export function Varies({ setup, change, glazes, bodies }: Props) {
+export function Varies({ setup, change, glazes, bodies, places }: Props) {
   const { least, most } = GLAZES_OF[setup.kind];
   const many = most > 4;
   const setGlaze = (i: number, name: string | null) => {
@@ -61,7 +66,7 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
           onChange={(next) => change({ bodies: next })}
         />
       )}
-      {setup.kind === 'free' && <FreeTests {...{ setup, change, glazes }} />}
+      {setup.kind === 'free' && <FreeTests {...{ setup, change, stuff: glazes, places }} />}
       {stepped && (
         <NumberField
           label={
@@ -88,38 +93,21 @@ export function Varies({ setup, change, glazes, bodies }: Props) {
         />
       )}
       {setup.kind === 'ladder' && <Additions setup={setup} change={change} />}
+      {setup.kind === 'without' && (
+        <p className="small quiet">The first tile is the control; each of the others lacks one material.</p>
+      )}
       {setup.kind === 'crazing' && (
         <p className="small quiet">
           1¼ % silica and 1 % kaolin more at each step: a gloss stays a gloss. The first tile is the control.
         </p>
       )}
+      {setup.kind !== 'free' && <PatternFields {...{ setup, change, stuff: glazes, places }} />}
+      <LevelFields {...{ setup, change, bodies }} />
     </div>
   );
 }
 
 type PartProps = Pick<Props, 'setup' | 'change'>;
-
-interface SeveralProps {
-  readonly label: string;
-  readonly list: readonly { readonly id: string; readonly name: string }[];
-  /** Ids; those that are not in the list are left out. */
-  readonly chosen: readonly string[];
-  readonly onChange: (ids: string[]) => void;
-}
-
-function Several({ label, list, chosen, onChange }: SeveralProps) {
-  return (
-    <Autocomplete
-      multiple
-      options={list.map(({ id }) => id)}
-      getOptionLabel={(id) => list.find((one) => one.id === id)?.name ?? '?'}
-      value={chosen.filter((id) => list.some((one) => one.id === id))}
-      onChange={(_, next) => onChange(next)}
-      disableCloseOnSelect
-      renderInput={(params) => <TextField {...params} label={label} />}
-    />
-  );
-}
 
 function Counts({ setup, change }: PartProps) {
   return (
@@ -174,6 +162,11 @@ function Additions({ setup, change }: PartProps) {
           />
         </div>
       ))}
+      <NumberField
+        label="Steps below the base"
+        value={setup.down}
+        onChange={(down) => change({ down: Math.max(0, Math.round(down ?? 0)) })}
+      />
       <Button
         size="small"
         onClick={() => change({ additions: [...setup.additions, { material: '', step: 1 }] })}

@@ -2,52 +2,63 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
 import { ulid } from 'ulid';
-import { isBlend, needsOf, provedBy, type Cell, type NamedRecipe } from '@/core/rounds';
-import { formShape } from '@/core/vocabulary';
+import { isBlend, needsOf, placesOf, provedBy, type Cell, type NamedRecipe } from '@/core/rounds';
+import type { StudioForm } from '@/records/pieces';
 import type { KnownStack } from '@/records/rounds';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { layOutRound } from '../actions';
-import { FIRST_SETUP, KINDS, knownOf, named, type Setup } from '../model/setup';
+import { FIRST_SETUP, KINDS, knownOf, named, pieceOf, questionOf, type Setup } from '../model/setup';
 import { usePlan } from './usePlan';
+
+/** Raised when what a set-up keeps changes its shape. */
+const SETUP_VERSION = 2;
 
 export interface RoundMakerOptions {
   readonly glazes: readonly NamedRecipe[];
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
+  readonly ownForms: readonly StudioForm[];
   readonly known: readonly KnownStack[];
   /** What a link asks to begin with; null for what was last worked on. */
   readonly start: Partial<Setup> | null;
 }
 
 /** A round as it is planned: its set-up, kept on this device, the tests that follow from it, and its saving. */
-export function useRoundMaker({ glazes, bodies, known, start }: RoundMakerOptions) {
+export function useRoundMaker({ glazes, bodies, ownForms, known, start }: RoundMakerOptions) {
   const router = useRouter();
-  const [kept, setSetup, , drop] = usePersistedState<Setup>(
+  const [setup, setSetup, , drop] = usePersistedState<Setup>(
     start ? `jiten.round.${JSON.stringify(start)}` : 'jiten.round',
     { ...FIRST_SETUP, ...start },
+    SETUP_VERSION,
   );
-  // What was kept by an earlier version may lack a field.
-  const setup = useMemo(() => ({ ...FIRST_SETUP, ...kept }), [kept]);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const id = useRef(ulid());
   const { run, isBusy, errors } = useMutation();
   const errorOf = (field: string) => errors.find((error) => error.field === field)?.message;
   const chosenBodies = setup.bodies.filter((one) => bodies.some((body) => body.id === one));
   const bodyId = chosenBodies[0] ?? bodies[0]?.id ?? '';
-  const { plan, aliases } = usePlan(setup, glazes);
+  const piece = useMemo(() => pieceOf(setup, ownForms), [setup, ownForms]);
+  // A round that nobody chose a clay for stands on the first.
+  const question = useMemo(
+    () => questionOf(setup.bodies.length ? setup : { ...setup, bodies: bodyId ? [bodyId] : [] }, piece),
+    [setup, piece, bodyId],
+  );
+  const { plan, aliases } = usePlan(question, glazes);
   const cells = typeof plan === 'string' ? [] : plan.cells;
-  const proofOf = (cell: Cell) => knownOf(cell, cell.body ?? bodyId, setup, known);
+  const byEntry = useMemo(() => new Map(known.map((one) => [one.entry, one])), [known]);
+  const kindOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.kind ?? 'glaze';
+  const fire = { cone: setup.cone, atmosphere: setup.atmosphere };
+  const proofOf = (cell: Cell) => knownOf(cell, { piece, bodyId, fire, kindOf }, byEntry);
   const isOut = (cell: Cell) => {
     const proof = proofOf(cell);
     const proved = proof !== undefined && provedBy(proof) === 'proved';
     return setup.out.includes(cell.label) || (proved && !setup.taken.includes(cell.label));
   };
   const inside = cells.filter((cell) => !isOut(cell));
-  const size = formShape(setup.form);
   const { ring, isWaxed } = setup;
-  const needs = needsOf(inside, setup.twins, size, {
-    isWaxed,
-    ring: setup.form === 'ring strip' ? ring : undefined,
+  const needs = needsOf(inside, setup.twins, piece, {
+    ...{ isWaxed, clayGrams: piece.clayGrams },
+    ring: piece.form === 'ring strip' ? ring : undefined,
   });
   const turn = (cell: Cell) => {
     const without = (list: readonly string[]) => list.filter((label) => label !== cell.label);
@@ -65,9 +76,10 @@ export function useRoundMaker({ glazes, bodies, known, start }: RoundMakerOption
       shape: plan.shape,
       rows: plan.rows,
       columns: plan.columns,
-      form: setup.form,
-      heightMm: size.heightMm,
-      widthMm: size.widthMm,
+      form: piece.form,
+      formId: piece.formId,
+      heightMm: piece.heightMm,
+      widthMm: piece.widthMm,
       twins: setup.twins,
       cone: setup.cone,
       atmosphere: setup.atmosphere,
@@ -82,6 +94,9 @@ export function useRoundMaker({ glazes, bodies, known, start }: RoundMakerOption
         recipe: isBlend(setup.kind) ? (cell.lines ?? null) : null,
         stack: cell.stack ?? null,
         bodyId: cell.body ?? bodyId,
+        texture: cell.texture ?? null,
+        block: cell.block ?? 0,
+        ...(cell.fire ?? fire),
       })),
     };
     if ((await run(() => layOutRound(draft))) === undefined) return;
@@ -89,7 +104,8 @@ export function useRoundMaker({ glazes, bodies, known, start }: RoundMakerOption
     router.push(`/rounds/${id.current}`);
   };
   return {
-    ...{ setup, change, errors, errorOf, isBusy, bodyId, plan, aliases, cells, inside, needs },
+    ...{ setup, change, errors, errorOf, isBusy, bodyId, piece, plan, aliases, cells, inside, needs },
+    places: placesOf(piece).map(({ name }) => name),
     ...{ isOut, proofOf, turn, save },
   };
 }

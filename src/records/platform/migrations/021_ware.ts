@@ -60,6 +60,23 @@ export async function up(knex: Knex): Promise<void> {
     t.string('usual_method', 10).nullable();
     t.integer('usual_times').nullable();
   });
+  await knex.schema.alterTable('round', (t) => {
+    ref(t, 'form_id', 'form').nullable();
+    t.json('profile').nullable();
+  });
+  await knex.schema.alterTable('round_cell', (t) => {
+    t.integer('block_at').notNullable().defaultTo(0);
+    t.string('texture', 20).nullable();
+    t.string('cone', 4).nullable();
+    t.enum('atmosphere', ['oxidation', 'neutral', 'reduction']).nullable();
+  });
+  await knex.raw(
+    'update round_cell c join `round` r on r.id = c.round_id set c.cone = r.cone, c.atmosphere = r.atmosphere',
+  );
+  await knex.schema.alterTable('round_cell', (t) => {
+    t.string('cone', 4).notNullable().alter();
+    t.enum('atmosphere', ['oxidation', 'neutral', 'reduction']).notNullable().alter();
+  });
   for (const piece of await knex('piece').whereNot({ areas: '[]' }).select('id', 'areas')) {
     const areas = fromJson<object[]>(piece.areas).map((area) => ({
       ...area,
@@ -72,6 +89,13 @@ export async function up(knex: Knex): Promise<void> {
 }
 
 export async function down(knex: Knex): Promise<void> {
+  await knex.schema.alterTable('round_cell', (t) => {
+    t.dropColumns('block_at', 'texture', 'cone', 'atmosphere');
+  });
+  await knex.schema.alterTable('round', (t) => {
+    t.dropForeign('form_id');
+    t.dropColumns('form_id', 'profile');
+  });
   // The release before knows no such kinds: what they are is kept in their names.
   await knex('glaze').whereIn('kind', STUFF).update({ kind: 'lustre' });
   await knex.schema.alterTable('glaze', (t) => {

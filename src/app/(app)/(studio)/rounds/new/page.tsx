@@ -1,9 +1,11 @@
 import { z } from 'zod';
-import { ATMOSPHERES, CONES, ROUND_KINDS } from '@/core/vocabulary';
+import { ATMOSPHERES, CONES, GLAZE_KINDS, ROUND_KINDS } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes, recipesInUse } from '@/records/materials';
 import { db } from '@/records/platform';
+import { PLAIN_PUT } from '@/core/rounds';
 import { listKilns } from '@/records/firings';
+import { listForms } from '@/records/pieces';
 import { knownStacks } from '@/records/rounds';
 import { RoundMaker } from '@/features/rounds/ui/RoundMaker';
 
@@ -37,26 +39,26 @@ export default async function Page({
   await requireMember('/rounds/new');
   const start = startSchema.safeParse(await searchParams);
   const base = db();
-  const [glazes, recipes, bodies, kilns, known] = await Promise.all([
+  const [glazes, recipes, bodies, kilns, known, ownForms] = await Promise.all([
     listGlazes(base),
     recipesInUse(base),
     listBodies(base),
     listKilns(base),
     knownStacks(base),
+    listForms(base),
   ]);
   return (
     <RoundMaker
       glazes={glazes
-        .filter((glaze) => glaze.kind === 'glaze')
-        .map(({ id, name, colour }) => ({
-          id,
-          name,
-          colour,
+        .toSorted((a, b) => GLAZE_KINDS.indexOf(a.kind) - GLAZE_KINDS.indexOf(b.kind))
+        .map(({ id, name, kind, colour }) => ({
+          ...{ id, name, kind, colour },
           lines: recipes.find((recipe) => recipe.glazeId === id)?.lines ?? null,
         }))}
       bodies={bodies.map(({ id, name }) => ({ id, name }))}
       kilns={kilns.map(({ name, litres, shelves }) => ({ name, litres, shelves }))}
       known={known}
+      ownForms={ownForms}
       start={start.success ? startOf(start.data) : null}
     />
   );
@@ -66,7 +68,7 @@ export default async function Page({
 function stackOf(cell: string) {
   const layers = cell.split('.').flatMap((layer) => {
     const [glaze, times] = layer.split('*');
-    return glaze ? { glaze, times: Math.max(1, Number(times) || 1) } : [];
+    return glaze ? { glaze, times: Math.max(1, Number(times) || 1), ...PLAIN_PUT } : [];
   });
   return layers.filter(({ glaze }, i) => glaze !== layers[i - 1]?.glaze);
 }

@@ -1,0 +1,89 @@
+import { PLAIN_COAT } from '@/core/coats';
+import type { Db } from '@/records/platform';
+import { correctPiece, piecesById } from '@/records/pieces';
+import { PROGRAMMES } from './scenario/programmes';
+import type { PlannedFiring, PlannedPiece } from './scenario/plan';
+import type { Studio } from './studio';
+
+/** Pieces that went into Number Two a second time: a lustre band, and faults that were fired again. */
+export const AGAIN_FIRINGS: readonly PlannedFiring[] = [
+  {
+    key: 'lustre',
+    kiln: 'two',
+    kind: 'lustre',
+    cone: '018',
+    atmosphere: 'oxidation',
+    daysAgo: 70,
+    state: 'closed',
+    segments: PROGRAMMES['Lustre, cone 018'],
+    programme: '',
+    remarks: 'A brass line around two mugs, below where a mouth touches; windows open, vent on.',
+  },
+  {
+    key: 'refires',
+    kiln: 'two',
+    kind: 'refire',
+    cone: '6',
+    atmosphere: 'oxidation',
+    daysAgo: 50,
+    state: 'closed',
+    segments: PROGRAMMES['Cone 6, slow end'],
+    programme: '',
+    remarks: 'Pitted and pinholed ones once more, a little slower.',
+  },
+];
+
+/** Mugs of the story that get a line of lustre. */
+const LUSTRED = 2;
+
+/** Tests that were worst and go in again; later ones still wait. */
+const REFIRED = 4;
+
+type Load = readonly (readonly [PlannedPiece, string])[];
+
+/** What goes into a firing of pieces that were fired before. */
+export async function loadAgain(base: Db, studio: Studio, key: string): Promise<Load> {
+  return key === 'lustre' ? lustred(base, studio) : refired(base, studio);
+}
+
+async function lustred(base: Db, studio: Studio): Promise<Load> {
+  const ids = await base('piece').where({ form: 'mug' }).orderBy('number').limit(LUSTRED).select('id');
+  const pieces = await piecesById(
+    base,
+    ids.map(({ id }) => id),
+  );
+  for (const piece of pieces)
+    await correctPiece(base, studio.members[0]!, piece.id, piece.version, {
+      ...piece,
+      coats: [
+        ...piece.coats,
+        {
+          ...PLAIN_COAT,
+          ...{ glazeId: studio.glazes.get('Brass Plate')!, method: 'brush', times: 1, side: 'outside' },
+          ...{ from: 0.72, to: 0.78 },
+        },
+      ],
+    });
+  return storiesOf(pieces);
+}
+
+async function refired(base: Db, studio: Studio): Promise<Load> {
+  const waiting = await base('piece as p')
+    .where({ fate: 'refire', body_id: studio.bodies.get('Cutting Red')! })
+    .orderBy('number')
+    .limit(REFIRED)
+    .select('id');
+  return storiesOf(
+    await piecesById(
+      base,
+      waiting.map(({ id }) => id),
+    ),
+  );
+}
+
+function storiesOf(pieces: Awaited<ReturnType<typeof piecesById>>): Load {
+  return pieces.map(({ id, form, body }) => [
+    { form, body, coats: [], firing: null, maker: 0, madeDaysAgo: 0 },
+    id,
+  ]);
+}

@@ -1,0 +1,55 @@
+'use client';
+import { verdictLine, type FactorVerdict } from '../model/parts';
+import css from './rounds.module.css';
+
+/** So many tests that a factor matters for are told at once. */
+const FEW = 6;
+
+/** Whether clay, texture and fire matter, with what differs in numbers. */
+export function Verdicts({ verdicts }: { readonly verdicts: readonly FactorVerdict[] }) {
+  return (
+    <section className={css.verdicts} aria-label="What matters">
+      {verdicts.map((one) => {
+        const differing = one.tests.filter(({ matters }) => matters);
+        const hardly = one.tests.filter(({ matters }) => matters === false);
+        const list = (
+          <ul>
+            {differing.map(({ label, words, differences }) => (
+              <li key={label}>
+                {one.tests.length > 1 && <b>{words}: </b>}
+                {differences.join('; ')}
+              </li>
+            ))}
+          </ul>
+        );
+        return (
+          <div key={one.factor}>
+            <h2>{verdictLine(one)}</h2>
+            {differing.length > FEW ? (
+              <details>
+                <summary>What differs</summary>
+                {list}
+              </details>
+            ) : (
+              list
+            )}
+            {hardly.length > 0 && hardly.length <= FEW && (
+              <p className="small quiet">
+                {hardly
+                  .map(
+                    ({ words, differences }) => `${words}: ${differences.join('; ') || 'no difference seen'}`,
+                  )
+                  .join('. ')}
+              </p>
+            )}
+            {one.factor === 'fire' && differing.length > 0 && (
+              <p className="small quiet">
+                Each fire was one firing: whatever else was different in it counts too.
+              </p>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}
