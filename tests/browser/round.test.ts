@@ -80,8 +80,9 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
 
   await page.getByRole('radio', { name: 'Your own choice of tests' }).click();
   await expect(page.getByText('Add the first test.')).toBeVisible();
-  await choose(page, 'Glaze under', 'Sleeper');
-  await choose(page, 'Glaze over', 'Ash Tip');
+  await choose(page, 'Layer 1', 'Sleeper');
+  await page.getByRole('button', { name: 'Another layer over it' }).click();
+  await choose(page, 'Layer 2', 'Ash Tip');
   await page.getByRole('button', { name: 'Add this test' }).click();
   await expect(page.getByRole('button', { name: /^A1: Ash Tip over Sleeper/ })).toBeVisible();
 
@@ -110,4 +111,58 @@ test('so many free places are filled with the tests most worth it, changed, acce
   await expect(page.getByRole('button', { name: new RegExp(`^A1: ${first}`) })).toBeVisible();
   await page.goto('/rounds/suggest?places=4');
   await expect(rows.first()).not.toHaveText(whole);
+});
+
+test('one glaze on mugs of three clays in two fires, over a slip, stands in two parts with a sheet of what to do', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/rounds/new');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('radio', { name: 'The same glaze on several clays' }).click();
+  await page.getByRole('combobox', { name: 'Glazes' }).pressSequentially('Slate');
+  await page.getByRole('option', { name: 'Slate Bank' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('combobox', { name: 'Clays' }).click();
+  for (const clay of ['Buffer White', 'Embankment Buff', 'Tunnel Black'])
+    await page.getByRole('option', { name: clay, exact: true }).click();
+  await page.keyboard.press('Escape');
+  await choose(page, 'Form', 'mug');
+  await page.getByText('Glazing: dipped, all but the foot').click();
+  await page.getByRole('button', { name: 'Something below it' }).click();
+  await choose(page, 'Layer 1', 'Whitestrip');
+  await choose(
+    page,
+    'Where',
+    'upper two thirds',
+    page.getByRole('group', { name: 'Below it on every piece' }),
+  );
+  await page.getByText('The same again elsewhere').click();
+  await page.getByRole('button', { name: 'Also in another fire' }).click();
+  await choose(page, 'Also at cone', '10');
+  await choose(page, 'Also in', 'reduction');
+  await expect(page.getByRole('region', { name: 'Part 2' })).toContainText('cone 10 reduction');
+  await page.getByLabel('Name of the round').pressSequentially('Mugs on three clays');
+  await page.getByRole('button', { name: 'Plan 12 pieces' }).click();
+  await expect(page.getByRole('heading', { name: 'Mugs on three clays' })).toBeVisible();
+  const parts = page.getByRole('region', { name: /^cone/ });
+  await expect(parts).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'What matters' })).toContainText(
+    'the verdict on the clay and the fire',
+  );
+  await parts
+    .nth(1)
+    .getByRole('button', { name: /^2-A3: Slate Bank on Tunnel Black/ })
+    .click();
+  await expect(page.getByRole('region', { name: 'Chosen test' })).toContainText(
+    'Whitestrip brushed once, upper two thirds, then Slate Bank once',
+  );
+  await page.getByRole('button', { name: 'Mark all as glazed' }).click();
+  await page.getByRole('region', { name: 'Chosen test' }).getByRole('link').first().click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^SW-\d+$/);
+  await expect(page.getByRole('main')).toContainText('Whitestrip');
+  await expect(page.getByRole('main')).toContainText('mug');
+  await page.goBack();
+  await page.getByRole('link', { name: 'Bench sheet' }).click();
+  await expect(page.getByRole('row', { name: /2-A1/ })).toContainText('for cone 10 reduction');
 });

@@ -1,7 +1,10 @@
 import { crazingRound, overlapGrid } from '@/core/rounds';
 import { newId, NotFound, Refusal } from '@/records/platform';
-import { advanceFiring, loadPieces } from '@/records/firings';
-import { fitTiles, listGlazes } from '@/records/materials';
+import { partsOf, verdictsOf } from '@/features/rounds/model/parts';
+import { advanceFiring, loadPieces, queueOf } from '@/records/firings';
+import { fitTiles, listBodies, listGlazes, saveBody } from '@/records/materials';
+import { openingOf } from '@/records/openings';
+import { piecesById } from '@/records/pieces';
 import {
   comingStacks,
   glazeCells,
@@ -226,4 +229,66 @@ test('a look-up in vain is wanted when it names two glazes in full, and counted'
   expect(await listFailedLookups(base)).toEqual([
     { baseId: glazes.Sleeper, topId: glazes.Whitestrip, times: 2 },
   ]);
+});
+
+test('the same test on two clays in two fires is glazed, queued and read by its part, and the page says what matters', async () => {
+  const { base, member, glazes, bodyId } = studio;
+  const other = newId();
+  const [clay] = await listBodies(base);
+  await saveBody(base, member, { ...clay!, id: other, name: 'Tunnel Black' }, null);
+  const bands = [{ side: 'inside', from: 0, to: 1 }] as const;
+  const stack = [
+    { glaze: glazes.Whitestrip, times: 1, method: 'brush' as const },
+    { glaze: glazes.Sleeper, times: 2, bands },
+  ];
+  const at = (block: number, body: string, cone: '6' | '10'): RoundDraft['cells'][number] => ({
+    ...{
+      label: `${block + 1}-A1`,
+      row: 0,
+      column: 0,
+      words: 'Sleeper inside',
+      parts: {},
+      recipe: null,
+      stack,
+    },
+    ...{ bodyId: body, texture: 'combed', block, cone, atmosphere: 'oxidation' },
+  });
+  const cells = [at(0, bodyId, '6'), at(1, bodyId, '10'), at(2, other, '6'), at(3, other, '10')];
+  const round = draft({ kind: 'free', form: 'cup', heightMm: 90, widthMm: 80, rows: 1, columns: 1, cells });
+  await saveRound(base, member, round);
+  const laid = (await roundPage(base, round.id)).cells;
+  await glazeCells(
+    base,
+    member,
+    laid.map(({ id }) => id),
+  );
+  const pieces = laid.flatMap((cell) => cell.pieces);
+  const [cup] = await piecesById(base, [pieces[0]!.id]);
+  expect(cup).toMatchObject({ form: 'cup', heightMm: 90, texture: { outside: ['combed'] } });
+  expect(cup!.coats.map(({ method, side, from, times }) => [method, side, from, times])).toEqual([
+    ['brush', 'outside', 0.1, 1],
+    ['dip', 'inside', 0, 2],
+  ]);
+  const queue = await queueOf(base, new Date());
+  const wanted = queue.proposals.map(({ cone }) => cone);
+  expect(wanted).toEqual(expect.arrayContaining(['6', '10']));
+  // Those of cone 6 are fired; the black ones come out matte.
+  const firingId = await emptyFiring(studio);
+  const six = laid.filter(({ cone }) => cone === '6').flatMap((cell) => cell.pieces);
+  await loadPieces(
+    base,
+    member,
+    firingId,
+    six.map((piece) => ({ pieceId: piece.id, shelf: 1 })),
+  );
+  await advanceFiring(base, member, firingId, 'open');
+  const black = new Set(laid[2]!.pieces.map(({ id }) => id));
+  const { pieces: opened } = await openingOf(base, firingId);
+  await readAll(studio, firingId, (n) => (black.has(opened[n]!.id) ? { surface: 'matte' } : {}));
+  const page = await roundPage(base, round.id);
+  expect(partsOf(page.cells).map(({ words }) => words)).toHaveLength(4);
+  const [byClay, byFire] = verdictsOf(page.cells);
+  expect(byClay!.tests.map(({ matters }) => matters)).toEqual([true, null]);
+  expect(byClay!.tests[0]!.differences[0]).toMatch(/^gloss: 2 of 2 on .*, 0 of 2 on Tunnel Black/);
+  expect(byFire!.tests.every(({ matters }) => matters === null)).toBe(true);
 });

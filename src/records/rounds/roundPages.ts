@@ -114,6 +114,7 @@ function roundRows(base: Db) {
 
 /** A round with how many of its pieces stand at each step, newest first. */
 export interface RoundSummary extends Round {
+  readonly fires: readonly Fire[];
   readonly steps: Readonly<Partial<Record<RoundStep, number>>>;
 }
 
@@ -124,8 +125,15 @@ export async function listRounds(base: Db): Promise<RoundSummary[]> {
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .groupBy('c.round_id', 'step')
     .select('c.round_id', base.raw(`${STEP} as step`), base.raw('count(*) as n'));
+  const fires = await base('round_cell')
+    .groupBy('round_id', 'cone', 'atmosphere')
+    .orderByRaw('min(block_at)')
+    .select('round_id', 'cone', 'atmosphere');
   return rounds.map((row) => ({
     ...roundOf(row),
+    fires: fires
+      .filter((one) => one.round_id === row.id)
+      .map(({ cone, atmosphere }) => ({ cone, atmosphere })),
     steps: Object.fromEntries(
       counts.filter((one) => one.round_id === row.id).map(({ step, n }) => [step, Number(n)]),
     ),

@@ -89,7 +89,7 @@ function seenOf({ surface, movement, colour, defects }: RoundPiece): SeenPiece {
 }
 
 /**
- * A factor's verdict in one line.
+ * A factor's verdict in one line, once something is read.
  *
  * @example verdictLine({ factor: 'clay', tests }) // 'The clay matters for 2 of 5 tests.'
  */
@@ -103,12 +103,10 @@ export function verdictLine({ factor, tests }: FactorVerdict): string {
     ...(partly ? [`${partly} on some only`] : []),
   ].join(', ');
   const said =
-    judged.length === 0
-      ? `Nothing read yet on whether the ${factor} matters`
-      : mattering === 0
-        ? `The ${factor} hardly matters`
-        : tests.length === 1
-          ? `The ${factor} matters`
-          : `The ${factor} matters for ${mattering} of ${judged.length} tests`;
-  return `${said}${open && judged.length ? ` (${open})` : ''}.`;
+    mattering === 0
+      ? `The ${factor} hardly matters`
+      : tests.length === 1
+        ? `The ${factor} matters`
+        : `The ${factor} matters for ${mattering} of ${judged.length} tests`;
+  return `${said}${open ? ` (${open})` : ''}.`;
 }

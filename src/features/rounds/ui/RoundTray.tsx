@@ -24,7 +24,7 @@ export function RoundTray({ of, glazes, bodies, kilns }: Props) {
     of;
   const parts = partsOf(
     cells.map((cell) => ({
-      ...cell,
+      ...{ label: cell.label, row: cell.row, column: cell.column, test: cell },
       block: cell.block ?? 0,
       body: bodies.find(({ id }) => id === (cell.body ?? bodyId))?.name ?? '',
       texture: cell.texture ?? null,
@@ -48,7 +48,7 @@ export function RoundTray({ of, glazes, bodies, kilns }: Props) {
                 shape={plan.shape}
                 name={words ? `Tray, ${words}` : 'Tray'}
               >
-                {(cell) => (
+                {({ test: cell }) => (
                   <TrayCell
                     cell={cell}
                     words={named(cell.words, [...glazes, ...bodies])}

@@ -143,7 +143,7 @@ function ChosenTest({ round, cells, chosen, hasParts, isBusy, onGlaze }: ChosenP
     <section className={css.chosen} aria-label="Chosen test">
       <h2>{chosen.label}</h2>
       <p>
-        <b>{chosen.words}</b> on {[chosen.body, chosen.texture].filter(Boolean).join(', ')}
+        <b>{chosen.words}</b> {standsOn(chosen)}
       </p>
       {isMoreThanDipped(chosen.stack) && (
         <p className="small">
@@ -199,6 +199,12 @@ function ChosenTest({ round, cells, chosen, hasParts, isBusy, onGlaze }: ChosenP
       )}
     </section>
   );
+}
+
+/** What a test stands on, as far as its words do not say it. */
+function standsOn({ words, body, texture }: RoundCell): string {
+  const on = words.includes(body) ? '' : `on ${body}`;
+  return [on, texture].filter(Boolean).join(', ');
 }
 
 /** Whether it is the same place in another part of the round. */

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { fireWords } from '@/core/rounds';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { RoundSummary } from '@/records/rounds';
 import { Acts, PageHeader } from '@/ui/kit';
@@ -45,7 +46,7 @@ export function RoundsView({
                 <span>
                   <b>{round.name}</b>
                   <span className="small quiet">
-                    cone {round.cone}, {round.atmosphere}; {round.by}, {shortDay(round.createdAt)}
+                    {round.fires.map(fireWords).join(' and ')}; {round.by}, {shortDay(round.createdAt)}
                   </span>
                 </span>
                 <Progress round={round} />

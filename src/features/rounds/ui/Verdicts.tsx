@@ -7,9 +7,16 @@ const FEW = 6;
 
 /** Whether clay, texture and fire matter, with what differs in numbers. */
 export function Verdicts({ verdicts }: { readonly verdicts: readonly FactorVerdict[] }) {
+  const told = verdicts.filter(({ tests }) => tests.some(({ matters }) => matters !== null));
+  const open = verdicts.filter((one) => !told.includes(one)).map(({ factor }) => factor);
   return (
     <section className={css.verdicts} aria-label="What matters">
-      {verdicts.map((one) => {
+      {open.length > 0 && (
+        <p className="small quiet">
+          Once two of them are read, the verdict on the {open.join(' and the ')} stands here.
+        </p>
+      )}
+      {told.map((one) => {
         const differing = one.tests.filter(({ matters }) => matters);
         const hardly = one.tests.filter(({ matters }) => matters === false);
         const list = (
