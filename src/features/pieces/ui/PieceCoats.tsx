@@ -18,11 +18,12 @@ interface Props {
   readonly isCorrection: boolean;
   /** Bands that are usual on the studio's own form. */
   readonly bands: FormChoice['bands'];
+  readonly bodyOf: (id: string) => string;
   readonly onRemove: (index: number) => void;
 }
 
 /** The coats of a piece, what they test, and the button that saves it. */
-export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, onRemove }: Props) {
+export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, bodyOf, onRemove }: Props) {
   const { draft, change, coats, warnings, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
   return (
     <section className={css.how} aria-label="Coats and zones">
@@ -68,7 +69,7 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, onRem
         )}
       />
       <h3>What this piece tests</h3>
-      <ZoneList areas={drawnAreas(draft)} piece={draft} coats={coats} body={draft.bodyId} nameOf={nameOf} />
+      <ZoneList areas={drawnAreas(draft)} piece={draft} body={draft.bodyId} {...{ coats, nameOf, bodyOf }} />
       {warnings.length > 0 && (
         <ul className={css.warnings} aria-label="Mind">
           {warnings.map((words) => (

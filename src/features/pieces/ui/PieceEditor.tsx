@@ -1,16 +1,16 @@
 'use client';
-import { lengthOf, sayQuantity, type Units } from '@/core/units';
 import type { Form } from '@/core/vocabulary';
 import { useUnits } from '@/ui/units';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useSaveKey } from '@/ui/useSaveKey';
-import type { CorrectedPiece, PieceDraft } from '@/records/pieces';
+import type { PieceDraft } from '@/records/pieces';
 import { ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
 import type { Maker } from '../model/makers';
 import { withOutline } from '../model/areas';
+import { differing } from '../model/differing';
 import { withEdge, withoutCoat, type BodyChoice, type FormChoice, type GlazeChoice } from '../model/draft';
 import { BandDrawing } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
@@ -58,6 +58,8 @@ export function PieceEditor({
   const units = useUnits();
   useSaveKey(() => void save());
   const bodyColour = bodies.find((body) => body.id === draft.bodyId)?.colour ?? '#c8b8a0';
+  const bodyOf = (id: string) => bodies.find((body) => body.id === id)?.name ?? '?';
+  const formOf = (id: string) => ownForms.find((form) => form.id === id)?.name ?? '?';
   const remove = (i: number) => {
     const before = draft;
     offer(`${nameOf(draft.coats[i]!.glazeId)} removed`, () => setDraft(before));
@@ -109,7 +111,7 @@ export function PieceEditor({
       <SaveResult {...state} />
       {theirs && (
         <ConflictNotice
-          rows={differing(draft, theirs, bodies, units)}
+          rows={differing(draft, theirs, { bodyOf, glazeOf: nameOf, formOf }, units)}
           onKeepMine={() => void save(theirs.version)}
         />
       )}
@@ -134,6 +136,7 @@ export function PieceEditor({
         </section>
         <PieceCoats
           of={state}
+          bodyOf={bodyOf}
           bands={ownForms.find(({ id }) => id === draft.formId)?.bands ?? []}
           glazes={glazes}
           firingNames={firingNames}
@@ -181,19 +184,4 @@ function SaveResult({
       )}
     </div>
   );
-}
-
-/** What two versions of a piece say differently, in words. */
-function differing(mine: PieceDraft, theirs: CorrectedPiece, bodies: readonly BodyChoice[], units: Units) {
-  const body = (id: string) => bodies.find((one) => one.id === id)?.name ?? '?';
-  const size = (mm: number) => sayQuantity(lengthOf(mm), units);
-  const rows = [
-    { name: 'Form', mine: mine.form, theirs: theirs.form },
-    { name: 'Clay', mine: body(mine.bodyId), theirs: body(theirs.bodyId) },
-    { name: 'Height', mine: size(mine.heightMm), theirs: size(theirs.heightMm) },
-    { name: 'Width', mine: size(mine.widthMm), theirs: size(theirs.widthMm) },
-    { name: 'Note', mine: mine.note || 'none', theirs: theirs.note || 'none' },
-    { name: 'Coats', mine: String(mine.coats.length), theirs: String(theirs.coats.length) },
-  ];
-  return rows.filter((row) => row.mine !== row.theirs);
 }

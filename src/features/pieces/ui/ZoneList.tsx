@@ -1,6 +1,14 @@
 import { sideWord, type Measures } from '@/core/vocabulary';
 import { Said } from '@/ui/units';
-import { groundOf, headwordOf, placeWords, sidesOf, stackWords, zonesOf, type Area } from '@/core/coats';
+import {
+  groundOf,
+  headwordOf,
+  placeWords,
+  sidesOf,
+  stackWords,
+  zonesOf,
+  type WrittenArea,
+} from '@/core/coats';
 import type { DrawnCoat } from '@/ui/silhouette';
 import css from './pieces.module.css';
 
@@ -11,12 +19,15 @@ export function ZoneList({
   areas,
   body,
   nameOf,
+  bodyOf,
 }: {
   piece: Measures;
   coats: readonly DrawnCoat[];
-  areas: readonly Area[];
+  areas: readonly WrittenArea[];
   body: string;
   nameOf: (id: string) => string;
+  /** The name of a clay. */
+  bodyOf: (id: string) => string;
 }) {
   const sides = sidesOf(coats.filter(({ area }) => area === undefined));
   const zones = zonesOf(coats, areas);
@@ -25,12 +36,16 @@ export function ZoneList({
       name: side,
       own: zones.filter((zone) => zone.area === undefined && zone.side === side),
       words: sideWord(piece.form, side),
+      clay: null,
     })),
-    ...areas.map(({ name }) => ({ name, own: zones.filter(({ area }) => area === name), words: null })),
+    ...areas.map(({ name, bodyId }) => ({
+      ...{ name, own: zones.filter(({ area }) => area === name), words: null },
+      clay: bodyId && bodyOf(bodyId),
+    })),
   ];
   return (
     <div className={css.zones} aria-live="polite">
-      {parts.map(({ name, own, words }) => (
+      {parts.map(({ name, own, words, clay }) => (
         <div key={name}>
           {sides.length > 1 && words && <h4 className={css.side}>{words}</h4>}
           <ul>
@@ -40,6 +55,7 @@ export function ZoneList({
                 <li key={zone.from} className={css.zone}>
                   <span className="quiet small">
                     <Said of={placeWords(zone, piece)} />
+                    {clay && `, ${clay}`}
                   </span>
                   <span>
                     <b className={css.headword}>{headwordOf(stack, nameOf)}</b>

@@ -83,35 +83,37 @@ export function LinksView({ links, search, words }: Props) {
           <SwitchInput control={control} name="recipes" label="With recipes" />
           <SwitchInput control={control} name="names" label="With the names of who made the pieces" />
         </Form>
-        {made && <MadeLink address={made} search={search} />}
+        <div>
+          {made && <MadeLink address={made} search={search} />}
+          <h2>Links</h2>
+          <FormErrors errors={errors} />
+          {links.length === 0 && <p className="quiet">None yet.</p>}
+          <ul className={css.links}>
+            {links.map((link) => {
+              const over = link.endedAt ?? (link.expiresAt < new Date() ? link.expiresAt : null);
+              return (
+                <li key={link.id}>
+                  <b>{link.name}</b>
+                  <span className="quiet">
+                    by {link.by}, {shortDay(link.at)}; {link.recipes ? 'with' : 'without'} recipes,{' '}
+                    {link.names ? 'with' : 'without'} names
+                  </span>
+                  {over ? (
+                    <span className="quiet">ended {shortDay(over)}</span>
+                  ) : (
+                    <>
+                      <span>until {shortDay(link.expiresAt)}</span>
+                      <Button size="small" disabled={isBusy} onClick={() => void end(link)}>
+                        End link
+                      </Button>
+                    </>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        </div>
       </div>
-      <h2>Links</h2>
-      <FormErrors errors={errors} />
-      {links.length === 0 && <p className="quiet">None yet.</p>}
-      <ul className={css.links}>
-        {links.map((link) => {
-          const over = link.endedAt ?? (link.expiresAt < new Date() ? link.expiresAt : null);
-          return (
-            <li key={link.id}>
-              <b>{link.name}</b>
-              <span className="quiet">
-                by {link.by}, {shortDay(link.at)}; {link.recipes ? 'with' : 'without'} recipes,{' '}
-                {link.names ? 'with' : 'without'} names
-              </span>
-              {over ? (
-                <span className="quiet">ended {shortDay(over)}</span>
-              ) : (
-                <>
-                  <span>until {shortDay(link.expiresAt)}</span>
-                  <Button size="small" disabled={isBusy} onClick={() => void end(link)}>
-                    End link
-                  </Button>
-                </>
-              )}
-            </li>
-          );
-        })}
-      </ul>
       {bar}
     </>
   );
