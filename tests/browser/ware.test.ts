@@ -229,3 +229,27 @@ test('any ware: a mug, a platter, a marbled dish, a fish, a lamp with saucer and
   await page.goto(`/pieces/${again}`);
   await expect(said(page, /^rim/)).toContainText('Sleeper');
 });
+
+test('an area of a fired piece is drawn on its photo', async ({ page }) => {
+  await signIn(page);
+  const csv = await (await page.request.get('/api/v1/pieces.csv')).text();
+  const platter = /(SW-\d+),platter/.exec(csv)![1]!;
+  const pad = page.getByRole('application', { name: 'Draw motif' });
+  // The demo's pictures are painted while the tests run.
+  await expect(async () => {
+    await page.goto(`/pieces/${platter}/edit`);
+    await page.waitForLoadState('networkidle');
+    await page
+      .getByRole('group', { name: 'Area motif' })
+      .getByRole('button', { name: 'Draw it again' })
+      .click();
+    await expect(page.getByRole('checkbox', { name: 'On the photo' })).toBeChecked({ timeout: 2000 });
+  }).toPass({ timeout: 200_000, intervals: [5000] });
+  const photo = pad.locator('img');
+  await expect.poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(300);
+  // The disc of the photo fills the sheet: frame and drawing meet.
+  const [sheet, picture] = [(await pad.boundingBox())!, (await photo.boundingBox())!];
+  expect(picture.width).toBeGreaterThan(sheet.width);
+  await page.getByRole('checkbox', { name: 'On the photo' }).uncheck();
+  await expect(photo).toHaveCount(0);
+});

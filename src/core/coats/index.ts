@@ -29,6 +29,7 @@ export {
   boxOfOutline,
   brushed,
   halfOutline,
+  sectorOutline,
   isInside,
   outlineShare,
   widestSpot,

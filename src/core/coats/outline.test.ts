@@ -3,6 +3,7 @@ import {
   boxOfOutline,
   brushed,
   halfOutline,
+  sectorOutline,
   isInside,
   outlineShare,
   widestSpot,
@@ -82,4 +83,15 @@ test('the surface of an area: its share of its band, else what was drawn, else n
   expect(areaOfArea(tile, { ...logo, outline: square })).toBeCloseTo(9.6, 9);
   expect(areaOfArea(tile, { ...logo, share: 0.2, outline: square })).toBeCloseTo(6, 6);
   expect(areaOfArea(plate, { ...logo, outline: square })).toBeCloseTo(64, 9);
+});
+
+test('a sector of a disc is its share of it, and lies where its turns say, clockwise from the top', () => {
+  const quarter = sectorOutline(0, 0.25);
+  expect(outlineShare(quarter) / (Math.PI / 16)).toBeCloseTo(1, 2);
+  expect([isInside(quarter, 0.7, 0.7), isInside(quarter, 0.3, 0.7), isInside(quarter, 0.7, 0.3)]).toEqual([
+    true,
+    false,
+    false,
+  ]);
+  expect(boxOfOutline(quarter, true)).toMatchObject({ to: 1 });
 });

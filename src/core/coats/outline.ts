@@ -87,25 +87,33 @@ function distanceTo(outline: Outline, x: number, y: number): number {
   return Math.min(...distances);
 }
 
-/** Points of a half circle. */
-const ARC_POINTS = 24;
+/** Points of a full circle. */
+const ROUND_POINTS = 48;
+
+/**
+ * The outline of a sector of a disc seen from above.
+ *
+ * @param from and to as turns, clockwise from the top: 0 to 0.25 is the quarter at the upper right
+ */
+export function sectorOutline(from: number, to: number): Outline {
+  const steps = Math.max(2, Math.round((to - from) * ROUND_POINTS));
+  const arc = Array.from({ length: steps + 1 }, (_, i) => {
+    const angle = 2 * Math.PI * (from + ((to - from) * i) / steps);
+    return [0.5 + Math.sin(angle) / 2, 0.5 + Math.cos(angle) / 2] as const;
+  });
+  return [[0.5, 0.5], ...arc];
+}
 
 /** The outline of one half of a side: of flat ware half its disc. */
 export function halfOutline(half: 'left' | 'right', plan: boolean): Outline {
-  const sign = half === 'left' ? -1 : 1;
-  if (!plan) {
-    const edge = half === 'left' ? 0 : 1;
-    return [
-      [0.5, 0],
-      [edge, 0],
-      [edge, 1],
-      [0.5, 1],
-    ];
-  }
-  return Array.from({ length: ARC_POINTS + 1 }, (_, i) => {
-    const angle = (Math.PI * i) / ARC_POINTS;
-    return [0.5 + (sign * Math.sin(angle)) / 2, 0.5 - Math.cos(angle) / 2] as const;
-  });
+  if (plan) return half === 'right' ? sectorOutline(0, 0.5) : sectorOutline(0.5, 1);
+  const edge = half === 'left' ? 0 : 1;
+  return [
+    [0.5, 0],
+    [edge, 0],
+    [edge, 1],
+    [0.5, 1],
+  ];
 }
 
 /**

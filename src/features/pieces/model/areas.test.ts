@@ -50,3 +50,11 @@ test('while an area is typed that has no height yet, the rest is drawn', () => {
   expect([drawnAreas(halfTyped), coats.length]).toEqual([[], 2]);
   expect(zonesOf(coats, drawnAreas(halfTyped))).toHaveLength(2);
 });
+
+test('a sector is its share of what goes around; it is drawn where one sees it', () => {
+  const of = (form: 'plate' | 'cup', word: string) => withArea(emptyDraft(form, 'b'), word).areas[0]!;
+  expect(of('plate', 'quarter 2')).toMatchObject({ side: 'inside', share: 0.25, from: 0, to: 1 });
+  expect(of('plate', 'quarter 2').outline).not.toBeNull();
+  expect(of('cup', 'third 1')).toMatchObject({ share: 1 / 3, outline: null });
+  expect(of('cup', 'left half').outline).not.toBeNull();
+});

@@ -3,18 +3,16 @@ import {
   halfOutline,
   liesOn,
   PLAIN_AREA,
+  sectorOutline,
   type Area,
   type Outline,
   type WrittenArea,
 } from '@/core/coats';
-import { AREA_WORDS, formShape, type Side } from '@/core/vocabulary';
+import { AREA_WORDS, formShape, SECTOR_WORDS, type AreaWord, type Side } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { sidesFor } from './draft';
 
 const isWord = (name: string): name is keyof typeof AREA_WORDS => name in AREA_WORDS;
-
-/** Words that say where an area lies by themselves. */
-const HALVES: Readonly<Record<string, 'left' | 'right'>> = { 'left half': 'left', 'right half': 'right' };
 
 /** Adds an area by its name: a part of its own, or all of the first side, as its word has it. Twice is once. */
 export function withArea(draft: PieceDraft, name: string): PieceDraft {
@@ -24,12 +22,21 @@ export function withArea(draft: PieceDraft, name: string): PieceDraft {
   const side = isOwnPart ? null : sidesFor(draft)[0]!;
   const area: WrittenArea = { ...PLAIN_AREA, name: word, side, from: 0, to: 1 };
   const next = { ...draft, areas: [...draft.areas, area] };
-  const half = HALVES[word];
-  if (!half) return next;
-  const drawn = withOutline(next, word, halfOutline(half, formShape(draft.form).plan));
-  // Half of all that goes around, not of what one sees of it.
-  return withAreaAt(drawn, word, { share: 0.5 });
+  const sector = isWord(word) ? SECTOR_WORDS[word] : undefined;
+  if (!sector) return next;
+  const outline = outlineOf(sector, formShape(draft.form).plan);
+  const drawn = outline ? withOutline(next, word, outline) : next;
+  // A share of all that goes around, not of what one sees of it.
+  return withAreaAt(drawn, word, { share: 1 / sector.of });
 }
+
+/** Where a sector lies on the drawing; null for one of a wall that is seen in part only. */
+function outlineOf({ part, of }: Sector, plan: boolean): Outline | null {
+  if (plan) return sectorOutline((part - 1) / of, part / of);
+  return of === 2 ? halfOutline(part === 1 ? 'right' : 'left', false) : null;
+}
+
+type Sector = NonNullable<(typeof SECTOR_WORDS)[AreaWord]>;
 
 /** Takes an area off, with the coats that lie on it alone. */
 export function withoutArea(draft: PieceDraft, name: string): PieceDraft {

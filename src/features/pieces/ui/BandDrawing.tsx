@@ -1,7 +1,8 @@
 'use client';
 import { lengthOf, sayQuantity } from '@/core/units';
 import { formShape, reachMm } from '@/core/vocabulary';
-import type { PieceDraft } from '@/records/pieces';
+import { guessView, sidesIn } from '@/core/photo';
+import type { PieceDraft, StoredPhoto } from '@/records/pieces';
 import type { Outline } from '@/core/coats';
 import {
   drawnSides,
@@ -18,6 +19,9 @@ import { drawnAreas, sidesFor } from '../model/draft';
 import { OutlinePad } from './OutlinePad';
 import css from './pieces.module.css';
 
+/** A photo as an area is drawn on it. */
+export type EditorPhoto = Pick<StoredPhoto, 'hash' | 'frame' | 'view'>;
+
 interface Props {
   readonly draft: PieceDraft;
   readonly coats: readonly DrawnCoat[];
@@ -29,6 +33,8 @@ interface Props {
   /** The area that is being drawn; null for none. */
   readonly outlining: string | null;
   readonly onOutline: (outline: Outline | null) => void;
+  /** Photos of the piece, the newest first, to draw areas on. */
+  readonly photos: readonly EditorPhoto[];
 }
 
 /** Most px the drawing may take, strips included: a phone has no more. */
@@ -37,7 +43,8 @@ const WIDEST = 350;
 
 /** The piece drawn large; the edges of the chosen coat are dragged, or moved with the arrow keys by 1 mm. */
 export function BandDrawing(props: Props) {
-  const { draft, coats, bodyColour, selected, nameOf, onSelect, onEdge, outlining, onOutline } = props;
+  const { draft, coats, bodyColour, selected, nameOf, onSelect, onEdge, outlining, onOutline, photos } =
+    props;
   const { plan } = formShape(draft.form);
   const { above, before, width: bodyWidth, beside } = fieldOf(draft);
   const tall = 104 + above;
@@ -54,7 +61,10 @@ export function BandDrawing(props: Props) {
   const width = wide * unit;
   const coat = outlining === null ? draft.coats[selected] : undefined;
   const outlined = draft.areas.find(({ name }) => name === outlining);
-  const own = sideField(outlined?.side ?? sidesFor(draft)[0]!, sides, bodyWidth, plan);
+  const outlinedSide = outlined?.side ?? sidesFor(draft)[0]!;
+  const shows = ({ view }: EditorPhoto) =>
+    sidesIn(view ?? guessView(draft.form), draft.form).includes(outlinedSide);
+  const own = sideField(outlinedSide, sides, bodyWidth, plan);
   const padField = {
     left: (EDGE + before + own.x) * unit,
     top: (EDGE + above) * unit,
@@ -83,7 +93,13 @@ export function BandDrawing(props: Props) {
         lit={outlining ? { side: 'outside', from: 0, to: 0, area: outlining } : null}
       />
       {outlining !== null && (
-        <OutlinePad name={outlining} field={padField} onDrawn={onOutline} onCancel={() => onOutline(null)} />
+        <OutlinePad
+          name={outlining}
+          field={padField}
+          photo={photos.find(shows) ?? null}
+          onDrawn={onOutline}
+          onCancel={() => onOutline(null)}
+        />
       )}
       {draft.coats.map((one, i) =>
         i === selected || one.area !== null || outlining !== null ? null : (

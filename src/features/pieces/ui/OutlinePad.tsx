@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { brushed, type Outline } from '@/core/coats';
-import { ToggleRow } from '@/ui/kit';
+import type { StoredPhoto } from '@/records/pieces';
+import { TickField, ToggleRow } from '@/ui/kit';
 import css from './pieces.module.css';
 
 interface Props {
@@ -13,6 +14,8 @@ interface Props {
     readonly width: number;
     readonly height: number;
   };
+  /** A photo of that side, to draw on; null for none. */
+  readonly photo: Pick<StoredPhoto, 'hash' | 'frame'> | null;
   readonly onDrawn: (outline: Outline) => void;
   readonly onCancel: () => void;
 }
@@ -25,9 +28,10 @@ const BRUSH = 0.07;
 const FEWEST = 4;
 
 /** A sheet over the drawing on which an area is drawn: around it, or with a brush. */
-export function OutlinePad({ name, field, onDrawn, onCancel }: Props) {
+export function OutlinePad({ name, field, photo, onDrawn, onCancel }: Props) {
   const [tool, setTool] = useState<'outline' | 'brush'>('outline');
   const [line, setLine] = useState<Outline>([]);
+  const [isOnPhoto, setIsOnPhoto] = useState(photo !== null);
   const pad = useRef<HTMLDivElement>(null);
   // On a phone the drawing stands far from the button that asked for it.
   useEffect(() => {
@@ -67,6 +71,7 @@ export function OutlinePad({ name, field, onDrawn, onCancel }: Props) {
         onPointerUp={end}
         onPointerCancel={() => setLine([])}
       >
+        {photo && isOnPhoto && <PhotoBelow photo={photo} {...field} />}
         <svg width={field.width} height={field.height}>
           {tool === 'outline' ? (
             <polygon points={path} className={css.drawn} />
@@ -86,10 +91,39 @@ export function OutlinePad({ name, field, onDrawn, onCancel }: Props) {
             ['brush', 'Brush'],
           ]}
         />
+        {photo && <TickField label="On the photo" checked={isOnPhoto} onChange={setIsOnPhoto} />}
         <button type="button" className={css.link} onClick={onCancel}>
           Done
         </button>
       </div>
     </>
+  );
+}
+
+/** The piece in its photo, laid under the sheet so that rim, foot and sides meet those of the drawing. */
+function PhotoBelow({
+  photo: { hash, frame },
+  width,
+  height,
+}: {
+  readonly photo: Pick<StoredPhoto, 'hash' | 'frame'>;
+  readonly width: number;
+  readonly height: number;
+}) {
+  const { left, right, rim, foot, tilt = 0 } = frame;
+  const [wide, tall] = [width / (right - left), height / (foot - rim)];
+  const middle = `${((left + right) / 2) * 100}% ${((rim + foot) / 2) * 100}%`;
+  return (
+    <span className={css.below}>
+      <img
+        src={`/api/v1/photos/${hash}?width=720`}
+        alt=""
+        draggable={false}
+        style={{
+          ...{ left: -left * wide, top: -rim * tall, width: wide, height: tall },
+          ...{ transform: `rotate(${-tilt}deg)`, transformOrigin: middle },
+        }}
+      />
+    </span>
   );
 }

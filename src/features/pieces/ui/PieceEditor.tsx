@@ -12,7 +12,7 @@ import type { Maker } from '../model/makers';
 import { withOutline } from '../model/areas';
 import { differing } from '../model/differing';
 import { withEdge, withoutCoat, type BodyChoice, type FormChoice, type GlazeChoice } from '../model/draft';
-import { BandDrawing } from './BandDrawing';
+import { BandDrawing, type EditorPhoto } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
 import { PieceFacts } from './PieceFacts';
 import { useEffect, useRef } from 'react';
@@ -36,6 +36,8 @@ interface Props {
   readonly formsInUse: readonly Form[];
   /** The piece that a new one belongs together with. */
   readonly setWith?: string | undefined;
+  /** Photos of the piece that is corrected, the newest first. */
+  readonly photos?: readonly EditorPhoto[];
 }
 
 /** Where bands are drawn: form and clay to the left, the piece in the middle, coats and zones to the right. */
@@ -51,6 +53,7 @@ export function PieceEditor({
   ownForms,
   formsInUse,
   setWith,
+  photos = [],
 }: Props) {
   const state = usePieceEditor({ glazes, start, series: lastSeries, editing, setWith });
   const { draft, setDraft, change, coats, nameOf, theirs, save, selected, setSelected } = state;
@@ -127,6 +130,7 @@ export function PieceEditor({
             onSelect={setSelected}
             onEdge={(i, edge, at) => change((b) => withEdge(b, i, edge, at))}
             outlining={state.outlining}
+            photos={photos}
             onOutline={(outline) => {
               const name = state.outlining;
               if (outline && name !== null) change((b) => withOutline(b, name, outline));

@@ -32,6 +32,13 @@ export default async function Page({ params }: { params: Promise<{ label: string
       start={draftOf(piece)}
       editing={{ id: piece.id, label: piece.label, version: piece.version }}
       firingNames={firingNames}
+      photos={piece.photos.map(({ hash, width, height, frame, view }) => ({
+        hash,
+        width,
+        height,
+        frame,
+        view,
+      }))}
     />
   );
 }
