@@ -171,6 +171,7 @@ export const READS = {
   'firings/[id]/summary': 'student',
   handout: 'student',
   'pieces.csv': 'student',
+  'pieces/labels': 'student',
   'rounds/[id]/bench': 'student',
   'rounds/[id]/labels': 'student',
   'samples/[label]': 'student',

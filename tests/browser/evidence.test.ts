@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addCoat, choose, signIn, told } from './steps';
+import { addCoat, choose, savedPieces, signIn } from './steps';
 
 /** What a coat is, where it is not one dip from foot to rim. */
 interface Coat {
@@ -37,7 +37,7 @@ async function logPiece(page: Page, form: string, height: string, coats: readonl
   await choose(page, 'Clay', 'Tunnel Black');
   for (const coat of coats) await addCoatLike(page, { to: height, ...coat });
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  const label = (await told(page).getByRole('link').first().textContent())!;
+  const label = (await savedPieces(page).getByRole('link').first().textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
   return label;
 }
@@ -63,7 +63,7 @@ async function logMug(page: Page): Promise<string> {
   await addCoat(page, 'Limewash');
   await choose(page, 'Side', 'handle');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  return (await told(page).getByRole('link').first().textContent())!;
+  return (await savedPieces(page).getByRole('link').first().textContent())!;
 }
 
 interface Firing {

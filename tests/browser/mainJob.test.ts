@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
-import { addCoat, choose, photo, signIn, told } from './steps';
+import { addCoat, choose, photo, savedPieces, signIn, told } from './steps';
 
 test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in the overlap, wall and entry', async ({
   page,
@@ -24,7 +24,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await expect(edge).toHaveAttribute('aria-valuetext', '3.3 cm');
   await expect(page.getByText('Sleeper once, then Limewash once')).toBeVisible();
   await page.keyboard.press('Control+Enter');
-  const label = (await told(page).getByRole('link').first().textContent())!;
+  const label = (await savedPieces(page).getByRole('link').first().textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
 
   await page.getByRole('link', { name: 'Kilns' }).first().click();
@@ -119,5 +119,5 @@ test('what was drawn survives a dead network and a closed tab', async ({ page, c
   await again.goto('/pieces/new');
   await expect(again.getByText('Rust Yard once')).toBeVisible();
   await again.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(told(again)).toContainText('Saved');
+  await expect(savedPieces(again)).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { TOTP } from 'otpauth';
-import { addCoat, choose } from './steps';
+import { addCoat, choose, savedPieces } from './steps';
 
 /** A server with an empty studio of its own. */
 const EMPTY = process.env.JITEN_EMPTY;
@@ -50,7 +50,7 @@ async function logPiece(page: Page, glaze: string): Promise<string> {
   await open(page, '/pieces/new');
   await addCoat(page, glaze);
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await page.getByRole('alert').getByRole('link').first().click();
+  await savedPieces(page).getByRole('link').first().click();
   await page.waitForURL(/\/pieces\/KW-/);
   await expect(page.getByText(glaze).first()).toBeVisible();
   return new URL(page.url()).pathname;
@@ -182,7 +182,7 @@ test('a studio moves in', async ({ page, browser }) => {
     await expect(student.getByRole('textbox', { name: 'Height, in' })).toHaveValue('3.94');
     await addCoat(student, 'Sleeper');
     await student.getByRole('button', { name: 'Save', exact: true }).click();
-    const number = student.getByRole('alert').getByRole('link').first();
+    const number = savedPieces(student).getByRole('link').first();
     await expect(number).toBeInViewport();
     await number.click();
     await expect(student.getByRole('link', { name: 'Correct' })).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { TOTP } from 'otpauth';
-import { choose, signIn } from './steps';
+import { choose, savedPieces, signIn } from './steps';
 
 /** Another device, signed in as nobody. */
 async function device(browser: Browser, isPhone = false): Promise<Page> {
@@ -83,7 +83,7 @@ test('a technician makes a group and invites into it; a student joins on a phone
   await teacher.goto('/pieces/new');
   await choose(teacher, 'Maker', 'Sol');
   await teacher.getByRole('button', { name: 'Save', exact: true }).click();
-  await teacher.getByRole('alert').getByRole('link').first().click();
+  await savedPieces(teacher).getByRole('link').first().click();
   await expect(teacher.getByText('made by Sol')).toBeVisible();
   const piece = new URL(teacher.url()).pathname;
   await expect(teacher.getByRole('link', { name: 'Correct' })).toBeVisible();
@@ -204,7 +204,7 @@ test('units are chosen with the member and the studio, and a field takes any oth
   await expect(student.getByText('“kg” is a weight, not a length.')).toBeVisible();
   await student.getByRole('textbox', { name: 'Width, in' }).fill('3');
   await student.getByRole('button', { name: 'Save', exact: true }).click();
-  await student.getByRole('alert').getByRole('link').first().click();
+  await savedPieces(student).getByRole('link').first().click();
   await expect(student.getByText('tile, 4.50 in × 3 in')).toBeVisible();
 
   // A choice of one's own goes before the studio's, on every device.

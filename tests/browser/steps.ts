@@ -47,6 +47,11 @@ export function told(page: Page): Locator {
   return page.locator('[role=alert]:not(#__next-route-announcer__)');
 }
 
+/** What is said of new pieces once they are saved: their numbers, as links. */
+export function savedPieces(page: Page): Locator {
+  return page.getByRole('status', { name: 'Saved' });
+}
+
 /** A photo of a fired tile as a camera would hand it over. */
 export async function photo(
   coats: readonly (readonly [glaze: string, from: number, to: number])[] = [

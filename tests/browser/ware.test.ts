@@ -1,5 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { choose, signIn, told } from './steps';
+import { readPdf } from './readPdf';
+import { addCoat, choose, savedPieces, signIn } from './steps';
 
 /** A person's hand: it counts what it clicks. */
 class Hand {
@@ -66,7 +67,7 @@ async function log(
   await hand.click(card);
   await work(hand);
   await hand.click(page.getByRole('button', { name: 'Save', exact: true }));
-  const label = (await told(page).getByRole('link').first().textContent())!;
+  const label = (await savedPieces(page).getByRole('link').first().textContent())!;
   expect(label).toMatch(/^SW-\d{4}$/);
   expect.soft(hand.clicks, form).toBeLessThanOrEqual(clicks);
   return label;
@@ -252,4 +253,41 @@ test('an area of a fired piece is drawn on its photo', async ({ page }) => {
   expect(picture.width).toBeGreaterThan(sheet.width);
   await page.getByRole('checkbox', { name: 'On the photo' }).uncheck();
   await expect(photo).toHaveCount(0);
+});
+
+test('a coat is changed in its place; what is saved is not saved twice, and its label is printed', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/pieces/new');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('radiogroup', { name: 'Form' }).getByText('cup', { exact: true }).click();
+  await addCoat(page, 'Limewash');
+  const glaze = page.getByRole('combobox', { name: 'Glaze', exact: true });
+  await glaze.click();
+  await glaze.pressSequentially('Slate');
+  await glaze.press('Enter');
+  await page.getByRole('button', { name: /^The same on the other side/ }).click();
+  // A press selects what stands in a number's field.
+  const height = page.getByLabel('Height, cm');
+  await height.click();
+  await page.keyboard.type('8');
+  await expect(height).toHaveValue('8');
+  await height.fill('');
+  await expect(page.locator('svg[height="NaN"]')).toHaveCount(0);
+  await height.fill('8');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  const saved = savedPieces(page);
+  const number = (await saved.getByRole('link').first().textContent())!;
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeDisabled();
+  await expect(saved.getByRole('link', { name: /^SW-/ })).toHaveText([number]);
+  const label = await saved.getByRole('link', { name: 'Print label' }).getAttribute('href');
+  const pdf = await readPdf(await (await page.request.get(label!)).body());
+  expect(pdf.text).toContain(number);
+  expect(pdf.text).toContain('Slate Bank');
+  await saved.getByRole('button', { name: 'Next piece' }).click();
+  await expect(saved).toHaveCount(0);
+  await expect(page.getByRole('combobox', { name: 'Add the first coat' })).toBeVisible();
+  await expect(height).toHaveValue('8');
 });

@@ -20,6 +20,7 @@ export {
   type PiecePage,
   type ListedPiece,
   piecesById,
+  piecesByLabel,
 } from './piecePages';
 export {
   coatsStand,

@@ -130,6 +130,16 @@ type JoinedPiece = PieceRow & {
   readonly form_name: string | null;
 };
 
+/** Pieces of these numbers, in their order; unknown ones are left out. */
+export async function piecesByLabel(base: Db, labels: readonly string[]): Promise<ListedPiece[]> {
+  const rows = await base('piece').whereIn('label', labels).select('id', 'label');
+  const ids = new Map(rows.map(({ id, label }) => [label, id]));
+  return piecesById(
+    base,
+    labels.flatMap((label) => ids.get(label) ?? []),
+  );
+}
+
 /** Pieces of these ids, in their order; unknown ids are left out. */
 export async function piecesById(base: Db, ids: readonly string[]): Promise<ListedPiece[]> {
   if (ids.length === 0) return [];

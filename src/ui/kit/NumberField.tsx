@@ -1,6 +1,6 @@
 'use client';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useUnits } from '../units';
 import { readNumber, sayText, shortFigures } from '@/core/units';
 
@@ -48,11 +48,13 @@ export function NumberField({
   onChange,
   error,
   onNotANumber,
+  onFocus,
   onBlur,
   read = readPlain,
   ...rest
 }: Props) {
   const [typed, setTyped] = useState<Typed | null>(null);
+  const isFresh = useRef(false);
   if (typed && !typed.isTaken && Object.is(value, typed.told)) setTyped({ ...typed, isTaken: true });
   const text = typed && Object.is(value, typed.isTaken ? typed.told : typed.before) ? typed.text : null;
   const shown = text ?? (value === null || Number.isNaN(value) ? '' : shortFigures(value));
@@ -71,6 +73,17 @@ export function NumberField({
         setTyped({ text: event.target.value, told, before: value, isTaken: false });
         if (isNone === null) onChange(number);
         else onNotANumber?.();
+      }}
+      // What is typed takes the place of what stood there, also after a click.
+      onFocus={(event) => {
+        (event.target as HTMLInputElement).select();
+        isFresh.current = true;
+        onFocus?.(event);
+      }}
+      onMouseUp={(event) => {
+        // The press that focused the field would set the caret and undo the selection.
+        if (isFresh.current) event.preventDefault();
+        isFresh.current = false;
       }}
       onBlur={(event) => {
         if (typed && !typed.isTaken) setTyped(null);

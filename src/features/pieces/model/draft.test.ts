@@ -4,6 +4,8 @@ import {
   drawnCoats,
   emptyDraft,
   movedCoat,
+  onOtherSide,
+  otherGlaze,
   sidesFor,
   withCoat,
   withEdge,
@@ -150,4 +152,24 @@ test('an area goes with its piece to another form; a drawing only where one look
   expect(withForm(mug, 'vase').areas).toEqual([logo]);
   expect(withForm(mug, 'tile').areas).toEqual([{ ...logo, side: 'outside' }]);
   expect(withForm(mug, 'plate').areas).toEqual([{ ...logo, outline: null }]);
+});
+
+test('a coat becomes one of another glaze in its place, and lies on the other side too', () => {
+  const fired = { ...addCoat(emptyDraft('cup', 'b'), sleeper).coats[0]!, firingId: 'f' };
+  const other = { ...sleeper, id: 'other', batches: [{ id: 'batch', code: 'O1', versionNumber: 1 }] };
+  expect(otherGlaze({ firingId: null }, other)).toMatchObject({ glazeId: 'other', batchId: 'batch' });
+  expect(otherGlaze(fired, other)).toMatchObject({ batchId: null });
+  expect(otherGlaze(fired, { ...other, kind: 'ash' })).toMatchObject({ method: 'scatter' });
+  const cup = {
+    ...emptyDraft('cup', 'b'),
+    coats: [{ ...fired, side: 'outside' as const, from: 0.2 }, fired],
+  };
+  const both = onOtherSide(cup, 0).coats;
+  expect(both.map(({ side, from }) => [side, from])).toEqual([
+    ['outside', 0.2],
+    ['inside', 0.2],
+    [fired.side, fired.from],
+  ]);
+  const tile = { ...emptyDraft('tile', 'b'), coats: [fired] };
+  expect(onOtherSide(tile, 0)).toBe(tile);
 });

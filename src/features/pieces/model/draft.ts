@@ -147,6 +147,36 @@ export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
   return { ...draft, coats: [...draft.coats, coat] };
 }
 
+/** The change that makes a coat one of another glaze: its newest batch, unless it was fired and nobody knows which. */
+export function otherGlaze(
+  { firingId }: Pick<CoatDraft, 'firingId'>,
+  glaze: GlazeChoice,
+): Partial<CoatDraft> {
+  const stuff = STUFF[glaze.kind];
+  return {
+    glazeId: glaze.id,
+    batchId: firingId === null ? (glaze.batches[0]?.id ?? null) : null,
+    versionId: null,
+    ...(stuff ? { method: stuff } : { grams: null, pieces: null }),
+  };
+}
+
+const ACROSS: Readonly<Record<Side, Side>> = {
+  outside: 'inside',
+  inside: 'outside',
+  left: 'right',
+  right: 'left',
+};
+
+/** Lays the same coat on the other side too, right after it; a piece of one side, and a coat on an area, stay as they are. */
+export function onOtherSide(draft: PieceDraft, index: number): PieceDraft {
+  const coat = draft.coats[index]!;
+  const side = ACROSS[coat.side];
+  if (coat.area !== null || !sidesFor(draft).includes(side)) return draft;
+  const twin: CoatDraft = { ...coat, side, not: [] };
+  return { ...draft, coats: [...draft.coats.slice(0, index + 1), twin, ...draft.coats.slice(index + 1)] };
+}
+
 /** Changes one coat. */
 export function withCoat(draft: PieceDraft, index: number, change: Partial<CoatDraft>): PieceDraft {
   return { ...draft, coats: draft.coats.map((coat, i) => (i === index ? { ...coat, ...change } : coat)) };
@@ -178,6 +208,16 @@ export function withEdge(draft: PieceDraft, index: number, edge: 'from' | 'to', 
       ? Math.min(Math.max(0, mm), coat.to - LEAST)
       : Math.max(Math.min(1, mm), coat.from + LEAST);
   return withCoat(draft, index, { [edge]: value });
+}
+
+/** The draft at a size that can be drawn: while one is blank or wrong, as large as the form usually is. */
+export function drawable(draft: PieceDraft): PieceDraft {
+  const usual = formShape(draft.form);
+  return {
+    ...draft,
+    heightMm: draft.heightMm > 0 ? draft.heightMm : usual.heightMm,
+    widthMm: draft.widthMm > 0 ? draft.widthMm : usual.widthMm,
+  };
 }
 
 /** The areas that can be drawn: those with a height. */

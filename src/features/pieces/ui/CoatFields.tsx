@@ -1,4 +1,6 @@
 'use client';
+import Autocomplete from '@mui/material/Autocomplete';
+import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { liesOn } from '@/core/coats';
 import {
@@ -14,7 +16,7 @@ import {
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { NumberField, QuantityField, SelectField, SeveralField, TickField } from '@/ui/kit';
 import { coatOn } from '../model/areas';
-import { BLANK, fractionOf, sidesFor, type FormChoice, type GlazeChoice } from '../model/draft';
+import { BLANK, fractionOf, otherGlaze, sidesFor, type FormChoice, type GlazeChoice } from '../model/draft';
 import { presetsFor } from '../model/presets';
 import { CoverFields } from './CoverFields';
 import css from './pieces.module.css';
@@ -33,7 +35,7 @@ interface Props {
   readonly index: number;
   readonly draft: PieceDraft;
   readonly bands: FormChoice['bands'];
-  readonly glaze: GlazeChoice | undefined;
+  readonly glazes: readonly GlazeChoice[];
   readonly errorOf: (field: string) => string | undefined;
   readonly onChange: (change: Partial<CoatDraft>) => void;
   /** Puts the coat in a usual place, which may take another one with it. */
@@ -41,7 +43,8 @@ interface Props {
 }
 
 /** All that is said of one coat. */
-export function CoatFields({ coat, index, draft, bands, glaze, errorOf, onChange, onPut }: Props) {
+export function CoatFields({ coat, index, draft, bands, glazes, errorOf, onChange, onPut }: Props) {
+  const glaze = glazes.find(({ id }) => id === coat.glazeId);
   const error = (key: keyof CoatDraft) => errorOf(`coats.${index}.${key}`);
   const hasVersions = (glaze?.versions.length ?? 0) > 1;
   return (
@@ -53,6 +56,7 @@ export function CoatFields({ coat, index, draft, bands, glaze, errorOf, onChange
           </button>
         ))}
       </div>
+      <GlazeField {...{ glaze, glazes }} onChange={(next) => onChange(otherGlaze(coat, next))} />
       <SelectField
         label="How"
         value={coat.method}
@@ -245,5 +249,29 @@ function CoatPlace({
         />
       )}
     </>
+  );
+}
+
+interface GlazeFieldProps {
+  readonly glaze: GlazeChoice | undefined;
+  readonly glazes: readonly GlazeChoice[];
+  readonly onChange: (glaze: GlazeChoice) => void;
+}
+
+/** What a coat is of, to be changed in its place. */
+function GlazeField({ glaze, glazes, onChange }: GlazeFieldProps) {
+  return (
+    <Autocomplete
+      className={css.wide}
+      size="small"
+      disableClearable
+      options={glazes}
+      getOptionLabel={(one) => one.name}
+      groupBy={(one) => one.kind}
+      {...(glaze && { value: glaze })}
+      autoHighlight
+      onChange={(_, next) => onChange(next)}
+      renderInput={(params) => <TextField {...params} label="Glaze" />}
+    />
   );
 }

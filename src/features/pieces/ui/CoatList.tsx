@@ -1,5 +1,6 @@
 'use client';
 import ArrowDownward from '@mui/icons-material/ArrowDownward';
+import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
 import ArrowUpward from '@mui/icons-material/ArrowUpward';
 import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import IconButton from '@mui/material/IconButton';
@@ -7,7 +8,7 @@ import { layerWords, wayOf } from '@/core/coats';
 import { sideWord } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { coverWords } from '../model/cover';
-import type { FormChoice, GlazeChoice } from '../model/draft';
+import { onOtherSide, sidesFor, type FormChoice, type GlazeChoice } from '../model/draft';
 import { CoatFields } from './CoatFields';
 import css from './pieces.module.css';
 
@@ -41,6 +42,7 @@ export function CoatList({
   onMove,
   onRemove,
 }: Props) {
+  const hasOtherSide = sidesFor(draft).length > 1;
   const glazeOf = (id: string) => glazes.find((glaze) => glaze.id === id);
   return (
     <ol className={css.coats}>
@@ -90,6 +92,16 @@ export function CoatList({
                   >
                     <ArrowDownward fontSize="small" />
                   </IconButton>
+                  {hasOtherSide && coat.area === null && (
+                    <IconButton
+                      size="small"
+                      onClick={() => onPut((before) => onOtherSide(before, i))}
+                      aria-label={`The same on the other side as coat ${i + 1}`}
+                      title="The same on the other side"
+                    >
+                      <ContentCopy fontSize="small" />
+                    </IconButton>
+                  )}
                   <IconButton
                     size="small"
                     onClick={() => onRemove(i)}
@@ -107,7 +119,7 @@ export function CoatList({
                 index={i}
                 draft={draft}
                 bands={bands}
-                glaze={glaze}
+                glazes={glazes}
                 errorOf={errorOf}
                 onChange={(change) => onChange(i, change)}
                 onPut={onPut}

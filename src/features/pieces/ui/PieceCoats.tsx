@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { heldText } from '@/core/units';
 import { NumberField } from '@/ui/kit';
 import { Said } from '@/ui/units';
-import { drawnAreas, movedCoat, withCoat, type FormChoice, type GlazeChoice } from '../model/draft';
+import { drawable, drawnAreas, movedCoat, withCoat, type FormChoice, type GlazeChoice } from '../model/draft';
 import { CoatList } from './CoatList';
 import css from './pieces.module.css';
 import type { PieceEditorState } from './usePieceEditor';
@@ -69,7 +69,12 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, bodyO
         )}
       />
       <h3>What this piece tests</h3>
-      <ZoneList areas={drawnAreas(draft)} piece={draft} body={draft.bodyId} {...{ coats, nameOf, bodyOf }} />
+      <ZoneList
+        areas={drawnAreas(draft)}
+        piece={drawable(draft)}
+        body={draft.bodyId}
+        {...{ coats, nameOf, bodyOf }}
+      />
       {warnings.length > 0 && (
         <ul className={css.warnings} aria-label="Mind">
           {warnings.map((words) => (
@@ -93,16 +98,18 @@ export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, bodyO
         <Button
           variant="contained"
           onClick={() => void of.save()}
-          disabled={of.isBusy}
+          disabled={of.isBusy || of.saved !== null}
           title="Save (Ctrl Enter)"
         >
           {of.isBusy
             ? 'Saving'
-            : isCorrection
-              ? 'Save correction'
-              : twins > 1
-                ? `Save ${twins} twins`
-                : 'Save'}
+            : of.saved
+              ? 'Saved'
+              : isCorrection
+                ? 'Save correction'
+                : twins > 1
+                  ? `Save ${twins} twins`
+                  : 'Save'}
         </Button>
       </div>
     </section>

@@ -6,12 +6,20 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useSaveKey } from '@/ui/useSaveKey';
 import type { PieceDraft } from '@/records/pieces';
-import { ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
+import { Acts, ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
+import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import type { Maker } from '../model/makers';
 import { withOutline } from '../model/areas';
 import { differing } from '../model/differing';
-import { withEdge, withoutCoat, type BodyChoice, type FormChoice, type GlazeChoice } from '../model/draft';
+import {
+  drawable,
+  withEdge,
+  withoutCoat,
+  type BodyChoice,
+  type FormChoice,
+  type GlazeChoice,
+} from '../model/draft';
 import { BandDrawing, type EditorPhoto } from './BandDrawing';
 import { PieceCoats } from './PieceCoats';
 import { PieceFacts } from './PieceFacts';
@@ -122,7 +130,7 @@ export function PieceEditor({
         <PieceFacts {...state} {...{ bodies, bodyColour, ownForms, formsInUse }} />
         <section className={css.stage} aria-label="Bands">
           <BandDrawing
-            draft={draft}
+            draft={drawable(draft)}
             coats={coats}
             bodyColour={bodyColour}
             selected={selected}
@@ -159,7 +167,8 @@ function SaveResult({
   errors,
   errorOf,
   theirs,
-}: Pick<PieceEditorState, 'saved' | 'errors' | 'errorOf' | 'theirs'>) {
+  next,
+}: Pick<PieceEditorState, 'saved' | 'errors' | 'errorOf' | 'theirs' | 'next'>) {
   const box = useRef<HTMLDivElement>(null);
   // Saved from the foot of a long page, it would be said above the screen.
   useEffect(() => {
@@ -168,17 +177,26 @@ function SaveResult({
   return (
     <div ref={box} className={css.result}>
       {saved && (
-        <Alert severity="success" variant="outlined" sx={{ mb: 2 }}>
-          Saved{' '}
-          {saved.map(({ label }, i) => (
-            <span key={label}>
-              {i > 0 && ', '}
-              <Link href={`/pieces/${label}`}>{label}</Link>
-            </span>
-          ))}
-          . Write {saved.length === 1 ? 'the number' : 'the numbers'} under the foot.{' '}
-          <Link href={`/pieces/new?with=${saved[0]!.label}`}>Log another piece of the set</Link>
-        </Alert>
+        <section className={css.saved} role="status" aria-label="Saved">
+          <p>Saved. Write {saved.length === 1 ? 'this number' : 'these numbers'} under the foot:</p>
+          <p className={css.numbers}>
+            {saved.map(({ label }) => (
+              <Link key={label} href={`/pieces/${label}`}>
+                {label}
+              </Link>
+            ))}
+          </p>
+          <Acts>
+            <Button variant="contained" onClick={() => next(false)}>
+              Next piece
+            </Button>
+            <Button onClick={() => next(true)}>The same again</Button>
+            <Button component="a" href={labelAddress(saved)} target="_blank">
+              Print {saved.length === 1 ? 'label' : 'labels'}
+            </Button>
+            <LinkButton href={`/pieces/new?with=${saved[0]!.label}`}>Another piece of the set</LinkButton>
+          </Acts>
+        </section>
       )}
       {errors.length > 0 && !theirs && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
@@ -188,4 +206,9 @@ function SaveResult({
       )}
     </div>
   );
+}
+
+/** Where the labels of pieces lie as a PDF. */
+function labelAddress(pieces: readonly { readonly label: string }[]): string {
+  return `/api/v1/pieces/labels?numbers=${pieces.map(({ label }) => label).join(',')}`;
 }

@@ -9,7 +9,7 @@ import { keepOnDevice, readFromDevice } from '@/ui/deviceStorage';
 import { useMemberId } from '@/ui/MemberContext';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { saveCorrection, saveNewPieces } from '../actions';
-import { addCoat, drawnCoats, type GlazeChoice } from '../model/draft';
+import { addCoat, drawable, drawnCoats, type GlazeChoice } from '../model/draft';
 import { coatWarnings } from '../model/warnings';
 
 /** A draft that the release before kept, which knew less, is a draft still. */
@@ -18,6 +18,12 @@ const whole = (kept: PieceDraft): PieceDraft => ({
   ...kept,
   areas: (kept.areas ?? []).map((area) => ({ ...PLAIN_AREA, ...area })),
   coats: kept.coats.map((coat) => ({ ...PLAIN_COAT, ...coat })),
+});
+
+/** What the next piece has of the one before: its form and size, and its clay. */
+const likeLast = ({ form, formId, profile, heightMm, widthMm, split, bodyId }: PieceDraft) => ({
+  ...{ form, formId, profile, heightMm, widthMm, split, bodyId },
+  ...{ coats: [], areas: [], texture: {}, wanted: [], note: '' },
 });
 
 /** The bands of the piece that was saved last, to be repeated. */
@@ -54,7 +60,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing, setWith 
   const byId = useMemo(() => new Map(glazes.map((glaze) => [glaze.id, glaze])), [glazes]);
   const nameOf = (id: string) => byId.get(id)?.name ?? '?';
   const coats = drawnCoats(draft, byId);
-  const warnings = coatWarnings(draft, coats, byId);
+  const warnings = coatWarnings(drawable(draft), coats, byId);
   const errorOf = (field: string) =>
     errors.find((error) => error.field.replace(/^draft\./, '') === field)?.message;
   const change = (next: (before: PieceDraft) => PieceDraft) => {
@@ -63,7 +69,8 @@ export function usePieceEditor({ glazes, start, series: usual, editing, setWith 
   };
 
   const save = async (version = editing?.version ?? 0) => {
-    if (isBusy) return;
+    // What is saved is saved: the next one begins with a change, or by its button.
+    if (isBusy || saved) return;
     setIsBusy(true);
     // A repeated submit after a lost answer must be the same rows, so ids live until one was acknowledged.
     ids.current = Array.from({ length: twins }, (_, i) => ids.current[i] ?? ulid());
@@ -100,6 +107,12 @@ export function usePieceEditor({ glazes, start, series: usual, editing, setWith 
     const bands = readFromDevice<PieceDraft>(last);
     if (bands) change(() => bands);
   };
+  const next = (isSame: boolean) => {
+    change((before) => (isSame ? before : { ...start, ...likeLast(before) }));
+    setTwins(1);
+    setSelected(0);
+    window.scrollTo({ top: 0 });
+  };
   const startAgain = () => {
     drop();
     setDraft(start);
@@ -121,6 +134,7 @@ export function usePieceEditor({ glazes, start, series: usual, editing, setWith 
       add,
       repeat,
       startAgain,
+      next,
     },
     isRestored: found && !saved,
   };

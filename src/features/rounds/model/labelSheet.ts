@@ -1,4 +1,5 @@
 import QRCode from 'qrcode';
+import { z } from 'zod';
 import { openPdf } from '@/ui/pdf';
 
 /** One label: what is written under the foot, and where its QR leads. */
@@ -22,6 +23,18 @@ export interface LabelSheet {
 
 /** Plain A4, cut with a knife. */
 export const PLAIN_SHEET: LabelSheet = { columns: 3, rows: 8, top: 12, left: 8, gap: 3 };
+
+const count = (most: number, usual: number) => z.coerce.number().int().min(1).max(most).catch(usual);
+const mm = (usual: number) => z.coerce.number().min(0).max(60).catch(usual);
+
+/** A sheet as an address tells it; what is missing or wrong is as on plain A4. */
+export const sheetSchema = z.object({
+  columns: count(6, PLAIN_SHEET.columns),
+  rows: count(20, PLAIN_SHEET.rows),
+  top: mm(PLAIN_SHEET.top),
+  left: mm(PLAIN_SHEET.left),
+  gap: mm(PLAIN_SHEET.gap),
+});
 
 const A4 = { width: 210, height: 297 };
 const MM = 72 / 25.4;

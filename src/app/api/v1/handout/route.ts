@@ -4,6 +4,7 @@ import { db } from '@/records/platform';
 import { printFor } from '@/features/shared/server/printFor';
 import { idSchema } from '@/features/shared/schema';
 import { handoutPdf } from '@/features/dictionary/server/handoutPdf';
+import { pdfAnswer } from '../answers';
 
 const schema = z.object({
   pieces: z
@@ -20,7 +21,5 @@ export async function GET(request: Request): Promise<Response> {
   const asked = schema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return new Response('pieces: one to 24 ids', { status: 400 });
   const pdf = await handoutPdf(db(), asked.data.pieces, asked.data.title, await printFor());
-  return new Response(new Uint8Array(pdf), {
-    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="handout.pdf"' },
-  });
+  return pdfAnswer(pdf, 'handout');
 }

@@ -4,6 +4,7 @@ import { db, store } from '@/records/platform';
 import { printFor } from '@/features/shared/server/printFor';
 import { posterPdf, SHEETS } from '@/features/wall/server/posterPdf';
 import { wallOf, wallWords } from '@/features/wall/server/wallOf';
+import { originOf, pdfAnswer } from '../../answers';
 
 const schema = z.object({
   title: z.string().trim().min(1).max(60).optional().catch(undefined),
@@ -20,21 +21,14 @@ const schema = z.object({
 export async function GET(request: Request): Promise<Response> {
   const refused = await refuseReader('wall/poster');
   if (refused) return refused;
-  const url = new URL(request.url);
-  const params = Object.fromEntries(url.searchParams);
+  const params = Object.fromEntries(new URL(request.url).searchParams);
   const { title, size, sheet, link } = schema.parse(params);
   const wall = await wallOf(db(), params);
-  const house = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
   const pdf = await posterPdf(
     wall,
-    { title: title ?? wallWords(wall), size, sheet, address: `${house}${link ?? '/wall'}` },
+    { title: title ?? wallWords(wall), size, sheet, address: `${originOf(request)}${link ?? '/wall'}` },
     (await printFor()).head,
     store(),
   );
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="wall-${size}-on-${sheet}.pdf"`,
-    },
-  });
+  return pdfAnswer(pdf, `wall-${size}-on-${sheet}`);
 }

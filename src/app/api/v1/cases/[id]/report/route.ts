@@ -6,6 +6,7 @@ import { diagnosisOf } from '@/features/clinic/server/diagnosisOf';
 import { reportPdf } from '@/features/clinic/server/reportPdf';
 import { printFor } from '@/features/shared/server/printFor';
 import { readAnswers } from '@/features/clinic/model/answers';
+import { pdfAnswer } from '../../../answers';
 
 /** The report of a case as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -16,10 +17,5 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const told = readAnswers(found.answers);
   const diagnosis = await diagnosisOf(db(), found.defect, { label: found.label, about: found.subject }, told);
   const pdf = await reportPdf(found, diagnosis, told, (hash) => jpegAt(store(), hash, 320), await printFor());
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="case-${found.number}.pdf"`,
-    },
-  });
+  return pdfAnswer(pdf, `case-${found.number}`);
 }

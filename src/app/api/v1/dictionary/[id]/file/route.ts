@@ -1,6 +1,7 @@
 import { refuseReader } from '@/auth';
 import { idSchema } from '@/features/shared/schema';
 import { printed } from '@/features/dictionary/server/jobs';
+import { pdfAnswer } from '../../../answers';
 
 /** The dictionary that was written. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -9,10 +10,5 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const id = idSchema.safeParse((await params).id);
   const pdf = id.success ? await printed(id.data) : null;
   if (!pdf) return new Response('There is no such print.', { status: 404 });
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': 'inline; filename="dictionary.pdf"',
-    },
-  });
+  return pdfAnswer(pdf, 'dictionary');
 }

@@ -3,6 +3,7 @@ import { db, nullIfNotFound } from '@/records/platform';
 import { summaryOf } from '@/records/openings';
 import { printFor } from '@/features/shared/server/printFor';
 import { summaryPdf } from '@/features/firings/server/summaryPdf';
+import { pdfAnswer } from '../../../answers';
 
 /** What a firing gave, as a PDF, to members only. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -13,10 +14,5 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const name = `${summary.firing.kilnName} ${summary.firing.number}`
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-');
-  return new Response(new Uint8Array(await summaryPdf(summary, (await printFor()).head)), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="${name}.pdf"`,
-    },
-  });
+  return pdfAnswer(await summaryPdf(summary, (await printFor()).head), name);
 }

@@ -6,6 +6,7 @@ import { roundPage } from '@/records/rounds';
 import { printFor } from '@/features/shared/server/printFor';
 import { benchPdf } from '@/features/rounds/server/benchPdf';
 import { USUAL_GRAVITY } from '@/features/rounds/model/pouring';
+import { pdfAnswer } from '../../../answers';
 
 const schema = z.object({
   way: z.enum(['by weight', 'by volume']).catch('by weight'),
@@ -37,10 +38,5 @@ export async function GET(
     },
     await printFor(),
   );
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="bench-round-${page.round.number}.pdf"`,
-    },
-  });
+  return pdfAnswer(pdf, `bench-round-${page.round.number}`);
 }
