@@ -27,7 +27,7 @@ const steps = z
 const edge = z.int('must be a whole number').min(2, 'must be ≥ 2').max(100, 'must be ≤ 100');
 const percent = z.number('must be a number').positive('must be > 0').max(100, 'must be ≤ 100');
 
-const schema = z.discriminatedUnion('kind', [
+const kinds = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('line'), ends: z.tuple([named, named], 'must be two glazes'), steps }),
   z.object({
     kind: z.literal('triaxial'),
@@ -49,6 +49,7 @@ const schema = z.discriminatedUnion('kind', [
       )
       .min(1, 'must have at least one'),
     steps,
+    down: z.int('must be a whole number').min(0, 'must be ≥ 0').default(0),
   }),
   z.object({
     kind: z.literal('overlap'),
@@ -59,8 +60,21 @@ const schema = z.discriminatedUnion('kind', [
       .refine((names) => new Set(names).size === names.length, 'must not have one twice'),
   }),
 ]);
+type Input = z.infer<typeof kinds>;
 
-function planOf(input: z.infer<typeof schema>): Plan {
+/** A ladder that steps down says where it would take more than there is. */
+const schema = kinds.superRefine((input, context) => {
+  if (input.kind !== 'ladder') return;
+  const refuse = (message: string) => context.addIssue({ code: 'custom', path: ['down'], message });
+  if (input.down >= input.steps) return refuse('must be < steps');
+  try {
+    planOf(input);
+  } catch (error) {
+    refuse((error as Error).message);
+  }
+});
+
+function planOf(input: Input): Plan {
   switch (input.kind) {
     case 'line':
       return lineBlend(input.ends, input.steps);
@@ -69,7 +83,7 @@ function planOf(input: z.infer<typeof schema>): Plan {
     case 'corners':
       return fourCorners(input.corners, input.columns, input.rows);
     case 'ladder':
-      return additionLadder(input.base, input.additions, input.steps);
+      return additionLadder(input.base, input.additions, input.steps, input.down);
     case 'overlap':
       return overlapGrid(input.glazes.map((name) => ({ name })));
   }

@@ -62,12 +62,16 @@ export function MakeSheet(props: Props) {
         g/cm³. These are estimates; your own measurements count more. Nobody has a figure for other ways:
         weigh a piece before and after. The bucket needs more than this to dip in.
       </p>
-      <h2>What to expect</h2>
-      <ul>
-        {spread.map((words) => (
-          <li key={words}>{words}</li>
-        ))}
-      </ul>
+      {spread.length > 0 && (
+        <>
+          <h2>What to expect</h2>
+          <ul>
+            {spread.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </>
+      )}
       {cautions.length > 0 && (
         <>
           <h2>Caution</h2>
