@@ -261,6 +261,29 @@ test('one field looks everything up', async () => {
   expect(await answers('  ')).toEqual([]);
 });
 
+test('looking up takes notes, makers and remarks along, and a glaze together with a clay', async () => {
+  const { base, glazes } = studio;
+  const noted = { ...tile(studio, [dip(glazes.Limewash, 0, 1)]), note: 'Handle for the harbour master' };
+  const { firingId } = await fired(studio, [noted]);
+  await readAll(studio, firingId);
+  await base('firing').where({ id: firingId }).update({ remarks: 'Thunderstorm, power out for an hour' });
+  const answers = async (text: string) => (await lookUp(base, text)).answers;
+  const [piece, ...others] = await answers('harbour handle');
+  expect(others).toEqual([]);
+  expect(piece).toMatchObject({
+    kind: 'piece',
+    detail: expect.stringMatching(/^tile by Ines Varga: Handle for the harbour master$/),
+  });
+  expect((await answers('thunder')).map(({ href }) => href)).toEqual([`/firings/${firingId}`]);
+  expect((await answers('varga harbour')).map(({ href }) => href)).toEqual([piece!.href]);
+  // Named twice, by number and by note, it stands once.
+  const number = piece!.text;
+  expect((await answers(number)).filter(({ text }) => text === number)).toHaveLength(1);
+  const entries = (await answers('limewash on cutting red')).filter(({ kind }) => kind === 'entry');
+  expect(entries[0]).toMatchObject({ text: 'Limewash', detail: 'entry, on Cutting Red' });
+  expect((await answers('limewash nowhere')).filter(({ kind }) => kind === 'entry')).toEqual([]);
+});
+
 test('today says what waits', async () => {
   const { base, glazes } = studio;
   const { ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);

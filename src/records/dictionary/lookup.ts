@@ -14,10 +14,13 @@ export interface Answer {
 /** Answers at most this many of each kind. */
 const EACH = 6;
 
+/** Notes of so many pieces, the newest, are looked through at every word; of all of them where nothing else is found. */
+const NEWEST = 5000;
+
 /**
- * Looks a word up in everything: pieces by number, headwords by the glazes in them (any order of words),
- * glazes, clays, firings and defects by name. Where nothing is found, words are read as the known ones nearest
- * to them.
+ * Looks a word up in everything: pieces by number, headwords by the glazes in them and the clays that they are proved
+ * on (any order of words), glazes, clays, firings and defects by name, pieces by their notes, makers and forms, firings
+ * by their remarks. Where nothing is found, words are read as the known ones nearest to them.
  *
  * @returns the answers, and the words as they were read
  */
@@ -29,7 +32,9 @@ export async function lookUp(base: Db, text: string): Promise<{ answers: Answer[
     .filter(Boolean)
     .slice(0, 6);
   if (words.length === 0) return { answers: [], read: '' };
-  const answers = await answersTo(base, text, words);
+  const named = await answersTo(base, text, words);
+  const noted = await notesOn(base, words, named.length ? NEWEST : null);
+  const answers = [...named, ...noted.filter(({ href }) => !named.some((one) => one.href === href))];
   if (answers.length > 0) return { answers, read: words.join(' ') };
   const read = meant(words, await knownWords(base));
   if (read.join(' ') === words.join(' ')) return { answers, read: read.join(' ') };
@@ -48,7 +53,7 @@ async function knownWords(base: Db): Promise<string[]> {
 async function answersTo(base: Db, text: string, words: readonly string[]): Promise<Answer[]> {
   const [pieces, entries, glazes, bodies, firings] = await Promise.all([
     piecesBy(base, text),
-    named(base, 'headword', 'text', words),
+    headwordsBy(base, words),
     named(base, 'glaze', 'name', words),
     named(base, 'body', 'name', words),
     firingsBy(base, words),
@@ -61,7 +66,7 @@ async function answersTo(base: Db, text: string, words: readonly string[]): Prom
     ...entries.map((row) => ({
       kind: 'entry' as const,
       text: row.label,
-      detail: 'entry',
+      detail: row.clay ? `entry, on ${row.clay}` : 'entry',
       href: `/entry/${row.id}`,
     })),
     ...glazes.map((row) => ({
@@ -104,24 +109,101 @@ async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   }));
 }
 
+/** What a word is within, for LIKE. */
+const within = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+
 function named(
   base: Db,
-  table: string,
-  column: string,
+  table: 'glaze' | 'body',
+  column: 'name',
   words: readonly string[],
 ): Promise<{ id: string; label: string }[]> {
   const query = base(table)
+    .whereNull('ended_at')
     .orderByRaw('char_length(??)', [column])
     .limit(EACH)
     .select('id', `${column} as label`);
-  if (table === 'headword')
-    void query.whereExists(
-      base('entry').whereRaw('entry.headword_id = headword.id').whereNotNull('entry.first_at'),
-    );
-  else void query.whereNull('ended_at');
-  for (const word of words.filter((w) => w !== 'over'))
-    void query.whereILike(column, `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  for (const word of words.filter((w) => w !== 'over')) void query.whereILike(column, within(word));
   return query;
+}
+
+/** Words that stand between names and say nothing. */
+const BETWEEN = new Set(['over', 'on']);
+
+/** Headwords that have all the words, in their own text or as the clay of an entry. */
+async function headwordsBy(
+  base: Db,
+  words: readonly string[],
+): Promise<{ id: string; label: string; clay: string | null }[]> {
+  const bodies = await base('body').select('id', 'name');
+  const said = words.filter((word) => !BETWEEN.has(word));
+  // A word that no headword could have: it is of a clay, and one clay has them all.
+  const ofClay = said.filter((word) => bodies.some(({ name }) => name.toLowerCase().includes(word)));
+  const clays = bodies.filter(({ name }) => ofClay.every((word) => name.toLowerCase().includes(word)));
+  const find = async (own: readonly string[], on: readonly string[] | null) => {
+    const entries = base('entry').whereRaw('entry.headword_id = headword.id').whereNotNull('entry.first_at');
+    if (on) void entries.join('ground', 'ground.id', 'entry.ground_id').whereIn('ground.body_id', [...on]);
+    const query = base('headword')
+      .whereExists(entries)
+      .orderByRaw('char_length(text)')
+      .limit(EACH)
+      .select('id', 'text as label');
+    for (const word of own) void query.whereILike('text', within(word));
+    return query;
+  };
+  const plain = await find(said, null);
+  const others = said.filter((word) => !ofClay.includes(word));
+  if (plain.length > 0 || ofClay.length === 0 || others.length === 0 || clays.length === 0)
+    return plain.map((row) => ({ ...row, clay: null }));
+  const onClay = await find(
+    others,
+    clays.map(({ id }) => id),
+  );
+  return onClay.map((row) => ({ ...row, clay: clays.map(({ name }) => name).join(' or ') }));
+}
+
+/**
+ * Pieces whose note, maker or form has all the words, and firings whose remarks have them, newest first.
+ *
+ * @param newest how many pieces are looked through; null for all
+ */
+async function notesOn(base: Db, words: readonly string[], newest: number | null): Promise<Answer[]> {
+  // A number alone asks for a piece, not for every note that has it.
+  if (words.every((word) => /^[\d-]+$/.test(word))) return [];
+  const some = base('piece').orderBy('number', 'desc').select('id');
+  if (newest !== null) void some.limit(newest);
+  const pieces = base('piece as p')
+    .join(some.as('n'), 'n.id', 'p.id')
+    .join('member as m', 'm.id', 'p.member_id')
+    .leftJoin('form as fm', 'fm.id', 'p.form_id')
+    .orderBy('p.number', 'desc')
+    .limit(EACH);
+  const firings = base('firing as f')
+    .join('kiln as k', 'k.id', 'f.kiln_id')
+    .orderBy('f.planned_on', 'desc')
+    .limit(EACH);
+  for (const word of words) {
+    void pieces.whereRaw("concat_ws(' ', p.note, m.name, p.form, fm.name) like ?", [within(word)]);
+    void firings.whereILike('f.remarks', within(word));
+  }
+  const [noted, remarked] = await Promise.all([
+    rowsOf<{ p: 'piece'; m: 'member' }>()(pieces, 'p.label', 'p.form', 'p.note', 'm.name'),
+    rowsOf<{ f: 'firing'; k: 'kiln' }>()(firings, 'f.id', 'k.name', 'f.number', 'f.remarks'),
+  ]);
+  return [
+    ...noted.map((row) => ({
+      kind: 'piece' as const,
+      text: row.label,
+      detail: [`${row.form} by ${row.name}`, row.note].filter(Boolean).join(': ').slice(0, 120),
+      href: `/pieces/${row.label}`,
+    })),
+    ...remarked.map((row) => ({
+      kind: 'firing' as const,
+      text: `${row.name} ${row.number}`,
+      detail: row.remarks.slice(0, 120),
+      href: `/firings/${row.id}`,
+    })),
+  ];
 }
 
 async function firingsBy(base: Db, words: readonly string[]): Promise<Answer[]> {

@@ -3,12 +3,13 @@ import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, type MouseEvent } from 'react';
 import type { ShelfPiece } from '@/records/firings';
-import { Choice } from '@/ui/kit';
+import { Choice, WordField } from '@/ui/kit';
 import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/silhouette';
+import { chosenBy } from '../model/byNumber';
 import css from './load.module.css';
 
 interface Props {
@@ -47,6 +48,10 @@ function groupsOf(pieces: readonly ShelfPiece[], bisque: boolean): Group[] {
 export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread, onShelf }: Props) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [shelf, setShelf] = useState(String(shelves));
+  // The piece that was turned last: with Shift all between it and the next one turn too.
+  const [last, setLast] = useState<string | null>(null);
+  const groups = groupsOf(pieces, bisque);
+  const order = groups.flatMap((group) => group.pieces.map(({ id }) => id));
   const there = pieces.filter(({ id }) => chosen.has(id));
   const turn = (ids: readonly string[], on: boolean) => {
     const next = new Set(chosen);
@@ -54,6 +59,14 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
       if (on) next.add(id);
       else next.delete(id);
     setChosen(next);
+  };
+  const turnTo = (id: string, on: boolean, isRange: boolean) => {
+    const [from, to] = [order.indexOf(last ?? id), order.indexOf(id)].sort((a, b) => a - b) as [
+      number,
+      number,
+    ];
+    turn(isRange ? order.slice(Math.max(0, from), to + 1) : [id], on);
+    setLast(id);
   };
   const put = async (work: Promise<boolean>) => {
     if (await work) setChosen(new Set());
@@ -66,7 +79,8 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
           No piece is waiting. <Link href="/pieces/new">Log a new piece.</Link>
         </p>
       )}
-      {groupsOf(pieces, bisque).map(({ name, href, pieces: own }) => {
+      {pieces.length > 0 && <ByNumber pieces={pieces} onChoose={(ids) => turn(ids, true)} />}
+      {groups.map(({ name, href, pieces: own }) => {
         const all = own.every(({ id }) => chosen.has(id));
         const due = own
           .map(({ dueOn }) => dueOn)
@@ -93,7 +107,7 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
                   key={piece.id}
                   piece={piece}
                   on={chosen.has(piece.id)}
-                  onTurn={(on) => turn([piece.id], on)}
+                  onTurn={(on, isRange) => turnTo(piece.id, on, isRange)}
                 />
               ))}
             </ul>
@@ -139,6 +153,47 @@ export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread
   );
 }
 
+/** Chooses pieces by their numbers: "12-40, 55". */
+function ByNumber({
+  pieces,
+  onChoose,
+}: {
+  readonly pieces: readonly ShelfPiece[];
+  readonly onChoose: (ids: readonly string[]) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const [answer, setAnswer] = useState('');
+  const choose = () => {
+    const { ids, missing, wrong } = chosenBy(typed, pieces);
+    onChoose(ids);
+    setAnswer(
+      [
+        `${ids.length} chosen`,
+        ...(missing.length ? [`not waiting: ${missing.join(', ')}`] : []),
+        ...(wrong.length ? [`no number: ${wrong.join(', ')}`] : []),
+      ].join('; '),
+    );
+    setTyped([...missing, ...wrong].join(', '));
+  };
+  return (
+    <form
+      className={css.byNumber}
+      onSubmit={(event) => {
+        event.preventDefault();
+        choose();
+      }}
+    >
+      <WordField label="Choose by number" value={typed} onChange={setTyped} placeholder="12-40, 55" />
+      <Button type="submit" disabled={!typed.trim()}>
+        Choose
+      </Button>
+      <p role="status" className="small">
+        {answer}
+      </p>
+    </form>
+  );
+}
+
 /** The name of a group; dragged onto a shelf it brings all its pieces. */
 function GroupHead({ name, href, ids }: { name: string; href: string | null; ids: readonly string[] }) {
   const { setNodeRef, listeners, transform } = useDraggable({ id: `group ${name}`, data: { ids } });
@@ -157,7 +212,13 @@ function GroupHead({ name, href, ids }: { name: string; href: string | null; ids
   );
 }
 
-function Waits({ piece, on, onTurn }: { piece: ShelfPiece; on: boolean; onTurn: (on: boolean) => void }) {
+interface WaitsProps {
+  readonly piece: ShelfPiece;
+  readonly on: boolean;
+  readonly onTurn: (on: boolean, isRange: boolean) => void;
+}
+
+function Waits({ piece, on, onTurn }: WaitsProps) {
   const { setNodeRef, listeners, transform } = useDraggable({ id: piece.id });
   return (
     <li>
@@ -173,7 +234,9 @@ function Waits({ piece, on, onTurn }: { piece: ShelfPiece; on: boolean; onTurn: 
         <input
           type="checkbox"
           checked={on}
-          onChange={(event) => onTurn(event.target.checked)}
+          onChange={(event) =>
+            onTurn(event.target.checked, (event.nativeEvent as unknown as MouseEvent).shiftKey)
+          }
           aria-label={piece.label}
         />
         <span className={css.drawn}>
