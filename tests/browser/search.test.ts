@@ -20,6 +20,10 @@ test('the search field finds as you type, says which answer is active, and goes 
   await page.waitForURL(`**${href}`);
   await expect(field).toHaveValue('');
 
+  // Notes are looked through too.
+  await field.pressSequentially('signal box table');
+  await expect(options.first()).toContainText('platter by');
+  await page.keyboard.press('Escape');
   await field.pressSequentially('no such thing');
   await expect(page.getByText('Nothing called “no such thing”.')).toBeVisible();
   await page.keyboard.press('Escape');

@@ -13,7 +13,8 @@ import {
   setFullness,
 } from '@/records/firings';
 import { saveGlaze, setVersionInUse } from '@/records/materials';
-import { writeOpening } from '@/records/openings';
+import { firedAgain } from '@/records/clinic';
+import { openingOf, writeOpening } from '@/records/openings';
 import { folderStore, fromJson, newId, reserveNumbers } from '@/records/platform';
 import { correctPiece, piecePage, relayStalePieces, savePieces, type CoatDraft } from '@/records/pieces';
 import { dip, emptyFiring, fired, freshStudio, plainGlaze, readAll, tile, type Studio } from './studio';
@@ -71,6 +72,48 @@ test('a vase with a lustre rim: only the rim and what touches it know of the lus
     ['6', 1],
     ['6', 2],
   ]);
+});
+
+test('what firing again did to a defect is told where it had been, and the opening says why a piece came back', async () => {
+  const { glazes } = studio;
+  const three = [1, 2, 3].map(() =>
+    tile(studio, [dip(glazes.Limewash, 0, 0.4), dip(glazes.Sleeper, 0.5, 1)]),
+  );
+  const { firingId, ids } = await fired(studio, three);
+  const bad = (severity: 2 | 3) => ({
+    defects: [{ defect: 'dunting', severity, place: 'everywhere' }] as const,
+  });
+  // On its upper zone; the third shows it only when looked for.
+  await readAll(studio, firingId, (n, zone) =>
+    zone.from < 0.5
+      ? {}
+      : n < 2
+        ? bad(3)
+        : { defects: [{ defect: 'dunting', severity: 1, place: 'everywhere' }] },
+  );
+  const again = await refire(ids[0]!, { kind: 'refire' });
+  expect((await openingOf(studio.base, again)).pieces[0]!.cameBack).toEqual(['dunting']);
+  // Elsewhere it is another matter: gone where it was.
+  await readAll(studio, again, (_, zone) => (zone.from < 0.5 && zone.to <= 0.5 ? bad(2) : {}));
+  const glazed = await refire(ids[1]!, { kind: 'refire' }, [dip(glazes.Limewash, 0.5, 1)]);
+  await readAll(studio, glazed, () => bad(2));
+  const third = await refire(ids[2]!, { kind: 'refire' });
+  expect((await openingOf(studio.base, third)).pieces[0]!.cameBack).toEqual([]);
+  await readAll(studio, third);
+  const found = (await firedAgain(studio.base, 'dunting')).filter(({ pieceId }) => ids.includes(pieceId));
+  const told = found.map(({ pieceId, firingId: by, isGlazed, before, after }) => [
+    ...[ids.indexOf(pieceId), by === again ? 'again' : 'glazed', isGlazed, before, after],
+  ]);
+  expect(told).toEqual(
+    expect.arrayContaining([
+      [0, 'again', false, 3, 0],
+      [1, 'glazed', true, 3, 2],
+    ]),
+  );
+  expect(told).toHaveLength(2);
+  // What its maker wanted is no fault.
+  await studio.base('piece').where({ id: ids[0]! }).update({ wanted: '["dunting"]' });
+  expect((await firedAgain(studio.base, 'dunting')).map(({ pieceId }) => pieceId)).not.toContain(ids[0]);
 });
 
 test('a reduction pot refired in oxidation is a sense of its own, filed where its glaze was made', async () => {

@@ -1,4 +1,5 @@
 export { common } from './common';
+export { curesOf, type Cure, type FiredAgain } from './cures';
 export {
   CAUSES,
   causeOf,

@@ -8,6 +8,7 @@ export {
   openCase,
   stacksOfOpenCases,
 } from './cases';
+export { firedAgain } from './cures';
 export { type DefectProof, pieceCase, type PieceCase, piecesWith } from './clinic';
 export { firedZones } from './firedZones';
 export { studioRecord } from './natural';

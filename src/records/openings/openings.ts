@@ -6,7 +6,7 @@ import { defectsOf } from '@/records/dictionary/entries';
 import { firingById, type Firing } from '@/records/firings/firings';
 import { photosOf, type StoredPhoto } from '@/records/pieces/photos';
 import { piecesById, zonesWith, type FiredZone, type ListedPiece } from '@/records/pieces/piecePages';
-import { readingsOf } from './readings';
+import { readingsOf, type StoredReading } from './readings';
 import { repairsOf, type ShelfRepair } from './shelfRepairs';
 
 /** A zone at an opening, with what the dictionary expects of it. */
@@ -36,6 +36,8 @@ export interface OpeningPiece extends ListedPiece {
   readonly twinKey: string;
   /** The newest twin that was read at the same cone and atmosphere. */
   readonly twin: { readonly label: string; readonly zones: readonly TwinZone[] } | null;
+  /** Plain faults that it showed after its firing before this; none in what a device kept from an earlier release. */
+  readonly cameBack?: readonly string[];
 }
 
 /** Everything an opening needs, so that it can be walked through without a network. */
@@ -79,6 +81,11 @@ export async function openingPieces(
       state,
       photos: own,
       ...twins.get(piece_id)!,
+      cameBack: cameBack(
+        readings.filter(({ pieceId }) => pieceId === piece_id),
+        firing.id,
+        pieces.get(piece_id)!.wanted,
+      ),
       zones: ownZones.map(({ summary, entrySwatch, entryColour, ...zone }) => ({
         ...zone,
         readings: readings.filter((reading) => reading.zoneId === zone.id && !reading.ended),
@@ -88,6 +95,25 @@ export async function openingPieces(
       })),
     };
   });
+}
+
+/**
+ * Why a piece is in the kiln again: what it plainly showed after the last firing that was read before this one.
+ *
+ * @param readings of the piece, the newest first
+ * @param wanted effects, which are no faults
+ */
+function cameBack(
+  readings: readonly StoredReading[],
+  firingId: string,
+  wanted: readonly string[],
+): string[] {
+  const standing = readings.filter(({ stage, ended }) => stage === 'after' && !ended);
+  const read = standing.find((one) => one.firingId === firingId);
+  const before = standing.filter((one) => one.firingId !== firingId && (!read || one.at < read.at));
+  const last = before.filter((one) => one.firingId === before[0]!.firingId);
+  const plain = last.flatMap(({ defects }) => defects.filter(({ severity }) => severity >= 2));
+  return [...new Set(plain.map(({ defect }) => defect))].filter((defect) => !wanted.includes(defect));
 }
 
 /** The newest read twin of each piece at the same cone and atmosphere. */

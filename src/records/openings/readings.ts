@@ -223,6 +223,8 @@ async function setFate(
 
 export interface StoredReading {
   readonly id: string;
+  readonly pieceId: string;
+  readonly firingId: string;
   readonly zoneId: string;
   readonly stage: 'before' | 'after';
   readonly surface: string | null;
@@ -254,6 +256,8 @@ export async function readingsOf(base: Db, pieceIds: readonly string[]): Promise
   );
   return rows.map((row) => ({
     id: row.id,
+    pieceId: row.piece_id,
+    firingId: row.firing_id,
     zoneId: row.zone_id,
     stage: row.stage,
     surface: row.surface,

@@ -1,3 +1,4 @@
+import type { Cure } from '@/core/clinic';
 import { shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
 import type { Series } from '@/records/clinic';
 
@@ -52,4 +53,19 @@ export function riseWords({ by, watched, newBatches }: Series, { at, before, aft
 /** A share of belief as it is read: nothing that is possible is called nought. */
 export function percentWords(share: number): string {
   return share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
+}
+
+/**
+ * What firing again did to a defect, in words.
+ *
+ * @example cureWords(cure) // 'Fired again as it was: gone on 5 of 7 (29 to 96 %); 1 better, 1 the same'
+ */
+export function cureWords({ isGlazed, gone, better, same, worse }: Cure): string {
+  const others = [
+    ...(better ? [`${better} better`] : []),
+    ...(same ? [`${same} the same`] : []),
+    ...(worse ? [`${worse} worse`] : []),
+  ].join(', ');
+  const how = isGlazed ? 'Glazed again and fired' : 'Fired again as it was';
+  return `${how}: gone on ${shareWords(gone)}${others ? `; ${others}` : ''}`;
 }

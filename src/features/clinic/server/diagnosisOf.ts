@@ -1,9 +1,10 @@
 import 'server-only';
-import { closedCauseWords, common, rank, type CauseId, type Evidence } from '@/core/clinic';
+import { closedCauseWords, common, curesOf, rank, type CauseId, type Evidence } from '@/core/clinic';
 import { defectOf, type DefectId } from '@/core/vocabulary';
 import { fisherTwoSided, shareOverFirings, type FiredZoneFacts, type Proportion } from '@/core/evidence';
 import {
   findCaseSubject,
+  firedAgain,
   type CaseSubject,
   listCases,
   pieceCase,
@@ -47,13 +48,14 @@ export async function diagnosisOf(
   const about = await findCaseSubject(base, subject.about);
   const proofs = await piecesWith(base, defect, about);
   const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
-  const [pieces, { zones, experiments }, closed, book] = await Promise.all([
+  const [pieces, { zones, experiments }, closed, book, again] = await Promise.all([
     Promise.all(
       [...new Set(labels)].slice(0, ALIKE).map((label) => nullIfNotFound(pieceCase(base, label, defect))),
     ),
     studioRecord(base, defect),
     listCases(base, { open: false, defect }),
     studioBook(base),
+    firedAgain(base, defect),
   ]);
   const shelves = about?.kind === 'firing' ? byShelf(zones, about) : [];
   const known = pieces.filter((piece) => piece !== null);
@@ -80,6 +82,7 @@ export async function diagnosisOf(
     ranking,
     shelves,
     experiments: concerning(experiments, found, about),
+    cures: curesOf(again),
     earlier: closed.map(({ id, number, cause, causeWords, helped }) => ({
       id,
       number,

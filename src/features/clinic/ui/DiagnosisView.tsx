@@ -79,7 +79,12 @@ export function DiagnosisView(props: Props) {
       </section>
       <div className={css.voices}>
         <ToldVoice defect={defect} evidence={evidence} told={told} at={here} />
-        <TilesVoice experiments={props.experiments} shelves={props.shelves} earlier={props.earlier} />
+        <TilesVoice
+          experiments={props.experiments}
+          shelves={props.shelves}
+          cures={props.cures}
+          earlier={props.earlier}
+        />
         <RecordVoice
           defect={defect}
           found={found}

@@ -1,14 +1,14 @@
 import { heldText } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
-import { askNext, foundWords, type Evidence } from '@/core/clinic';
+import { askNext, foundWords, type Cure, type Evidence } from '@/core/clinic';
 import { defectName, type Defect } from '@/core/vocabulary';
 import { shareWords, type NaturalExperiment, type Proportion } from '@/core/evidence';
 import type { DefectProof, PieceCase } from '@/records/clinic';
 import { LinkButton } from '@/ui/LinkButton';
 import css from './clinic.module.css';
 import { evidenceFromAnswers, type GivenAnswer } from '../model/answers';
-import { experimentWords, reachedWords, worthWords } from '../model/words';
+import { cureWords, experimentWords, reachedWords, worthWords } from '../model/words';
 
 /** Questions shown at a time. */
 const ASKED = 3;
@@ -65,11 +65,14 @@ export function ToldVoice({
 export function TilesVoice({
   experiments,
   shelves,
+  cures,
   earlier,
 }: {
   experiments: readonly NaturalExperiment[];
   /** Pieces with the defect on each shelf of the firing that is asked about; empty when none is. */
   shelves: readonly (readonly [string, Proportion])[];
+  /** What firing again did to it. */
+  cures: readonly Cure[];
   /** What earlier cases of this defect ended with. */
   earlier: readonly { readonly id: string; readonly number: number; readonly words: string }[];
 }) {
@@ -101,6 +104,16 @@ export function TilesVoice({
           </li>
         ))}
       </ul>
+      {cures.length > 0 && (
+        <>
+          <h3>Fired again</h3>
+          <ul className={css.told}>
+            {cures.map((cure) => (
+              <li key={String(cure.isGlazed)}>{cureWords(cure)}</li>
+            ))}
+          </ul>
+        </>
+      )}
       {earlier.length > 0 && (
         <>
           <h3>Your closed cases of this</h3>

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
 import { hasRelief, textureAt } from '@/core/coats';
-import { MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
+import { defectName, MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, ReadingDraft } from '@/records/openings';
 import { ColourField } from '@/ui/kit';
 import { DefectPick } from './DefectPick';
@@ -92,6 +92,11 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             {state !== 'loaded' && `, ${state}${said.fate ? `: ${said.fate}` : ''}`}
           </small>
         </h1>
+        {piece.cameBack && piece.cameBack.length > 0 && (
+          <p className={css.back}>
+            Came back for {piece.cameBack.map(defectName).join(', ')}: say what is still there.
+          </p>
+        )}
         <div className={css.figure}>
           <PressDrawing
             piece={piece}
