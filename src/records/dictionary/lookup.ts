@@ -140,7 +140,10 @@ async function headwordsBy(
   // A word that no headword could have: it is of a clay, and one clay has them all.
   const ofClay = said.filter((word) => bodies.some(({ name }) => name.toLowerCase().includes(word)));
   const clays = bodies.filter(({ name }) => ofClay.every((word) => name.toLowerCase().includes(word)));
-  const find = async (own: readonly string[], on: readonly string[] | null) => {
+  const find = async (
+    own: readonly string[],
+    on: readonly string[] | null,
+  ): Promise<{ id: string; label: string }[]> => {
     const entries = base('entry').whereRaw('entry.headword_id = headword.id').whereNotNull('entry.first_at');
     if (on) void entries.join('ground', 'ground.id', 'entry.ground_id').whereIn('ground.body_id', [...on]);
     const query = base('headword')

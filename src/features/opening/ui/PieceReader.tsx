@@ -92,11 +92,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             {state !== 'loaded' && `, ${state}${said.fate ? `: ${said.fate}` : ''}`}
           </small>
         </h1>
-        {piece.cameBack && piece.cameBack.length > 0 && (
-          <p className={css.back}>
-            Came back for {piece.cameBack.map(defectName).join(', ')}: say what is still there.
-          </p>
-        )}
+        <CameBack faults={piece.cameBack ?? []} />
         <div className={css.figure}>
           <PressDrawing
             piece={piece}
@@ -288,4 +284,12 @@ function useSwipe(onStep: (by: 1 | -1) => void) {
       if (Math.abs(dx) > 70 && Math.abs(dx) > 2 * Math.abs(dy)) onStep(dx < 0 ? 1 : -1);
     },
   };
+}
+
+/** Why a piece was fired again. */
+function CameBack({ faults }: { readonly faults: readonly string[] }) {
+  if (faults.length === 0) return null;
+  return (
+    <p className={css.back}>Came back for {faults.map(defectName).join(', ')}: say what is still there.</p>
+  );
 }
