@@ -32,7 +32,7 @@ test('a kiln of 24 is opened with one thumb, most of it without a network, besid
   const link = page
     .getByRole('region', { name: 'Number Two' })
     .getByRole('row')
-    .filter({ has: page.getByRole('link', { name: '30', exact: true }) })
+    .filter({ has: page.getByRole('link', { name: '32', exact: true }) })
     .getByRole('link', { name: 'Open', exact: true });
   const path = (await link.getAttribute('href'))!;
   const firingId = path.split('/')[2]!;
