@@ -103,11 +103,7 @@ export async function openingPieces(
  * @param readings of the piece, the newest first
  * @param wanted effects, which are no faults
  */
-function cameBack(
-  readings: readonly StoredReading[],
-  firingId: string,
-  wanted: readonly string[],
-): string[] {
+function cameBack(readings: readonly StoredReading[], firingId: string, wanted: readonly string[]): string[] {
   const standing = readings.filter(({ stage, ended }) => stage === 'after' && !ended);
   const read = standing.find((one) => one.firingId === firingId);
   const before = standing.filter((one) => one.firingId !== firingId && (!read || one.at < read.at));
