@@ -1,4 +1,4 @@
-import type { DefectId } from '../vocabulary';
+import { PLAIN_SEVERITY, type DefectId } from '../vocabulary';
 import { deltaE00, type Lab } from '../colour';
 
 /** What was seen on one zone, as far as it matters for agreement between twins. */
@@ -142,7 +142,7 @@ export function agreementOf(all: readonly Seen[]): Agreement {
 }
 
 function plainDefects(proof: Seen): DefectId[] {
-  return proof.defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defect);
+  return proof.defects.filter(({ severity }) => severity >= PLAIN_SEVERITY).map(({ defect }) => defect);
 }
 
 function countDefects(seen: readonly Seen[]): Agreement['defects'] {

@@ -1,7 +1,7 @@
 import { millimetres, text, type Message } from '../units';
 import { labOf } from '../colour';
 import type { Agreement } from './agreement';
-import { defectName } from '../vocabulary';
+import { PLAIN_SEVERITY, defectName } from '../vocabulary';
 
 /** A dictionary description in plain words. */
 export interface Description {
@@ -59,7 +59,9 @@ export function showsWords({
   readonly surface: string | null;
   readonly defects: readonly { readonly defect: string; readonly severity: number }[];
 }): string {
-  const plain = defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defectName(defect));
+  const plain = defects
+    .filter(({ severity }) => severity >= PLAIN_SEVERITY)
+    .map(({ defect }) => defectName(defect));
   return [surface, plain.length ? plain.join(' and ') : 'sound'].filter(Boolean).join(', ');
 }
 

@@ -2,7 +2,7 @@ import { figures } from '../units';
 import { deltaE00 } from '../colour';
 import { agreementOf, byPiece, type Agreement, type Seen } from './agreement';
 import { showsWords } from './describe';
-import { defectName, MOVEMENTS } from '../vocabulary';
+import { PLAIN_SEVERITY, defectName, MOVEMENTS } from '../vocabulary';
 
 /** A zone as it came out, and the proofs its entry had before. */
 export interface CameOut {
@@ -120,7 +120,7 @@ function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): Found[] 
 }
 
 function defectSurprises(seen: Seen, promised: Agreement): Found[] {
-  const plain = seen.defects.filter(({ severity }) => severity >= 2);
+  const plain = seen.defects.filter(({ severity }) => severity >= PLAIN_SEVERITY);
   const n = promised.proofs;
   const came = plain.map(({ defect }): Found => {
     const count = promised.defects.find((one) => one.defect === defect)?.count ?? 0;

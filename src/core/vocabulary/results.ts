@@ -28,6 +28,9 @@ export type Place = (typeof PLACES)[number];
 export const SEVERITIES = [1, 2, 3] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
+/** From this severity on a defect is plain, and counts. */
+export const PLAIN_SEVERITY: Severity = 2;
+
 /** Whether a reading was made on the raw glaze or after a firing. */
 export const READING_STAGES = ['before', 'after'] as const;
 export type ReadingStage = (typeof READING_STAGES)[number];

@@ -3,7 +3,14 @@ import { type JoinedRow, type Maybe, firstOf } from '@/records/platform/joins';
 import { expansionOf } from '@/core/chemistry';
 import { evidenceOf, type Evidence } from '@/core/clinic';
 import { coreCoat, groundOf, isOnPlaceOf, middleOf } from '@/core/coats';
-import { formShape, reachMm, REDUCTIONS, type DefectId, type Fullness } from '@/core/vocabulary';
+import {
+  PLAIN_SEVERITY,
+  formShape,
+  reachMm,
+  REDUCTIONS,
+  type DefectId,
+  type Fullness,
+} from '@/core/vocabulary';
 import { heatWork } from '@/core/firing';
 import { curveOf, eventsOf } from '@/records/firings/logs';
 import type { ZonePlace } from '@/core/photo';
@@ -30,7 +37,7 @@ export interface PieceCase {
 
 const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
 const defectOn = (zone: FiredZone, defect: DefectId) =>
-  live(zone)?.defects.find((one) => one.defect === defect && one.severity >= 2);
+  live(zone)?.defects.find((one) => one.defect === defect && one.severity >= PLAIN_SEVERITY);
 
 /**
  * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, cooling, bucket,
@@ -153,7 +160,7 @@ async function neighboursWith(
       (join) => void join.on('fp.firing_id', 'r.firing_id').andOn('fp.piece_id', 'r.piece_id'),
     )
     .where({ 'd.defect': defect, 'r.firing_id': firingId, 'fp.shelf': shelf, 'r.stage': 'after' })
-    .where('d.severity', '>=', 2)
+    .where('d.severity', '>=', PLAIN_SEVERITY)
     .whereNot('r.piece_id', pieceId)
     .whereNull('r.ended_at')
     .countDistinct({ pieces: 'r.piece_id' })
@@ -182,7 +189,10 @@ async function counted(base: Db, entries: (query: Knex.QueryBuilder) => unknown,
     .leftJoin(
       'reading_defect as d',
       (join) =>
-        void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+        void join
+          .on('d.reading_id', 'r.id')
+          .andOnVal('d.defect', defect)
+          .andOnVal('d.severity', '>=', PLAIN_SEVERITY),
     )
     .whereNull('z.ended_at')
     .whereNot('z.piece_id', but)
@@ -252,7 +262,7 @@ export async function piecesWith(
     .join('piece as p', 'p.id', 'z.piece_id')
     .leftJoin('photo as ph', 'ph.id', 'p.photo_id')
     .where({ 'd.defect': defect })
-    .where('d.severity', '>=', 2)
+    .where('d.severity', '>=', PLAIN_SEVERITY)
     .whereNull('r.ended_at')
     .whereNull('z.ended_at')
     .modify((query) => void (about && narrowToSubject(query, about)))

@@ -1,10 +1,7 @@
 import type { FiredAgain } from '@/core/clinic';
-import type { Side } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, type Side } from '@/core/vocabulary';
 import { NOT_WANTED } from '@/records/dictionary/wanted';
 import type { Db } from '@/records/platform/db';
-
-/** A defect from this severity on is plain. */
-const PLAIN = 2;
 
 /** One zone as it was read after a firing. */
 interface ReadZone {
@@ -29,7 +26,7 @@ export async function firedAgain(base: Db, defect: string): Promise<FiredAgain[]
     .join('reading_defect as d', 'd.reading_id', 'r.id')
     .join('piece as p', 'p.id', 'r.piece_id')
     .where({ 'd.defect': defect, 'r.stage': 'after' })
-    .where('d.severity', '>=', PLAIN)
+    .where('d.severity', '>=', PLAIN_SEVERITY)
     .whereNull('r.ended_at')
     .whereRaw(NOT_WANTED)
     // Most pieces are fired once.
@@ -78,7 +75,7 @@ export async function firedAgain(base: Db, defect: string): Promise<FiredAgain[]
 
 /** What a piece showed again where it had plainly shown a defect; null where that was not read. */
 function compared(before: readonly ReadZone[], after: readonly ReadZone[]): FiredAgain | null {
-  const shown = before.filter(({ severity }) => (severity ?? 0) >= PLAIN);
+  const shown = before.filter(({ severity }) => (severity ?? 0) >= PLAIN_SEVERITY);
   const again = after.filter((zone) => shown.some((one) => isOver(one, zone)));
   if (shown.length === 0 || again.length === 0) return null;
   const worst = (zones: readonly ReadZone[]) => Math.max(...zones.map(({ severity }) => severity ?? 0));

@@ -1,6 +1,6 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Stack } from '@/core/coats';
-import type { DefectId } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, type DefectId } from '@/core/vocabulary';
 import type { FiredZoneFacts } from '@/core/evidence';
 import { coolingOf, sideOfTarget, type Segment } from '@/core/firing';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -34,7 +34,10 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
         .leftJoin(
           'reading_defect as d',
           (join) =>
-            void join.on('d.reading_id', 'r.id').andOnVal('d.defect', defect).andOnVal('d.severity', '>=', 2),
+            void join
+              .on('d.reading_id', 'r.id')
+              .andOnVal('d.defect', defect)
+              .andOnVal('d.severity', '>=', PLAIN_SEVERITY),
         )
         .whereNull('z.ended_at')
         .orderBy('r.at', 'desc')

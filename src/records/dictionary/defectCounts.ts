@@ -1,4 +1,4 @@
-import { ITSELF, PIECE_FAULT_IDS } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, ITSELF, PIECE_FAULT_IDS } from '@/core/vocabulary';
 import { NOT_WANTED } from './wanted';
 import type { Db } from '@/records/platform/db';
 
@@ -19,7 +19,7 @@ export async function defectCounts(base: Db): Promise<Map<string, DefectCount[]>
     .join('headword as h', 'h.id', 'e.headword_id')
     .whereNull('r.ended_at')
     .whereRaw(NOT_WANTED)
-    .where('d.severity', '>=', 2)
+    .where('d.severity', '>=', PLAIN_SEVERITY)
     .whereNot('d.place', ITSELF)
     .whereNotIn('d.defect', PIECE_FAULT_IDS)
     .groupBy('d.defect', 'h.id', 'h.text')

@@ -1,6 +1,6 @@
 import { rowsOf } from '@/records/platform/joins';
 import { coneNear, hitTarget, suggestAtmosphere, type AtmosphereSuggestion } from '@/core/firing';
-import type { Cone } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, type Cone } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
 import { eventsOf, probeOf } from './logs';
@@ -56,7 +56,7 @@ async function coloursOf(base: Db, firingId: string) {
           void join
             .on('d.reading_id', 'r.id')
             .andOnVal('d.defect', 'colour-shift')
-            .andOnVal('d.severity', '>=', 2),
+            .andOnVal('d.severity', '>=', PLAIN_SEVERITY),
       )
       .where({ 'z.firing_id': firingId })
       .whereNull('z.ended_at')

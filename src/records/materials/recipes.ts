@@ -1,4 +1,4 @@
-import { ITSELF, PIECE_FAULT_IDS, type DefectId } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, ITSELF, PIECE_FAULT_IDS, type DefectId } from '@/core/vocabulary';
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { Line } from '@/core/chemistry';
 import { recordChange } from '@/records/platform/changes';
@@ -70,7 +70,7 @@ async function resultsOf(base: Db, glazeId: string): Promise<Map<string, Results
     );
   const defects = await zonesOfGlaze(base, glazeId)
     .join('reading_defect as d', 'd.reading_id', 'r.id')
-    .where('d.severity', '>=', 2)
+    .where('d.severity', '>=', PLAIN_SEVERITY)
     .whereNot('d.place', ITSELF)
     .whereNotIn('d.defect', PIECE_FAULT_IDS)
     .groupBy('v.id', 'd.defect')

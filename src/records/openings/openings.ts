@@ -1,5 +1,5 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { Side } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, type Side } from '@/core/vocabulary';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
@@ -108,7 +108,7 @@ function cameBack(readings: readonly StoredReading[], firingId: string, wanted: 
   const read = standing.find((one) => one.firingId === firingId);
   const before = standing.filter((one) => one.firingId !== firingId && (!read || one.at < read.at));
   const last = before.filter((one) => one.firingId === before[0]!.firingId);
-  const plain = last.flatMap(({ defects }) => defects.filter(({ severity }) => severity >= 2));
+  const plain = last.flatMap(({ defects }) => defects.filter(({ severity }) => severity >= PLAIN_SEVERITY));
   return [...new Set(plain.map(({ defect }) => defect))].filter((defect) => !wanted.includes(defect));
 }
 

@@ -1,3 +1,4 @@
+import { PLAIN_SEVERITY } from '@/core/vocabulary';
 import {
   shareOverFirings,
   surprisesOf,
@@ -120,7 +121,7 @@ function plainDefects({ zones }: OpeningPiece): Set<string> {
   return new Set(
     zones.flatMap((zone) =>
       zone.readings.flatMap((reading) =>
-        reading.defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defect),
+        reading.defects.filter(({ severity }) => severity >= PLAIN_SEVERITY).map(({ defect }) => defect),
       ),
     ),
   );

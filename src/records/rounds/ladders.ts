@@ -1,3 +1,4 @@
+import { PLAIN_SEVERITY } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
 import type { RungOutcome } from '@/core/clinic';
 import { type Db, fromJson } from '@/records/platform/db';
@@ -31,7 +32,7 @@ export async function firedRungs(base: Db, bodyId: string): Promise<FiredRung[]>
         void join
           .on('d.reading_id', 's.id')
           .andOnVal('d.defect', 'crazing')
-          .andOn('d.severity', '>=', base.raw('?', [PLAIN])),
+          .andOn('d.severity', '>=', base.raw('?', [PLAIN_SEVERITY])),
     )
     .where({ 'r.kind': 'crazing', 'c.body_id': bodyId })
     .whereNull('r.ended_at')
@@ -54,6 +55,3 @@ export async function firedRungs(base: Db, bodyId: string): Promise<FiredRung[]>
     crazed,
   }));
 }
-
-/** A defect from this severity on is plain. */
-const PLAIN = 2;

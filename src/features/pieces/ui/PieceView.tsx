@@ -3,7 +3,7 @@ import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { whereWords, stackWords, rimFirst } from '@/core/coats';
-import { defectName } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, defectName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay, studioTime } from '@/core/time';
 import { DefectLine } from '@/ui/DefectLine';
@@ -223,7 +223,7 @@ function ZoneResult({
   piece: PiecePage;
 }) {
   const plain = (zone.readings.find((reading) => !reading.ended)?.defects ?? []).filter(
-    ({ severity }) => severity >= 2,
+    ({ severity }) => severity >= PLAIN_SEVERITY,
   );
   const live = zone.readings.find((reading) => !reading.ended);
   const before = zone.readings.filter((reading) => reading.ended);

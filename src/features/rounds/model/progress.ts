@@ -1,4 +1,4 @@
-import { ROUND_STEPS, type RoundStep } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, ROUND_STEPS, type RoundStep } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 
 export type StepCounts = Readonly<Partial<Record<RoundStep, number>>>;
@@ -58,6 +58,6 @@ function seenOn({ surface, movement, defects }: RoundCell['pieces'][number]): st
   return [
     ...(surface ? [surface] : []),
     ...(movement && movement !== 'stable' ? [movement] : []),
-    ...defects.filter((one) => one.severity >= 2).map((one) => one.defect),
+    ...defects.filter((one) => one.severity >= PLAIN_SEVERITY).map((one) => one.defect),
   ];
 }
