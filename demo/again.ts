@@ -29,21 +29,21 @@ export const AGAIN_FIRINGS: readonly PlannedFiring[] = [
     state: 'closed',
     segments: PROGRAMMES['Cone 6, slow end'],
     programme: '',
-    remarks: 'Pitted and pinholed ones once more, a little slower.',
+    remarks: 'Pitted ware once more, as it was.',
   },
 ];
 
 /** Mugs of the story that get a line of lustre. */
 const LUSTRED = 2;
 
-/** Tests that were worst and go in again; later ones still wait. */
+/** Pitted ware that goes in again. */
 const REFIRED = 4;
 
 type Load = readonly (readonly [PlannedPiece, string])[];
 
 /** What goes into a firing of pieces that were fired before. */
 export async function loadAgain(base: Db, studio: Studio, key: string): Promise<Load> {
-  return key === 'lustre' ? lustred(base, studio) : refired(base, studio);
+  return key === 'lustre' ? lustred(base, studio) : refired(base);
 }
 
 async function lustred(base: Db, studio: Studio): Promise<Load> {
@@ -67,18 +67,23 @@ async function lustred(base: Db, studio: Studio): Promise<Load> {
   return storiesOf(pieces);
 }
 
-async function refired(base: Db, studio: Studio): Promise<Load> {
-  const waiting = await base('piece as p')
-    .where({ fate: 'refire', body_id: studio.bodies.get('Cutting Red')! })
-    .orderBy('number')
-    .limit(REFIRED)
-    .select('id');
-  return storiesOf(
-    await piecesById(
-      base,
-      waiting.map(({ id }) => id),
-    ),
+async function refired(base: Db): Promise<Load> {
+  const pitted = await base('reading as r')
+    .join('reading_defect as d', 'd.reading_id', 'r.id')
+    .join('piece as p', 'p.id', 'r.piece_id')
+    .where({ 'd.defect': 'pitting' })
+    .where('d.severity', '>=', 2)
+    .whereIn('p.form', ['cup', 'bowl', 'ring strip'])
+    .whereNot('p.fate', 'discard')
+    .orderBy('p.number')
+    .distinct('p.id', 'p.number')
+    .limit(REFIRED);
+  const pieces = await piecesById(
+    base,
+    pitted.map(({ id }) => id),
   );
+  if (pieces.length < REFIRED) throw new Error(`only ${pieces.length} pitted pieces to fire again`);
+  return storiesOf(pieces);
 }
 
 function storiesOf(pieces: Awaited<ReturnType<typeof piecesById>>): Load {

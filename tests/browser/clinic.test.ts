@@ -28,6 +28,12 @@ test('a student tells blisters from pits by look, and gets the first cause and w
   ).toBeVisible();
   await page.getByText('Undo last answer').click();
   await expect(told.getByText('Only where two glazes lie over each other?')).toBeVisible();
+
+  // Pitted ware went in once more, in one firing.
+  await page.goto('/clinic/pitting');
+  await expect(page.getByRole('region', { name: 'What your tiles say' })).toContainText(
+    /Fired again as it was: gone on \d of 4, one firing/,
+  );
 });
 
 test('a technician sees from a piece that the carbide glaze pits where thick, with the numbers, and closes the case', async ({

@@ -81,7 +81,7 @@ test('cells the dictionary proves are shown with their photo and left out; a ble
   await page.getByRole('radio', { name: 'Your own choice of tests' }).click();
   await expect(page.getByText('Add the first test.')).toBeVisible();
   await choose(page, 'Layer 1', 'Sleeper');
-  await page.getByRole('button', { name: 'Another layer over it' }).click();
+  await page.getByRole('button', { name: 'Add a layer above' }).click();
   await choose(page, 'Layer 2', 'Ash Tip');
   await page.getByRole('button', { name: 'Add this test' }).click();
   await expect(page.getByRole('button', { name: /^A1: Ash Tip over Sleeper/ })).toBeVisible();
@@ -113,7 +113,7 @@ test('so many free places are filled with the tests most worth it, changed, acce
   await expect(rows.first()).not.toHaveText(whole);
 });
 
-test('one glaze on mugs of three clays in two fires, over a slip, stands in two parts with a sheet of what to do', async ({
+test('one glaze on mugs of three clays in two firings, over a slip, stands in two parts with a sheet of what to do', async ({
   page,
 }) => {
   await signIn(page);
@@ -129,16 +129,11 @@ test('one glaze on mugs of three clays in two fires, over a slip, stands in two 
   await page.keyboard.press('Escape');
   await choose(page, 'Form', 'mug');
   await page.getByText('Glazing: dipped, all but the foot').click();
-  await page.getByRole('button', { name: 'Something below it' }).click();
+  await page.getByRole('button', { name: 'Add a layer below' }).click();
   await choose(page, 'Layer 1', 'Whitestrip');
-  await choose(
-    page,
-    'Where',
-    'upper two thirds',
-    page.getByRole('group', { name: 'Below it on every piece' }),
-  );
-  await page.getByText('The same again elsewhere').click();
-  await page.getByRole('button', { name: 'Also in another fire' }).click();
+  await choose(page, 'Where', 'upper two thirds', page.getByRole('group', { name: 'Below, on every piece' }));
+  await page.getByText('Repeat all of it').click();
+  await page.getByRole('button', { name: 'Add another firing' }).click();
   await choose(page, 'Also at cone', '10');
   await choose(page, 'Also in', 'reduction');
   await expect(page.getByRole('region', { name: 'Part 2' })).toContainText('cone 10 reduction');
@@ -148,7 +143,7 @@ test('one glaze on mugs of three clays in two fires, over a slip, stands in two 
   const parts = page.getByRole('region', { name: /^cone/ });
   await expect(parts).toHaveCount(2);
   await expect(page.getByRole('region', { name: 'What matters' })).toContainText(
-    'the verdict on the clay and the fire',
+    'the verdict on the clay and the firing',
   );
   await parts
     .nth(1)

@@ -161,7 +161,7 @@ function rounds(): void {
   const ask = {
     ...{ kind: 'triaxial' as const, glazes: ['A', 'B', 'C'], bodies: [], steps: 44, columns: 1, rows: 1 },
     ...{ singlesTwice: false, additions: [], down: 0, most: 1, tests: [] },
-    ...{ alsoOn: [], textures: [], fires: [], below: [], put: PLAIN_PUT, putOver: PLAIN_PUT, above: [] },
+    ...{ alsoOn: [], textures: [], targets: [], below: [], put: PLAIN_PUT, putOver: PLAIN_PUT, above: [] },
     piece: { form: 'tile' as const, heightMm: 100, widthMm: 60 },
   };
   const start = performance.now();

@@ -231,7 +231,7 @@ test('a look-up in vain is wanted when it names two glazes in full, and counted'
   ]);
 });
 
-test('the same test on two clays in two fires is glazed, queued and read by its part, and the page says what matters', async () => {
+test('the same test on two clays at two cones is glazed, queued and read by its part, and the page says what matters', async () => {
   const { base, member, glazes, bodyId } = studio;
   const other = newId();
   const [clay] = await listBodies(base);
@@ -288,7 +288,9 @@ test('the same test on two clays in two fires is glazed, queued and read by its 
   const page = await roundPage(base, round.id);
   expect(partsOf(page.cells).map(({ words }) => words)).toHaveLength(4);
   const [byClay, byFire] = verdictsOf(page.cells);
-  expect(byClay!.tests.map(({ matters }) => matters)).toEqual([true, null]);
-  expect(byClay!.tests[0]!.differences[0]).toMatch(/^gloss: 2 of 2 on .*, 0 of 2 on Tunnel Black/);
+  expect(byClay!.tests.map(({ matters }) => matters)).toEqual(['may', null]);
+  expect(byClay!.tests[0]!.differences[0]).toBe(
+    `gloss: 2 of 2 on ${clay!.name}, 0 of 2 on Tunnel Black (so few may be chance)`,
+  );
   expect(byFire!.tests.every(({ matters }) => matters === null)).toBe(true);
 });

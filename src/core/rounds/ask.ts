@@ -104,7 +104,7 @@ export function layOut(question: RoundQuestion, glazes: readonly NamedRecipe[]):
     return `Steps below the base: from 0 to ${question.steps - 1}.`;
   const count = countCells(question, chosen);
   if (count > MOST_CELLS)
-    return `${count} tests: more than ${MOST_CELLS}. Nobody fires that; take steps or glazes out.`;
+    return `${count} tests: more than ${MOST_CELLS}. Nobody targets that; take steps or glazes out.`;
   try {
     const { plan, aliases } = laid(
       question,
@@ -119,13 +119,14 @@ export function layOut(question: RoundQuestion, glazes: readonly NamedRecipe[]):
 }
 
 /** What all of a round is repeated on: where it varies several things together, that is among them. */
-export function levelsOf({ kind, bodies, alsoOn, textures, fires }: RoundQuestion): Levels {
-  if (kind === 'factorial') return { bodies: [], textures: textures.slice(0, 1), fires: fires.slice(0, 1) };
+export function levelsOf({ kind, bodies, alsoOn, textures, targets }: RoundQuestion): Levels {
+  if (kind === 'factorial')
+    return { bodies: [], textures: textures.slice(0, 1), targets: targets.slice(0, 1) };
   const first = bodies.slice(0, 1);
   return {
     bodies: kind === 'clays' ? [] : [...first, ...alsoOn.filter((id) => id !== first[0])],
     textures,
-    fires,
+    targets,
   };
 }
 
@@ -140,7 +141,7 @@ function countCells(question: RoundQuestion, glazes: readonly NamedRecipe[]): nu
 }
 
 function cellsOfPart(question: RoundQuestion, glazes: readonly NamedRecipe[]): number {
-  const { kind, steps, columns, rows, singlesTwice, most, bodies, tests, textures, fires } = question;
+  const { kind, steps, columns, rows, singlesTwice, most, bodies, tests, textures, targets } = question;
   switch (kind) {
     case 'overlap':
       return glazes.length * (glazes.length + Number(singlesTwice));
@@ -151,7 +152,7 @@ function cellsOfPart(question: RoundQuestion, glazes: readonly NamedRecipe[]): n
     case 'factorial':
       return Math.min(
         most,
-        glazes.length * bodies.length * 2 * Math.max(1, textures.length) * Math.max(1, fires.length),
+        glazes.length * bodies.length * 2 * Math.max(1, textures.length) * Math.max(1, targets.length),
       );
     case 'triaxial':
       return (steps * (steps + 1)) / 2;
@@ -193,7 +194,7 @@ function laid(question: RoundQuestion, corners: readonly Corner[]): LaidOut {
       return alone(crazingRound(a, steps));
     case 'factorial':
       return factorialRound(
-        { glazes: corners, bodies, coats: [1, 2], textures: question.textures, fires: question.fires },
+        { glazes: corners, bodies, coats: [1, 2], textures: question.textures, targets: question.targets },
         most,
       );
     case 'free':

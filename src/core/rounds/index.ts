@@ -20,7 +20,15 @@ export {
 export { factorial, type FactorialFactor, type Factorial } from './factorial';
 export { bestTests, provedBy, worthOf, type Candidate, type Chosen, type Proved } from './gaps';
 export { clayComparison, coatsLadder, factorialRound, freeRound, overlapGrid, type FreeTest } from './layers';
-export { everyLevel, fireWords, levelWords, repeated, textureWord, type Level, type Levels } from './levels';
+export {
+  everyLevel,
+  targetWords,
+  levelWords,
+  repeated,
+  textureWord,
+  type Level,
+  type Levels,
+} from './levels';
 export {
   coatsOfStack,
   dressed,
@@ -30,6 +38,7 @@ export {
   PLAIN_PUT,
   placesOf,
   usualBand,
+  usualPlace,
   type Pattern,
   type PatternLayer,
   type PutOn,
@@ -44,7 +53,7 @@ export {
   type Cell,
   type CellLayer,
   type Corner,
-  type Fire,
+  type FiringTarget,
   type NamedRecipe,
   type Plan,
 } from './model';
@@ -61,4 +70,4 @@ export {
 } from './needs';
 export { pourPlan, SMALLEST_POUR, type CornerSlop, type PourPlan } from './pour';
 export { makeAgain, type MakeAgain, type MakeLine, type ModelCoat, type WorkSheet } from './makeAgain';
-export { verdictOf, type SeenLevel, type SeenPiece, type Verdict } from './verdict';
+export { verdictsOn, type SeenLevel, type SeenPiece, type Verdict } from './verdict';

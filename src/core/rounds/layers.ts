@@ -1,7 +1,7 @@
 import type { Texture } from '../vocabulary';
 import { factorial } from './factorial';
-import { fireWords, textureWord, type Level } from './levels';
-import { codeOf, type Cell, type CellLayer, type Corner, type Fire, type Plan } from './model';
+import { targetWords, textureWord, type Level } from './levels';
+import { codeOf, type Cell, type CellLayer, type Corner, type FiringTarget, type Plan } from './model';
 
 /** A cell that lays glazes on each other. */
 function laid(
@@ -67,7 +67,7 @@ const FREE_ROW = 6;
 /** Any tests side by side, in the order given, six in a row. */
 export function freeRound(tests: readonly FreeTest[]): Plan {
   const cells = tests.map(({ stack, ...level }, i) => {
-    const { body, texture, fire } = level;
+    const { body, texture, target } = level;
     const words = [...stack]
       .reverse()
       .map(({ glaze, times }) => (times > 1 ? `${glaze} ${countWords(times)}` : glaze))
@@ -75,7 +75,7 @@ export function freeRound(tests: readonly FreeTest[]): Plan {
     const where = [
       ...(body ? [` on ${body}`] : []),
       ...(texture === undefined ? [] : [`, ${textureWord(texture)}`]),
-      ...(fire ? [`, ${fireWords(fire)}`] : []),
+      ...(target ? [`, ${targetWords(target)}`] : []),
     ];
     return laid(Math.floor(i / FREE_ROW), i % FREE_ROW, stack, words + where.join(''), level);
   });
@@ -93,11 +93,11 @@ export interface FactorLevels {
   readonly bodies: readonly string[];
   readonly coats: readonly number[];
   readonly textures?: readonly (Texture | null)[];
-  readonly fires?: readonly Fire[];
+  readonly targets?: readonly FiringTarget[];
 }
 
 /**
- * Several things at once: glazes, clays, coats, textures and fires varied together, each combination or a balanced
+ * Several things at once: glazes, clays, coats, textures and targets varied together, each combination or a balanced
  * fraction.
  *
  * @param most tests there is room for
@@ -105,7 +105,7 @@ export interface FactorLevels {
  * @throws RangeError as {@link factorial}
  */
 export function factorialRound(
-  { glazes, bodies, coats, textures = [], fires = [] }: FactorLevels,
+  { glazes, bodies, coats, textures = [], targets = [] }: FactorLevels,
   most: number,
 ): { readonly plan: Plan; readonly aliases: readonly string[] } {
   const factors = [
@@ -113,7 +113,7 @@ export function factorialRound(
     { name: 'clay', levels: bodies },
     { name: 'coats', levels: coats.map(String) },
     { name: 'texture', levels: textures.map(textureWord) },
-    { name: 'fire', levels: fires.map(fireWords) },
+    { name: 'firing', levels: targets.map(targetWords) },
   ].filter(({ levels }) => levels.length > 1);
   const { runs, aliases } = factorial(factors, most);
   const tests = runs.map((run): FreeTest => {
@@ -123,7 +123,7 @@ export function factorialRound(
       stack: [{ glaze: of('glaze', glazes).name, times: of('coats', coats) }],
       body: of('clay', bodies),
       ...(textures.length > 1 && { texture: of('texture', textures) }),
-      ...(fires.length > 1 && { fire: of('fire', fires) }),
+      ...(targets.length > 1 && { target: of('firing', targets) }),
     };
   });
   return { plan: freeRound(tests), aliases };

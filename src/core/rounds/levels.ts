@@ -1,5 +1,5 @@
 import type { Texture } from '../vocabulary';
-import type { Cell, Fire, Plan } from './model';
+import type { Cell, FiringTarget, Plan } from './model';
 
 /** What a whole round may be repeated on; a list of one or none is the same for all. */
 export interface Levels {
@@ -7,21 +7,21 @@ export interface Levels {
   readonly bodies: readonly string[];
   /** What is done to the clay; null for nothing. */
   readonly textures: readonly (Texture | null)[];
-  readonly fires: readonly Fire[];
+  readonly targets: readonly FiringTarget[];
 }
 
-/** One part of a round: the same tests on one clay, with one treatment, in one fire. */
-export type Level = Pick<Cell, 'body' | 'texture' | 'fire'>;
+/** One part of a round: the same tests on one clay, with one treatment, at one cone and atmosphere. */
+export type Level = Pick<Cell, 'body' | 'texture' | 'target'>;
 
-/** Every combination of clay, texture and fire, in that order. */
-export function everyLevel({ bodies, textures, fires }: Levels): Level[] {
+/** Every combination of clay, texture and target, in that order. */
+export function everyLevel({ bodies, textures, targets }: Levels): Level[] {
   const of = <T>(list: readonly T[]): readonly (T | undefined)[] => (list.length ? list : [undefined]);
   return of(bodies).flatMap((body) =>
     of(textures).flatMap((texture) =>
-      of(fires).map((fire) => ({
+      of(targets).map((target) => ({
         ...(body !== undefined && { body }),
         ...(texture !== undefined && { texture }),
-        ...(fire !== undefined && { fire }),
+        ...(target !== undefined && { target }),
       })),
     ),
   );
@@ -44,21 +44,21 @@ export function repeated(plan: Plan, levels: readonly Level[]): Plan {
   return { ...plan, cells };
 }
 
-function pick({ body, texture, fire }: Cell): Level {
+function pick({ body, texture, target }: Cell): Level {
   return {
     ...(body !== undefined && { body }),
     ...(texture !== undefined && { texture }),
-    ...(fire !== undefined && { fire }),
+    ...(target !== undefined && { target }),
   };
 }
 
 /** What is done to the clay, in words. */
 export function textureWord(texture: Texture | null): string {
-  return texture ?? 'untextured';
+  return texture ?? 'no texture';
 }
 
-/** A fire in words. @example fireWords({ cone: '6', atmosphere: 'oxidation' }) // 'cone 6 oxidation' */
-export function fireWords({ cone, atmosphere }: Fire): string {
+/** A cone and an atmosphere in words. @example targetWords({ cone: '6', atmosphere: 'oxidation' }) // 'cone 6 oxidation' */
+export function targetWords({ cone, atmosphere }: FiringTarget): string {
   return `cone ${cone} ${atmosphere}`;
 }
 
@@ -71,7 +71,7 @@ export function levelWords(levels: readonly Level[], nameOf: (body: string) => s
   const varies = (key: (level: Level) => string | undefined) => new Set(levels.map(key)).size > 1;
   const body = (level: Level) => (level.body === undefined ? undefined : nameOf(level.body));
   const texture = (level: Level) => (level.texture === undefined ? undefined : textureWord(level.texture));
-  const fire = (level: Level) => level.fire && fireWords(level.fire);
-  const said = [body, texture, fire].filter(varies);
+  const target = (level: Level) => level.target && targetWords(level.target);
+  const said = [body, texture, target].filter(varies);
   return levels.map((level) => said.flatMap((of) => of(level) ?? []).join(', '));
 }

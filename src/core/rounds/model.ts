@@ -23,8 +23,8 @@ export interface CellLayer {
 /** The most layers that one test may have. */
 export const MOST_LAYERS = 4;
 
-/** A fire: the cone aimed at, and in what. */
-export interface Fire {
+/** What a firing is meant to be: the cone aimed at, and the atmosphere. */
+export interface FiringTarget {
   readonly cone: Cone;
   readonly atmosphere: Atmosphere;
 }
@@ -43,10 +43,10 @@ export interface Cell {
   readonly lines?: readonly Line[];
   /** What is laid on, bottom first; none for one new glaze dipped once. */
   readonly stack?: readonly CellLayer[];
-  /** The clay, what was done to it, and the fire, when the round varies them. */
+  /** The clay, what was done to it, and the cone and atmosphere, when the round varies them. */
   readonly body?: string;
   readonly texture?: Texture | null;
-  readonly fire?: Fire;
+  readonly target?: FiringTarget;
   /** Which part of the round it is in, counted from 0; the places of all parts are the same. */
   readonly block?: number;
 }

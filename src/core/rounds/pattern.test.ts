@@ -11,8 +11,9 @@ import {
   placesOf,
   PLAIN_PUT,
   repeated,
-  verdictOf,
+  verdictsOn,
   type Pattern,
+  type SeenLevel,
   type SeenPiece,
 } from '.';
 
@@ -66,9 +67,9 @@ describe('how a round is glazed', () => {
     expect(placesOf(own)[0]).toEqual({ name: 'collar', bands: [{ side: 'outside', from: 0.6, to: 0.7 }] });
   });
 
-  test('is repeated on every clay, texture and fire, each part named by what sets it apart', () => {
-    const fires = [six, { cone: '10', atmosphere: 'reduction' }] as const;
-    const levels = everyLevel({ bodies: ['red', 'white'], textures: ['combed'], fires });
+  test('is repeated on every clay, texture and target, each part named by what sets it apart', () => {
+    const targets = [six, { cone: '10', atmosphere: 'reduction' }] as const;
+    const levels = everyLevel({ bodies: ['red', 'white'], textures: ['combed'], targets });
     expect(levels).toHaveLength(4);
     const { cells } = repeated(coatsLadder([A], 2), levels);
     expect(cells.map(({ label }) => label)).toEqual([
@@ -83,8 +84,8 @@ describe('how a round is glazed', () => {
     ]);
     expect(levelWords(levels, (id) => id)[1]).toBe('red, cone 10 reduction');
     // A kind that varies the clay itself keeps its own.
-    const own = repeated(clayComparison([A], ['x', 'y']), everyLevel({ bodies: [], textures: [], fires }));
-    expect(own.cells.map(({ body, fire }) => `${body}${fire!.cone}`)).toEqual(['x6', 'y6', 'x10', 'y10']);
+    const own = repeated(clayComparison([A], ['x', 'y']), everyLevel({ bodies: [], textures: [], targets }));
+    expect(own.cells.map(({ body, target }) => `${body}${target!.cone}`)).toEqual(['x6', 'y6', 'x10', 'y10']);
   });
 
   test('grams of a coat whose thickness nobody knows are not known; vessels take their wall', () => {
@@ -101,31 +102,61 @@ describe('how a round is glazed', () => {
 
 describe('the verdict across clays', () => {
   const seen = (more: Partial<SeenPiece> = {}): SeenPiece => ({
-    ...{ colour: '#7a5a3c', surface: 'gloss', movement: 'stable', defects: [] },
+    ...{ firing: 'f', colour: '#7a5a3c', surface: 'gloss', movement: 'stable', defects: [] },
     ...more,
   });
   const on = (level: string, ...pieces: SeenPiece[]) => ({ level, pieces });
 
+  const verdictOf = (...levels: SeenLevel[]) => verdictsOn([levels])[0]!;
+
   test('hardly matters where twins differ as much', () => {
-    const told = verdictOf([on('red', seen(), seen({ colour: '#7f5f40' })), on('white', seen(), seen())]);
-    expect(told).toMatchObject({ matters: false, read: 2, of: 2 });
+    const told = verdictOf(on('red', seen(), seen({ colour: '#7f5f40' })), on('white', seen(), seen()));
+    expect(told).toMatchObject({ matters: 'hardly', read: 2, of: 2, pieces: 2 });
     expect(told.differences).toEqual([expect.stringMatching(/^colour: ΔE00 [0-3]\.\d between/)]);
   });
 
-  test('matters by colour, surface and defects, with counts, small ones called small', () => {
-    const pale = seen({ colour: '#d8d2c4', surface: 'matte', defects: ['crazing'] });
-    const told = verdictOf([on('red', seen(), seen()), on('white', pale, pale), on('black')]);
-    expect(told).toMatchObject({ matters: true, read: 2, of: 3 });
+  const pale = seen({ colour: '#d8d2c4', surface: 'matte', defects: ['crazing'] });
+  const times = (n: number, piece: SeenPiece): SeenPiece[] => Array.from({ length: n }, () => piece);
+
+  test('matters plainly by a colour that twins share; counts of two are called small', () => {
+    const told = verdictOf(on('red', seen(), seen()), on('white', pale, pale), on('black'));
+    expect(told).toMatchObject({ matters: 'plainly', read: 2, of: 3 });
     expect(told.differences).toEqual([
       expect.stringMatching(/^colour: ΔE00 \d\d\.\d between red and white, twins differ by 0\.0$/),
       'gloss: 2 of 2 on red, 0 of 2 on white (so few may be chance)',
       'crazing: 0 of 2 on red, 2 of 2 on white (so few may be chance)',
     ]);
-    const many = verdictOf([on('red', ...Array(6).fill(seen())), on('white', ...Array(6).fill(pale))]);
-    expect(many.differences[2]).toBe('crazing: 0 of 6 on red, 6 of 6 on white');
+  });
+
+  test('by two pieces of each, without a colour, it may matter and no more; by six it does', () => {
+    const bare = (piece: SeenPiece) => ({ ...piece, colour: null });
+    const of = (n: number) =>
+      verdictOf(on('red', ...times(n, bare(seen()))), on('white', ...times(n, bare(pale))));
+    expect(of(2).matters).toBe('may');
+    expect(of(6).matters).toBe('plainly');
+    expect(of(6).differences[1]).toBe('crazing: 0 of 6 on red, 6 of 6 on white');
+  });
+
+  test('one of each has no twins, and levels of firings of their own tell the firing as much as the clay', () => {
+    expect(verdictOf(on('red', seen()), on('white', pale)).matters).toBe('may');
+    const elsewhere = times(6, { ...pale, firing: 'g' });
+    const told = verdictOf(on('red', ...times(6, seen())), on('white', ...elsewhere));
+    expect(told.matters).toBe('may');
+    expect(told.differences[1]).toBe('gloss: 6 of 6 on red, 0 of 6 on white (in different firings)');
+  });
+
+  test('what one test alone would prove is not proved where it is the best of twenty', () => {
+    // 4 of 4 against 0 of 4: p = 1/35 alone.
+    const crazed = seen({ colour: null, defects: ['crazing'] });
+    const sound = seen({ colour: null });
+    const found = [on('red', ...times(4, crazed)), on('white', ...times(4, sound))];
+    expect(verdictOf(...found).matters).toBe('plainly');
+    const mixed = [on('red', crazed, ...times(3, sound)), on('white', ...times(4, sound))];
+    const all = verdictsOn([found, ...Array.from({ length: 19 }, () => mixed)]);
+    expect(all.map(({ matters }) => matters)).toEqual(['may', ...Array.from({ length: 19 }, () => 'hardly')]);
   });
 
   test('is none until two are read', () => {
-    expect(verdictOf([on('red', seen()), on('white')])).toMatchObject({ matters: null, read: 1, of: 2 });
+    expect(verdictOf(on('red', seen()), on('white'))).toMatchObject({ matters: null, read: 1, of: 2 });
   });
 });

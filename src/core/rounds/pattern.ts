@@ -9,7 +9,7 @@ import {
   type Stack,
 } from '../coats';
 import { formShape, coatPlaces, type Band, type GlazeKind, type Measures, type Method } from '../vocabulary';
-import { MIXTURE, type Cell, type CellLayer, type Fire } from './model';
+import { MIXTURE, type Cell, type CellLayer, type FiringTarget } from './model';
 
 /** How a layer of a pattern is put on, and where: the name of a usual place, or empty for where most tests have it. */
 export interface PutOn {
@@ -48,6 +48,11 @@ const OFF_THE_FOOT = 0.1;
 export function usualBand({ form }: Pick<Measures, 'form'>): Band {
   const { plan, sides } = formShape(form);
   return plan ? { side: 'inside', from: 0, to: 1 } : { side: sides[0]!, from: OFF_THE_FOOT, to: 1 };
+}
+
+/** The name of the usual place. @example usualPlace({ form: 'tile' }) // 'all but the foot' */
+export function usualPlace({ form }: Pick<Measures, 'form'>): string {
+  return formShape(form).plan ? 'all over' : 'all but the foot';
 }
 
 /** The places that a coat of a round can have, by name; the usual bands of the studio's own form first. */
@@ -103,19 +108,19 @@ export function entriesOfCell(
   stack: readonly CellLayer[],
   piece: Pick<Measures, 'form'>,
   body: string,
-  fire: Fire,
+  target: FiringTarget,
   kindOf: (glaze: string) => GlazeKind,
 ): string[] {
   const coats = coatsOfStack(stack, piece).map(({ glaze, ...coat }): Coat =>
     coreCoat({ ...PLAIN_COAT, ...coat, glazeId: glaze, glazeKind: kindOf(glaze) }),
   );
   const zones = zonesOf(coats).filter((zone) => zone.stack.length > 0);
-  return [...new Set(zones.map((zone) => entryOf(groundOf(body, zone.stack), fire)))];
+  return [...new Set(zones.map((zone) => entryOf(groundOf(body, zone.stack), target)))];
 }
 
 /** The key of an entry that was fired once. */
-export function entryOf({ ground, stack }: { ground: Ground; stack: Stack }, fire: Fire): string {
-  return entryKey({ ground, stack, ...fire, history: [fire] });
+export function entryOf({ ground, stack }: { ground: Ground; stack: Stack }, target: FiringTarget): string {
+  return entryKey({ ground, stack, ...target, history: [target] });
 }
 
 /** Whether a stack is glazed as most tests are: dipped, where they have it. */

@@ -31,7 +31,7 @@ const layer = z.object({
   bands: z.array(band).min(1).max(2).optional(),
 });
 
-const fire = { cone: z.enum(CONES, 'Choose a cone.'), atmosphere: z.enum(ATMOSPHERES) };
+const target = { cone: z.enum(CONES, 'Choose a cone.'), atmosphere: z.enum(ATMOSPHERES) };
 
 const cell = z.object({
   label: z.string().min(2).max(8),
@@ -44,7 +44,7 @@ const cell = z.object({
   bodyId: idSchema,
   texture: z.enum(TEXTURES).nullable(),
   block: z.int().min(0).max(MOST_CELLS),
-  ...fire,
+  ...target,
 });
 
 export const roundSchema = z
@@ -61,7 +61,7 @@ export const roundSchema = z
     heightMm: z.number().positive().max(2000, 'At most 2 m.'),
     widthMm: z.number().positive().max(2000, 'At most 2 m.'),
     twins: z.int('A whole number.').min(1, 'At least one of each.').max(10, 'At most ten of each.'),
-    ...fire,
+    ...target,
     dueOn: z.iso.date('Choose a day.').nullable(),
     unlessUnderWay: z.boolean().default(false),
     colour: z.string().regex(/^#[0-9a-f]{6}$/i),

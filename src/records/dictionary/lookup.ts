@@ -137,7 +137,7 @@ async function headwordsBy(
 ): Promise<{ id: string; label: string; clay: string | null }[]> {
   const bodies = await base('body').select('id', 'name');
   const said = words.filter((word) => !BETWEEN.has(word));
-  // A word that no headword could have: it is of a clay, and one clay has them all.
+  // Words that are in the name of a clay, which has to have all of them.
   const ofClay = said.filter((word) => bodies.some(({ name }) => name.toLowerCase().includes(word)));
   const clays = bodies.filter(({ name }) => ofClay.every((word) => name.toLowerCase().includes(word)));
   const find = async (

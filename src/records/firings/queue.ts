@@ -14,7 +14,7 @@ import {
   type StudioHours,
 } from '@/core/firing';
 import { studioTime } from '@/core/time';
-import type { Fire } from '@/core/rounds';
+import type { FiringTarget } from '@/core/rounds';
 import type { Db } from '@/records/platform/db';
 import { listFirings, type Firing } from './firings';
 import { kilnHabits } from './kilnPage';
@@ -168,15 +168,15 @@ async function queuedPieces(base: Db): Promise<{ queued: Queued[]; unsaid: strin
 }
 
 /** The fire a piece wants: that of its round; of its last firing; else the one its top glaze is mostly fired in. */
-async function firesOf(base: Db, pieces: readonly ShelfPiece[]): Promise<Map<string, Fire>> {
+async function firesOf(base: Db, pieces: readonly ShelfPiece[]): Promise<Map<string, FiringTarget>> {
   const ids = pieces.map(({ id }) => id);
-  const rounds: ({ id: string } & Fire)[] = await rowsOf<{ p: 'piece'; c: 'round_cell' }>()(
+  const rounds: ({ id: string } & FiringTarget)[] = await rowsOf<{ p: 'piece'; c: 'round_cell' }>()(
     base('piece as p').join('round_cell as c', 'c.id', 'p.round_cell_id').whereIn('p.id', ids),
     'p.id',
     'c.cone',
     'c.atmosphere',
   );
-  const fired: ({ id: string } & Fire)[] = await rowsOf<{ fp: 'firing_piece'; f: 'firing' }>()(
+  const fired: ({ id: string } & FiringTarget)[] = await rowsOf<{ fp: 'firing_piece'; f: 'firing' }>()(
     base('firing_piece as fp')
       .join('firing as f', 'f.id', 'fp.firing_id')
       .whereIn('fp.piece_id', ids)
@@ -185,14 +185,14 @@ async function firesOf(base: Db, pieces: readonly ShelfPiece[]): Promise<Map<str
     'f.cone',
     'f.atmosphere',
   );
-  const usual: ({ glaze: string } & Fire)[] = await base('headword as h')
+  const usual: ({ glaze: string } & FiringTarget)[] = await base('headword as h')
     .join('entry as e', 'e.headword_id', 'h.id')
     .whereNotNull('h.top_glaze_id')
     .groupBy('h.top_glaze_id', 'e.cone', 'e.atmosphere')
     .orderByRaw('sum(e.proofs)')
     .select('h.top_glaze_id as glaze', 'e.cone', 'e.atmosphere');
   const byGlaze = new Map(usual.map(({ glaze, ...fire }) => [glaze, fire]));
-  const found = new Map<string, Fire>();
+  const found = new Map<string, FiringTarget>();
   for (const piece of pieces) {
     const fire = byGlaze.get(piece.coats.at(-1)?.glazeId ?? '');
     if (fire) found.set(piece.id, fire);

@@ -14,7 +14,7 @@ import type {
 } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
 import type { Stack } from '@/core/coats';
-import { entriesOfCell, entryOf, MOST_LAYERS, type CellLayer, type Fire } from '@/core/rounds';
+import { entriesOfCell, entryOf, MOST_LAYERS, type CellLayer, type FiringTarget } from '@/core/rounds';
 import { glazeKinds } from '@/records/materials/glazes';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
@@ -31,12 +31,14 @@ export interface RoundPiece {
   readonly photoHash: string | null;
   readonly surface: string | null;
   readonly movement: string | null;
+  /** The firing that it was read after; null until then. */
+  readonly firingId: string | null;
   /** Of the zone with most layers, as it was seen or else measured: "#rrggbb". */
   readonly colour: string | null;
   readonly defects: readonly { readonly defect: string; readonly severity: number }[];
 }
 
-export interface RoundCell extends Fire {
+export interface RoundCell extends FiringTarget {
   readonly id: string;
   readonly label: string;
   readonly row: number;
@@ -114,7 +116,7 @@ function roundRows(base: Db) {
 
 /** A round with how many of its pieces stand at each step, newest first. */
 export interface RoundSummary extends Round {
-  readonly fires: readonly Fire[];
+  readonly targets: readonly FiringTarget[];
   readonly steps: Readonly<Partial<Record<RoundStep, number>>>;
 }
 
@@ -125,13 +127,13 @@ export async function listRounds(base: Db): Promise<RoundSummary[]> {
     .join('round_cell as c', 'c.id', 'p.round_cell_id')
     .groupBy('c.round_id', 'step')
     .select('c.round_id', base.raw(`${STEP} as step`), base.raw('count(*) as n'));
-  const fires = await base('round_cell')
+  const targets = await base('round_cell')
     .groupBy('round_id', 'cone', 'atmosphere')
     .orderByRaw('min(block_at)')
     .select('round_id', 'cone', 'atmosphere');
   return rounds.map((row) => ({
     ...roundOf(row),
-    fires: fires
+    targets: targets
       .filter((one) => one.round_id === row.id)
       .map(({ cone, atmosphere }) => ({ cone, atmosphere })),
     steps: Object.fromEntries(
@@ -199,6 +201,7 @@ export async function roundPage(
       photoHash,
       surface: seen.find((one) => one.surface)?.surface ?? null,
       movement: seen.find((one) => one.movement)?.movement ?? null,
+      firingId: seen[0]?.firing_id ?? null,
       colour: chief.get(pieceId) ?? null,
       defects: [...worst].map(([defect, severity]) => ({ defect, severity })),
     };
@@ -260,7 +263,7 @@ async function chiefColours(
 }
 
 /** What the dictionary holds of a stack, to be set against what a round would test. */
-export interface KnownStack extends Fire {
+export interface KnownStack extends FiringTarget {
   /** Its key among the entries, see `entryKey`. */
   readonly entry: string;
   readonly bodyId: string;
@@ -293,10 +296,10 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
   return rows.map((row) => {
     const stack = fromJson<Stack>(row.stack);
     const slips = fromJson<string[]>(row.slips);
-    const fire = { cone: row.cone, atmosphere: row.atmosphere };
+    const target = { cone: row.cone, atmosphere: row.atmosphere };
     return {
-      ...fire,
-      entry: entryOf({ ground: { body: row.body_id, slips }, stack }, fire),
+      ...target,
+      entry: entryOf({ ground: { body: row.body_id, slips }, stack }, target),
       bodyId: row.body_id,
       slips,
       stack,
@@ -308,7 +311,7 @@ export async function knownStacks(base: Db): Promise<KnownStack[]> {
 }
 
 /** A test of existing glazes that a round under way will fire. */
-export interface ComingStack extends Fire {
+export interface ComingStack extends FiringTarget {
   readonly bodyId: string;
   readonly stack: readonly CellLayer[];
   /** Keys of the entries that it will prove. */
@@ -338,12 +341,12 @@ export async function comingStacks(base: Db): Promise<ComingStack[]> {
   ]);
   return rows.map((row) => {
     const stack = fromJson<CellLayer[]>(row.stack);
-    const fire = { cone: row.cone, atmosphere: row.atmosphere };
+    const target = { cone: row.cone, atmosphere: row.atmosphere };
     return {
-      ...fire,
+      ...target,
       bodyId: row.body_id,
       stack,
-      entries: entriesOfCell(stack, row, row.body_id, fire, kindOf),
+      entries: entriesOfCell(stack, row, row.body_id, target, kindOf),
       round: `round ${row.number}, ${row.name}`,
     };
   });

@@ -1,7 +1,14 @@
 import { rowsOf } from '@/records/platform/joins';
 import { comingStacks, type Round } from './roundPages';
 import type { Line } from '@/core/chemistry';
-import { coatsOfStack, entriesOfCell, MIXTURE, usualBand, type CellLayer, type Fire } from '@/core/rounds';
+import {
+  coatsOfStack,
+  entriesOfCell,
+  MIXTURE,
+  usualBand,
+  type CellLayer,
+  type FiringTarget,
+} from '@/core/rounds';
 import type { Profile, Texture } from '@/core/vocabulary';
 import { glazeKinds } from '@/records/materials/glazes';
 import { recordChange } from '@/records/platform/changes';
@@ -15,7 +22,7 @@ import { correctPiece, savePieces } from '@/records/pieces/pieces';
 import { piecesById } from '@/records/pieces/piecePages';
 
 /** One test as it is laid out. Glazes of `stack` are ids; with a recipe it is a new test glaze, MIXTURE in the stack. */
-export interface CellDraft extends Fire {
+export interface CellDraft extends FiringTarget {
   readonly label: string;
   readonly row: number;
   readonly column: number;

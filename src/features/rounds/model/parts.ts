@@ -1,7 +1,16 @@
-import { fireWords, levelWords, textureWord, verdictOf, type SeenPiece, type Verdict } from '@/core/rounds';
+import { PLAIN_SEVERITY } from '@/core/vocabulary';
+import { timesWords } from '@/core/coats';
+import {
+  targetWords,
+  levelWords,
+  textureWord,
+  verdictsOn,
+  type SeenPiece,
+  type Verdict,
+} from '@/core/rounds';
 import type { RoundCell, RoundPiece } from '@/records/rounds';
 
-/** One part of a round: the same tests on one clay, with one treatment, in one fire. */
+/** One part of a round: the same tests on one clay, with one treatment, in one target. */
 export interface Part<C> {
   /** What sets it apart from the others; empty where it is the only one. */
   readonly words: string;
@@ -19,11 +28,11 @@ export function partsOf<C extends Placed>(cells: readonly C[]): Part<C>[] {
     new Set(list.map((cell) => JSON.stringify(of(cell)))).size === 1 ? of(list[0]!) : undefined;
   const levels = parts.map((list) => {
     const [body, texture] = [only(list, (cell) => cell.body), only(list, (cell) => cell.texture)];
-    const fire = only(list, ({ cone, atmosphere }) => ({ cone, atmosphere }));
+    const target = only(list, ({ cone, atmosphere }) => ({ cone, atmosphere }));
     return {
       ...(body !== undefined && { body }),
       ...(texture !== undefined && { texture }),
-      ...(fire && { fire }),
+      ...(target && { target }),
     };
   });
   const words = levelWords(levels, (body) => body);
@@ -34,14 +43,14 @@ export function partsOf<C extends Placed>(cells: readonly C[]): Part<C>[] {
 const FACTORS = {
   clay: ({ body }: RoundCell) => body,
   texture: ({ texture }: RoundCell) => textureWord(texture),
-  fire: (cell: RoundCell) => fireWords(cell),
+  firing: (cell: RoundCell) => targetWords(cell),
 } as const;
 export type LevelFactor = keyof typeof FACTORS;
+const FACTOR_NAMES = Object.keys(FACTORS) as LevelFactor[];
 
 /** The verdict on one test across the levels of one factor. */
 export interface TestVerdict extends Verdict {
-  /** The cell of the first level. */
-  readonly label: string;
+  /** What is put on, and what else sets the test apart. */
   readonly words: string;
 }
 
@@ -52,61 +61,73 @@ export interface FactorVerdict {
 }
 
 /**
- * Whether clay, texture and fire matter, test by test: cells that are glazed alike and differ in that one alone are
+ * Whether clay, texture and firing matter, test by test: cells that are glazed alike and differ in that one alone are
  * set against each other.
  */
 export function verdictsOf(cells: readonly RoundCell[]): FactorVerdict[] {
-  const names = Object.keys(FACTORS) as LevelFactor[];
-  return names.flatMap((factor): FactorVerdict[] => {
-    if (new Set(cells.map(FACTORS[factor])).size < 2) return [];
-    const others = names.filter((name) => name !== factor);
+  const varying = FACTOR_NAMES.filter((name) => new Set(cells.map(FACTORS[name])).size > 1);
+  return varying.flatMap((factor): FactorVerdict[] => {
+    const others = varying.filter((name) => name !== factor);
+    const levelOf = FACTORS[factor];
     const groups = new Map<string, RoundCell[]>();
     for (const cell of cells) {
       const stack = cell.stack.map(({ glaze, times, method, bands }) => ({ glaze, times, method, bands }));
       const key = JSON.stringify([stack, ...others.map((name) => FACTORS[name](cell))]);
       groups.set(key, [...(groups.get(key) ?? []), cell]);
     }
-    const compared = [...groups.values()].filter((group) => new Set(group.map(FACTORS[factor])).size > 1);
-    const tests = compared.map((group): TestVerdict => ({
-      ...verdictOf(
-        group.map((cell) => ({
-          level: FACTORS[factor](cell),
-          pieces: cell.pieces.filter(({ step }) => step === 'read').map(seenOf),
-        })),
+    const tests = [...groups.values()].filter((group) => new Set(group.map(levelOf)).size > 1);
+    const verdicts = verdictsOn(
+      tests.map((group) =>
+        group.map((cell) => ({ level: levelOf(cell), pieces: cell.pieces.flatMap(seenOn) })),
       ),
-      label: group[0]!.label,
-      words: group[0]!.words,
-    }));
-    return tests.length ? [{ factor, tests }] : [];
+    );
+    return tests.length
+      ? [
+          {
+            factor,
+            tests: tests.map((group, i) => ({ ...verdicts[i]!, words: testWords(group[0]!, others) })),
+          },
+        ]
+      : [];
   });
 }
 
-function seenOf({ surface, movement, colour, defects }: RoundPiece): SeenPiece {
-  return {
-    ...{ surface, movement, colour },
-    defects: defects.filter(({ severity }) => severity >= 2).map(({ defect }) => defect),
-  };
+/** What is alike in all cells of a test: what lies on it, bottom first, and its levels of other factors. */
+function testWords(cell: RoundCell, others: readonly LevelFactor[]): string {
+  const stack = cell.recipe
+    ? cell.words
+    : cell.stack
+        .map(({ name, times }) => (times > 1 ? `${name} ${timesWords(times)}` : name))
+        .join(', then ');
+  return [stack, ...others.map((name) => FACTORS[name](cell))].join(', ');
+}
+
+function seenOn({ step, firingId, surface, movement, colour, defects }: RoundPiece): SeenPiece[] {
+  if (step !== 'read' || firingId === null) return [];
+  const plain = defects.filter(({ severity }) => severity >= PLAIN_SEVERITY).map(({ defect }) => defect);
+  return [{ firing: firingId, surface, movement, colour, defects: plain }];
 }
 
 /**
  * A factor's verdict in one line, once something is read.
  *
- * @example verdictLine({ factor: 'clay', tests }) // 'The clay matters for 2 of 5 tests.'
+ * @example verdictLine({ factor: 'clay', tests }) // 'The clay matters for 2 of 5 tests; it may for 1 more.'
  */
 export function verdictLine({ factor, tests }: FactorVerdict): string {
   const judged = tests.filter(({ matters }) => matters !== null);
-  const mattering = judged.filter(({ matters }) => matters).length;
+  const count = (which: Verdict['matters']) => judged.filter(({ matters }) => matters === which).length;
+  const [plainly, may] = [count('plainly'), count('may')];
+  const of = (n: number) => (judged.length > 1 ? ` for ${n} of ${judged.length} tests` : '');
+  const said = plainly
+    ? `The ${factor} matters${of(plainly)}${may ? `; it may for ${may} more` : ''}`
+    : may
+      ? `The ${factor} may matter${of(may)}`
+      : `The ${factor} hardly matters`;
   const unread = tests.length - judged.length;
-  const partly = judged.filter(({ read, of }) => read < of).length;
+  const fewest = Math.min(...judged.map(({ pieces }) => pieces));
   const open = [
-    ...(unread ? [`${unread} not read yet`] : []),
-    ...(partly ? [`${partly} on some only`] : []),
-  ].join(', ');
-  const said =
-    mattering === 0
-      ? `The ${factor} hardly matters`
-      : tests.length === 1
-        ? `The ${factor} matters`
-        : `The ${factor} matters for ${mattering} of ${judged.length} tests`;
-  return `${said}${open ? ` (${open})` : ''}.`;
+    ...(plainly || may ? [] : [`by ${fewest} ${fewest === 1 ? 'piece' : 'pieces'} of each`]),
+    ...(unread ? [`${unread} ${unread === 1 ? 'test' : 'tests'} not read yet`] : []),
+  ];
+  return `${said}${open.length ? ` (${open.join(', ')})` : ''}.`;
 }

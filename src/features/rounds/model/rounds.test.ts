@@ -1,5 +1,5 @@
 import type { RoundCell } from '@/records/rounds';
-import { partsOf, verdictLine, verdictsOf } from './parts';
+import { partsOf, verdictLine, verdictsOf, type TestVerdict } from './parts';
 import { isLate, stepsOf, trendsOf } from './progress';
 import { entriesOfCell, factorialRound, layOut, PLAIN_PUT, type NamedRecipe } from '@/core/rounds';
 import { FIRST_SETUP, knownOf, named, pieceOf, questionOf, type Setup } from './setup';
@@ -86,11 +86,11 @@ describe('the page where a round is made', () => {
       ...six,
     };
     const all = new Map([[entry!, { ...known, stack: [] }]]);
-    const at = { piece, bodyId: 'b', fire: six, kindOf };
+    const at = { piece, bodyId: 'b', target: six, kindOf };
     expect(knownOf(cell!, at, all)).toBe(all.get(entry!));
-    // The clay and the fire are the cell's own.
+    // The clay and the target are the cell's own.
     expect(knownOf({ ...cell!, body: 'other' }, at, all)).toBeUndefined();
-    expect(knownOf({ ...cell!, fire: { ...six, cone: '10' } }, at, all)).toBeUndefined();
+    expect(knownOf({ ...cell!, target: { ...six, cone: '10' } }, at, all)).toBeUndefined();
     // Of a test of two zones both have to be known, and the less known one speaks.
     const two = { ...cell!, stack: [...cell!.stack!, { glaze: id(2), times: 1, bands: [UPPER] }] };
     expect(knownOf(two, at, all)).toBeUndefined();
@@ -118,34 +118,14 @@ const plainCell = (column: number, more: Partial<RoundCell['pieces'][number]> | 
   block: 0,
   cone: '6',
   atmosphere: 'oxidation',
-  pieces: more
-    ? [
-        {
-          id: '',
-          label: '',
-          step: 'read',
-          fate: null,
-          photoHash: null,
-          surface: 'gloss',
-          movement: 'stable',
-          colour: null,
-          defects: [],
-          ...more,
-        },
-      ]
-    : [
-        {
-          id: '',
-          label: '',
-          step: 'made',
-          fate: null,
-          photoHash: null,
-          surface: null,
-          movement: null,
-          colour: null,
-          defects: [],
-        },
-      ],
+  pieces: [
+    {
+      ...{ id: '', label: '', fate: null, photoHash: null, colour: null, defects: [] },
+      ...(more
+        ? { step: 'read', firingId: 'f', surface: 'gloss', movement: 'stable', ...more }
+        : { step: 'made', firingId: null, surface: null, movement: null }),
+    },
+  ],
 });
 
 describe('what a tray says', () => {
@@ -177,10 +157,10 @@ describe('what a tray says', () => {
   });
 });
 
-test('parts of a round are set apart by what varies, and clay, texture and fire are judged test by test', () => {
+test('parts of a round are set apart by what varies, and clay, texture and firing are judged test by test', () => {
   const at = (column: number, block: number, more: Partial<RoundCell>): RoundCell => ({
     ...plainCell(column),
-    ...{ block, stack: [{ glaze: `g${column}`, name: '', colour: '', times: 1 }], words: `g${column}` },
+    ...{ block, stack: [{ glaze: `g${column}`, name: `G${column}`, colour: '', times: 2 }] },
     ...more,
   });
   const matte = { pieces: [{ ...plainCell(0).pieces[0]!, surface: 'matte' }] };
@@ -195,12 +175,20 @@ test('parts of a round are set apart by what varies, and clay, texture and fire 
   const [clay, ...others] = verdictsOf(cells);
   expect(others).toEqual([]);
   expect(clay!.tests.map(({ words, matters }) => [words, matters])).toEqual([
-    ['g0', true],
-    ['g1', false],
+    ['G0 twice', 'may'],
+    ['G1 twice', 'hardly'],
   ]);
-  expect(verdictLine(clay!)).toBe('The clay matters for 1 of 2 tests.');
+  expect(verdictLine(clay!)).toBe('The clay may matter for 1 of 2 tests.');
+  const [second] = clay!.tests.slice(1);
+  const line = (...tests: Partial<TestVerdict>[]) =>
+    verdictLine({ factor: 'clay', tests: tests.map((more) => ({ ...second!, ...more })) });
+  expect(line({})).toBe('The clay hardly matters (by 1 piece of each).');
+  expect(line({ matters: 'plainly' })).toBe('The clay matters.');
+  expect(line({ matters: 'plainly' }, { matters: 'may' }, { matters: null })).toBe(
+    'The clay matters for 1 of 2 tests; it may for 1 more (1 test not read yet).',
+  );
   expect(partsOf(cells.slice(0, 2))).toMatchObject([{ words: '' }]);
-  // Tests that differ in the fire too are not set against each other.
+  // Tests that differ in the cone too are not set against each other.
   const elsewhere = [at(0, 0, { body: 'red' }), at(0, 1, { body: 'white', cone: '10' })];
   expect(verdictsOf(elsewhere)).toEqual([]);
 });

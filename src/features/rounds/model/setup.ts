@@ -5,7 +5,7 @@ import {
   provedBy,
   USUAL_RING,
   type Cell,
-  type Fire,
+  type FiringTarget,
   type Ring,
   type TestForm,
   type RoundQuestion,
@@ -37,7 +37,7 @@ export const KINDS: Readonly<Record<RoundKind, string>> = {
 };
 
 /** Everything that is chosen for a round; what a kind does not use is kept for when it is chosen again. */
-export interface Setup extends Omit<RoundQuestion, 'piece' | 'fires'> {
+export interface Setup extends Omit<RoundQuestion, 'piece' | 'targets'> {
   readonly name: string;
   readonly twins: number;
   readonly form: Form;
@@ -52,8 +52,8 @@ export interface Setup extends Omit<RoundQuestion, 'piece' | 'fires'> {
   readonly isWaxed: boolean;
   readonly cone: Cone;
   readonly atmosphere: Atmosphere;
-  /** Other fires that all of it goes into too. */
-  readonly alsoAt: readonly Fire[];
+  /** Other cones and atmospheres that all of it is fired at too; one that is half said does not count yet. */
+  readonly alsoAt: readonly { readonly cone: Cone | null; readonly atmosphere: Atmosphere | null }[];
   readonly dueOn: string | null;
   /** Codes of cells left out by hand, and of proved ones taken in after all. */
   readonly out: readonly string[];
@@ -117,19 +117,22 @@ function sizeOf(form: Form) {
 export function questionOf(setup: Setup, piece: TestForm): RoundQuestion {
   const { cone, atmosphere, alsoAt, below, above } = setup;
   const chosen = (layers: Setup['below']) => layers.filter(({ glaze }) => glaze);
-  const first: Fire = { cone, atmosphere };
-  const others = alsoAt.filter((fire) => fire.cone !== cone || fire.atmosphere !== atmosphere);
-  return { ...setup, piece, fires: [first, ...others], below: chosen(below), above: chosen(above) };
+  const first: FiringTarget = { cone, atmosphere };
+  const said = alsoAt.flatMap((one): FiringTarget[] =>
+    one.cone && one.atmosphere ? [{ cone: one.cone, atmosphere: one.atmosphere }] : [],
+  );
+  const others = said.filter((one) => one.cone !== cone || one.atmosphere !== atmosphere);
+  return { ...setup, piece, targets: [first, ...others], below: chosen(below), above: chosen(above) };
 }
 
 /** What the dictionary holds of a cell, when it holds something of all its zones: the least proved of them. */
 export function knownOf(
   cell: Cell,
-  { piece, bodyId, fire, kindOf }: KnownAt,
+  { piece, bodyId, target, kindOf }: KnownAt,
   known: ReadonlyMap<string, KnownStack>,
 ): KnownStack | undefined {
   if (!cell.stack || cell.stack.some(({ glaze }) => glaze === MIXTURE)) return undefined;
-  const entries = entriesOfCell(cell.stack, piece, cell.body ?? bodyId, cell.fire ?? fire, kindOf);
+  const entries = entriesOfCell(cell.stack, piece, cell.body ?? bodyId, cell.target ?? target, kindOf);
   const found = entries.map((entry) => known.get(entry));
   return found.reduce<KnownStack | undefined>(
     (least, one) => (least && one && rankOf(least) > rankOf(one) ? one : one && least),
@@ -139,9 +142,9 @@ export function knownOf(
 
 interface KnownAt {
   readonly piece: TestForm;
-  /** The clay and the fire of cells that say none. */
+  /** The clay and the target of cells that say none. */
   readonly bodyId: string;
-  readonly fire: Fire;
+  readonly target: FiringTarget;
   readonly kindOf: (glaze: string) => GlazeKind;
 }
 

@@ -10,7 +10,7 @@ import {
 } from '@/core/units';
 import { cautionsIn, DUST_CAUTION, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
-import { fireWords } from '@/core/rounds';
+import { targetWords } from '@/core/rounds';
 import type { RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import type { PrintFor } from '@/features/shared/server/printFor';
@@ -110,7 +110,7 @@ function partsOf(
     .filter((cell) => !isBlended || isMoreThanDipped(cell.stack))
     .map((cell): Part => ({
       title: `${cell.label}   ${pieces(cell)}`,
-      words: `on ${[cell.body, cell.texture].filter(Boolean).join(', ')}, for ${fireWords(cell)}`,
+      words: `on ${[cell.body, cell.texture].filter(Boolean).join(', ')}, for ${targetWords(cell)}`,
       rows: [[sayMessage(layingWords(cell.stack, round), units), '']],
     }));
   if (way === 'by volume') {

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { aligned, grams, millilitres, sayQuantity } from '@/core/units';
 import { cautionsIn, DUST_CAUTION, materialBook, type MaterialBook } from '@/core/chemistry';
 import { batchOf } from '@/core/recipe';
-import { fireWords, SMALLEST_POUR } from '@/core/rounds';
+import { targetWords, SMALLEST_POUR } from '@/core/rounds';
 import type { StudioMaterial, RecipeInUse } from '@/records/materials';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, Choice, DataTable, NumberField, PageHeader, QuantityField, type Tick } from '@/ui/kit';
@@ -111,7 +111,7 @@ function pdfAddress(roundId: string, way: Kept['way'], { grams, ml, gravity }: K
 type TickOf = (key: string, label: string) => Tick;
 
 function Laying({ round, cells, tick }: Pick<Props, 'round' | 'cells'> & { tick: TickOf }) {
-  const hasFires = new Set(cells.map(fireWords)).size > 1;
+  const hasFires = new Set(cells.map(targetWords)).size > 1;
   return (
     <DataTable
       label="Glazing, test by test"
@@ -129,7 +129,7 @@ function Laying({ round, cells, tick }: Pick<Props, 'round' | 'cells'> & { tick:
             <small className="quiet">
               {' '}
               on {[cell.body, cell.texture].filter(Boolean).join(', ')}
-              {hasFires && `, for ${fireWords(cell)}`}
+              {hasFires && `, for ${targetWords(cell)}`}
             </small>
           </span>,
         ],

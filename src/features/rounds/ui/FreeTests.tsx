@@ -30,7 +30,7 @@ export function FreeTests({ setup, change, stuff, places }: Props) {
       <LayerList
         label="The next test"
         {...{ layers, stuff, places, onChange: setLayers }}
-        add="Another layer over it"
+        add="Add a layer above"
       />
       <Button disabled={whole.length === 0} onClick={add}>
         Add this test
@@ -47,10 +47,10 @@ export function FreeTests({ setup, change, stuff, places }: Props) {
               <Button
                 size="small"
                 variant="text"
-                aria-label={`Take test ${i + 1} out`}
+                aria-label={`Remove test ${i + 1}`}
                 onClick={() => change({ tests: setup.tests.filter((_, k) => k !== i), out: [], taken: [] })}
               >
-                Out
+                Remove
               </Button>
             </li>
           ))}

@@ -1,5 +1,7 @@
 'use client';
+import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import { MOST_LAYERS, PLAIN_PUT, type NamedRecipe, type PatternLayer, type PutOn } from '@/core/rounds';
 import { METHODS, STUFF, type GlazeKind, type Method } from '@/core/vocabulary';
 import { Choice, SelectField } from '@/ui/kit';
@@ -7,7 +9,7 @@ import css from './rounds.module.css';
 
 interface PutProps {
   readonly put: PutOn;
-  /** What the usual places of the form are called. */
+  /** What the places on the form are called, the usual one first. */
   readonly places: readonly string[];
   readonly onChange: (put: PutOn) => void;
   /** Stands before the labels where there are several. */
@@ -26,7 +28,8 @@ export function PutFields({ put, places, onChange, of = '' }: PutProps) {
       />
       <SelectField<string>
         label={`${of}Where`}
-        options={[['', 'as usual'], ...places.map((place) => [place, place] as const)]}
+        className={css.where}
+        options={places.map((place, i) => [i === 0 ? '' : place, place] as const)}
         value={places.includes(put.place) ? put.place : ''}
         onChange={(place) => onChange({ ...put, place })}
       />
@@ -60,15 +63,25 @@ export function LayerList({ label, layers, stuff, places, onChange, add }: ListP
     <div role="group" aria-label={label} className={css.layers}>
       {layers.map((layer, i) => (
         <div key={i} className={css.layer}>
-          <Choice
-            label={`Layer ${i + 1}`}
-            options={stuff.map(({ name }) => name)}
-            value={nameOf(layer.glaze)}
-            onChange={(name) => {
-              const found = stuff.find((one) => one.name === name);
-              if (found) change(i, { glaze: found.id, method: methodOf(found.kind) });
-            }}
-          />
+          <div className={css.what}>
+            <Choice
+              label={`Layer ${i + 1}`}
+              options={stuff.map(({ name }) => name)}
+              value={nameOf(layer.glaze)}
+              onChange={(name) => {
+                const found = stuff.find((one) => one.name === name);
+                if (found) change(i, { glaze: found.id, method: methodOf(found.kind) });
+              }}
+            />
+            <IconButton
+              size="small"
+              aria-label={`Remove layer ${i + 1}`}
+              title="Remove layer"
+              onClick={() => onChange(layers.filter((_, k) => k !== i))}
+            >
+              <DeleteOutline fontSize="small" />
+            </IconButton>
+          </div>
           <SelectField<number>
             label="Coats"
             options={TIMES.map((times) => [times, String(times)] as const)}
@@ -76,14 +89,6 @@ export function LayerList({ label, layers, stuff, places, onChange, add }: ListP
             onChange={(times) => change(i, { times })}
           />
           <PutFields put={layer} places={places} onChange={(put) => change(i, put)} />
-          <Button
-            size="small"
-            variant="text"
-            aria-label={`Take layer ${i + 1} out`}
-            onClick={() => onChange(layers.filter((_, k) => k !== i))}
-          >
-            Out
-          </Button>
         </div>
       ))}
       {layers.length < MOST_LAYERS && (

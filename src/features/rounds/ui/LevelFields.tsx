@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { bodiesVary, textureWord, type Fire } from '@/core/rounds';
+import { bodiesVary, textureWord } from '@/core/rounds';
 import { TEXTURES, type Texture } from '@/core/vocabulary';
 import { Choice, SeveralField } from '@/ui/kit';
 import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
@@ -17,11 +17,11 @@ interface Props {
 const PLAIN = textureWord(null);
 const SURFACES: readonly string[] = [PLAIN, ...TEXTURES];
 
-/** What all of a round is repeated on: other clays, textures, other fires. Where several things vary, they are among them. */
+/** What all of a round is repeated on: other clays, textures, firings. Where several things vary, they are among them. */
 export function LevelFields({ setup, change, bodies }: Props) {
   const { kind, alsoOn, textures, alsoAt } = setup;
   const isTogether = kind === 'factorial';
-  const isUsual = alsoOn.length === 0 && textures.length === 0 && alsoAt.length === 0;
+  const isRepeated = alsoOn.length > 0 || textures.length > 0 || alsoAt.length > 0;
   const fields = (
     <>
       {!bodiesVary(kind) && (
@@ -40,56 +40,55 @@ export function LevelFields({ setup, change, bodies }: Props) {
           change({ textures: next.map((word) => (word === PLAIN ? null : (word as Texture))) })
         }
       />
-      <Fires {...{ setup, change }} />
+      <Targets {...{ setup, change }} />
     </>
   );
   if (isTogether) return fields;
   return (
-    <details className={css.more} open={!isUsual || undefined}>
-      <summary>{isUsual ? 'The same again elsewhere' : 'All of it on'}</summary>
+    <details className={css.more} open={isRepeated || undefined}>
+      <summary>Repeat all of it</summary>
       {fields}
       <p className="small quiet">
-        Each clay, texture and fire makes a part of the round, shown side by side.
+        Each clay, texture and firing is a part of the round; the parts stand side by side.
       </p>
     </details>
   );
 }
 
-function Fires({ setup, change }: Pick<Props, 'setup' | 'change'>) {
+function Targets({ setup, change }: Pick<Props, 'setup' | 'change'>) {
   const { alsoAt, cone, atmosphere } = setup;
   const cones = useConesInUse(cone);
   const atmospheres = useAtmospheresInUse(atmosphere);
-  const set = (i: number, part: Partial<Fire>) =>
-    change({ alsoAt: alsoAt.map((fire, k) => (k === i ? { ...fire, ...part } : fire)) });
-  const other = atmospheres.find((one) => one !== atmosphere) ?? atmosphere;
+  const set = (i: number, part: Partial<(typeof alsoAt)[number]>) =>
+    change({ alsoAt: alsoAt.map((target, k) => (k === i ? { ...target, ...part } : target)) });
   return (
     <>
-      {alsoAt.map((fire, i) => (
-        <div key={i} className={css.fire}>
+      {alsoAt.map((target, i) => (
+        <div key={i} className={css.target}>
           <Choice
             label="Also at cone"
             options={cones}
-            value={fire.cone}
-            onChange={(next) => next && set(i, { cone: next })}
+            value={target.cone}
+            onChange={(next) => set(i, { cone: next })}
           />
           <Choice
             label="Also in"
             options={atmospheres}
-            value={fire.atmosphere}
-            onChange={(next) => next && set(i, { atmosphere: next })}
+            value={target.atmosphere}
+            onChange={(next) => set(i, { atmosphere: next })}
           />
           <Button
             size="small"
             variant="text"
-            aria-label={`Take fire ${i + 2} out`}
+            aria-label={`Remove firing ${i + 2}`}
             onClick={() => change({ alsoAt: alsoAt.filter((_, k) => k !== i) })}
           >
-            Out
+            Remove
           </Button>
         </div>
       ))}
-      <Button size="small" onClick={() => change({ alsoAt: [...alsoAt, { cone, atmosphere: other }] })}>
-        Also in another fire
+      <Button size="small" onClick={() => change({ alsoAt: [...alsoAt, { cone: null, atmosphere: null }] })}>
+        Add another firing
       </Button>
     </>
   );

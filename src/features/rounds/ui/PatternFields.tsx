@@ -22,10 +22,10 @@ export function PatternFields({ setup, change, stuff, places }: Props) {
   const isOverlap = kind === 'overlap';
   return (
     <details className={css.more} open={!isUsual || undefined}>
-      <summary>{isUsual ? 'Glazing: dipped, all but the foot' : 'Glazing'}</summary>
+      <summary>{isUsual ? `Glazing: dipped, ${places[0]}` : 'Glazing'}</summary>
       <LayerList
-        label="Below it on every piece"
-        {...{ layers: below, stuff, places, add: 'Something below it' }}
+        label="Below, on every piece"
+        {...{ layers: below, stuff, places, add: 'Add a layer below' }}
         onChange={(next) => change({ below: next })}
       />
       <p className={css.tested}>{isOverlap ? 'The two glazes' : 'What is tested'}</p>
@@ -42,8 +42,8 @@ export function PatternFields({ setup, change, stuff, places }: Props) {
         )}
       </div>
       <LayerList
-        label="Above it on every piece"
-        {...{ layers: above, stuff, places, add: 'Something above it' }}
+        label="Above, on every piece"
+        {...{ layers: above, stuff, places, add: 'Add a layer above' }}
         onChange={(next) => change({ above: next })}
       />
     </details>

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { bulkOf, grams, sayQuantity, shelfAreaOf } from '@/core/units';
 import { loadsOf, type NamedRecipe } from '@/core/rounds';
+import { formShape, type Form } from '@/core/vocabulary';
 import { FormErrors } from '@/ui/kit';
 import { useUnits } from '@/ui/units';
 import { partsOf } from '../model/parts';
@@ -28,7 +29,7 @@ export function RoundTray({ of, glazes, bodies, kilns }: Props) {
       block: cell.block ?? 0,
       body: bodies.find(({ id }) => id === (cell.body ?? bodyId))?.name ?? '',
       texture: cell.texture ?? null,
-      ...(cell.fire ?? { cone: setup.cone, atmosphere: setup.atmosphere }),
+      ...(cell.target ?? { cone: setup.cone, atmosphere: setup.atmosphere }),
     })),
   );
   return (
@@ -81,10 +82,11 @@ export function RoundTray({ of, glazes, bodies, kilns }: Props) {
   );
 }
 
-type NeedsProps = Pick<RoundMakerState, 'setup' | 'inside' | 'needs'> & Pick<Props, 'kilns' | 'glazes'>;
+type NeedsProps = Pick<RoundMakerState, 'setup' | 'piece' | 'inside' | 'needs'> &
+  Pick<Props, 'kilns' | 'glazes'>;
 
 /** Tests, pieces, clay, shelf, kiln loads and glaze that a round needs. */
-function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
+function Needs({ setup, piece, inside, needs, kilns, glazes }: NeedsProps) {
   const units = useUnits();
   return (
     <>
@@ -119,7 +121,7 @@ function Needs({ setup, inside, needs, kilns, glazes }: NeedsProps) {
                 : `${named(name, glazes)} ${sayQuantity(grams(dry), units)}`,
             )
             .join(', ')}
-          . Estimated from {setup.isWaxed ? 'the face' : 'both faces and the edges'} and thickness.
+          . Estimated from {surfaceWords(piece.form, setup.isWaxed)} and thickness.
         </p>
       )}
     </>
@@ -133,4 +135,10 @@ function Total({ name, value }: { name: string; value: string }) {
       <dd className="figures">{value}</dd>
     </div>
   );
+}
+
+/** What of a piece the glaze on it is reckoned from. */
+function surfaceWords(form: Form, isWaxed: boolean): string {
+  if (!formShape(form).isFlat) return 'the surface';
+  return isWaxed ? 'the face' : 'both faces and the edges where it is dipped';
 }

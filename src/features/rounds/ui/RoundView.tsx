@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { fireWords } from '@/core/rounds';
+import { targetWords } from '@/core/rounds';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { Round, RoundCell } from '@/records/rounds';
 import { Acts, FormErrors, PageHeader } from '@/ui/kit';
@@ -36,7 +36,7 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
   const chosen = cells.find((cell) => cell.label === at) ?? cells[0];
   const parts = partsOf(cells);
   const verdicts = verdictsOf(cells);
-  const fires = [...new Map(cells.map((cell) => [fireWords(cell), cell])).values()];
+  const targets = [...new Map(cells.map((cell) => [targetWords(cell), cell])).values()];
   const steps = stepsOf(cells);
   const toGlaze = cells.filter((cell) =>
     cell.pieces.some((piece) => piece.step === 'made' || piece.step === 'bisqued'),
@@ -52,7 +52,8 @@ export function RoundView({ round, cells, mayGlaze, today }: Props) {
         <div>
           <h1>{round.name}</h1>
           <p className="quiet">
-            Round {round.number}, {fires.map(fireWords).join(' and ')}, {round.twins} of each
+            Round {round.number}, {targets.map(targetWords).join(' and ')}, {round.twins} of each,{' '}
+            {round.form}
             {round.dueOn && (
               <>
                 , <span className={late ? 'heat' : undefined}>{late ? 'late, needed by' : 'needed by'}</span>{' '}
@@ -161,7 +162,7 @@ function ChosenTest({ round, cells, chosen, hasParts, isBusy, onGlaze }: ChosenP
                     <Photo hash={shown.photoHash} alt={`${shown.label}, ${words}`} width={200} height={250} />
                     {hasParts && (
                       <figcaption className="small">
-                        {[body, cell.texture, fireWords(cell)].filter(Boolean).join(', ')}
+                        {[body, cell.texture, targetWords(cell)].filter(Boolean).join(', ')}
                       </figcaption>
                     )}
                   </figure>,

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { fireWords } from '@/core/rounds';
+import { targetWords } from '@/core/rounds';
 import { ROUND_STEPS } from '@/core/vocabulary';
 import type { RoundSummary } from '@/records/rounds';
 import { Acts, PageHeader } from '@/ui/kit';
@@ -46,7 +46,7 @@ export function RoundsView({
                 <span>
                   <b>{round.name}</b>
                   <span className="small quiet">
-                    {round.fires.map(fireWords).join(' and ')}; {round.by}, {shortDay(round.createdAt)}
+                    {round.targets.map(targetWords).join(' and ')}; {round.by}, {shortDay(round.createdAt)}
                   </span>
                 </span>
                 <Progress round={round} />

@@ -5,7 +5,7 @@ import css from './rounds.module.css';
 /** So many tests that a factor matters for are told at once. */
 const FEW = 6;
 
-/** Whether clay, texture and fire matter, with what differs in numbers. */
+/** Whether clay, texture and firing matter, with what differs in numbers. */
 export function Verdicts({ verdicts }: { readonly verdicts: readonly FactorVerdict[] }) {
   const told = verdicts.filter(({ tests }) => tests.some(({ matters }) => matters !== null));
   const open = verdicts.filter((one) => !told.includes(one)).map(({ factor }) => factor);
@@ -17,12 +17,12 @@ export function Verdicts({ verdicts }: { readonly verdicts: readonly FactorVerdi
         </p>
       )}
       {told.map((one) => {
-        const differing = one.tests.filter(({ matters }) => matters);
-        const hardly = one.tests.filter(({ matters }) => matters === false);
+        const differing = one.tests.filter(({ matters }) => matters === 'plainly' || matters === 'may');
+        const hardly = one.tests.filter(({ matters }) => matters === 'hardly');
         const list = (
           <ul>
-            {differing.map(({ label, words, differences }) => (
-              <li key={label}>
+            {differing.map(({ words, differences }) => (
+              <li key={words}>
                 {one.tests.length > 1 && <b>{words}: </b>}
                 {differences.join('; ')}
               </li>
@@ -47,11 +47,6 @@ export function Verdicts({ verdicts }: { readonly verdicts: readonly FactorVerdi
                     ({ words, differences }) => `${words}: ${differences.join('; ') || 'no difference seen'}`,
                   )
                   .join('. ')}
-              </p>
-            )}
-            {one.factor === 'fire' && differing.length > 0 && (
-              <p className="small quiet">
-                Each fire was one firing: whatever else was different in it counts too.
               </p>
             )}
           </div>

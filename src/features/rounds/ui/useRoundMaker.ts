@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef } from 'react';
 import { ulid } from 'ulid';
-import { isBlend, needsOf, placesOf, provedBy, type Cell, type NamedRecipe } from '@/core/rounds';
+import { isBlend, needsOf, placesOf, provedBy, usualPlace, type Cell, type NamedRecipe } from '@/core/rounds';
 import type { StudioForm } from '@/records/pieces';
 import type { KnownStack } from '@/records/rounds';
 import { useMutation } from '@/ui/useMutation';
@@ -47,8 +47,8 @@ export function useRoundMaker({ glazes, bodies, ownForms, known, start }: RoundM
   const cells = typeof plan === 'string' ? [] : plan.cells;
   const byEntry = useMemo(() => new Map(known.map((one) => [one.entry, one])), [known]);
   const kindOf = (id: string) => glazes.find((glaze) => glaze.id === id)?.kind ?? 'glaze';
-  const fire = { cone: setup.cone, atmosphere: setup.atmosphere };
-  const proofOf = (cell: Cell) => knownOf(cell, { piece, bodyId, fire, kindOf }, byEntry);
+  const target = { cone: setup.cone, atmosphere: setup.atmosphere };
+  const proofOf = (cell: Cell) => knownOf(cell, { piece, bodyId, target, kindOf }, byEntry);
   const isOut = (cell: Cell) => {
     const proof = proofOf(cell);
     const proved = proof !== undefined && provedBy(proof) === 'proved';
@@ -96,7 +96,7 @@ export function useRoundMaker({ glazes, bodies, ownForms, known, start }: RoundM
         bodyId: cell.body ?? bodyId,
         texture: cell.texture ?? null,
         block: cell.block ?? 0,
-        ...(cell.fire ?? fire),
+        ...(cell.target ?? target),
       })),
     };
     if ((await run(() => layOutRound(draft))) === undefined) return;
@@ -105,7 +105,7 @@ export function useRoundMaker({ glazes, bodies, ownForms, known, start }: RoundM
   };
   return {
     ...{ setup, change, errors, errorOf, isBusy, bodyId, piece, plan, aliases, cells, inside, needs },
-    places: placesOf(piece).map(({ name }) => name),
+    places: [...new Set([usualPlace(piece), ...placesOf(piece).map(({ name }) => name)])],
     ...{ isOut, proofOf, turn, save },
   };
 }
