@@ -158,6 +158,7 @@ function placeOf({ cause, defect, body, zones, more }: Planted, seed: number): n
     method: null,
     lowestGlazeMm: null,
     otherOrder: zones.some((stack) => stack.length > 1) ? { having: 0, without: 2 } : null,
+    alone: [],
     ageDays: 0,
     driedBetween: null,
     kilnFilled: null,

@@ -74,13 +74,13 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
 
   await page.goto(`/pieces/${label}`);
   await page.getByLabel('Photo file', { exact: true }).setInputFiles(await photo([['Sleeper', 0, 1]]));
-  await page.getByRole('button', { name: 'Write on it' }).last().click();
+  const second = page.getByRole('listitem').filter({ has: page.getByAltText(`Another photo of ${label}`) });
+  await second.getByRole('button', { name: 'Write on it' }).click();
   await page.getByRole('button', { name: /^Point at something/ }).click({ position: { x: 120, y: 150 } });
   // Letters that are keys of the page are words here.
   await page.getByLabel('What is there').pressSequentially('bn: before it was fired');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Done' }).click();
-  const second = page.getByRole('listitem').filter({ has: page.getByAltText(`Another photo of ${label}`) });
   await expect(second).toContainText('bn: before it was fired');
   await second.getByRole('combobox', { name: /^Taken/ }).click();
   await page.getByRole('option', { name: 'before any firing' }).click();

@@ -16,7 +16,7 @@ import { naturalExperiments } from '@/core/evidence';
 import { rank } from '@/core/clinic';
 import { newId, Conflict, NotFound, Refusal } from '@/records/platform';
 import { openingOf, recordPiece } from '@/records/openings';
-import { piecePage } from '@/records/pieces';
+import { piecePage, type PieceDraft } from '@/records/pieces';
 import { random } from '../../demo/random';
 import { dip, fired, freshStudio, reading, tile, type Studio } from './studio';
 
@@ -127,32 +127,49 @@ test('how the firing came out and what the slip went onto is known of every zone
   expect(rank('slip-lifting', evidence).causes[0]!.cause.id).toBe('slip-on-dry-clay');
 });
 
-test('the other order is looked up on the same ground', async () => {
+test('the other order and each glaze alone are looked up on the same ground', async () => {
   const { base, member, glazes } = studio;
   const over = (low: string, high: string) => tile(studio, [dip(low, 0, 0.6), dip(high, 0.4, 1)]);
-  const { firingId } = await fired(studio, [
-    over(glazes.Sleeper, glazes.Limewash),
-    over(glazes.Limewash, glazes.Sleeper),
-    over(glazes.Limewash, glazes.Sleeper),
-  ]);
-  const { pieces } = await openingOf(base, firingId);
-  for (const piece of pieces) {
-    const readings = piece.zones.map((zone) =>
-      reading(zone.id, {
-        defects:
-          zone.headword === 'Limewash over Sleeper'
-            ? [{ defect: 'blistering', severity: 3, place: 'overlap' }]
-            : [],
-      }),
-    );
-    await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
-  }
-  const { evidence } = await pieceCase(base, pieces[0]!.label, 'blistering');
+  const read = async (drafts: readonly PieceDraft[], bad: string) => {
+    const { firingId } = await fired(studio, drafts);
+    const { pieces } = await openingOf(base, firingId);
+    for (const piece of pieces) {
+      const readings = piece.zones.map((zone) =>
+        reading(zone.id, {
+          defects: zone.headword === bad ? [{ defect: 'blistering', severity: 3, place: 'overlap' }] : [],
+        }),
+      );
+      await recordPiece(base, member, { pieceId: piece.id, firingId, state: 'read', fate: 'keep', readings });
+    }
+    return pieces[0]!.label;
+  };
+  const label = await read(
+    [
+      over(glazes.Sleeper, glazes.Limewash),
+      over(glazes.Limewash, glazes.Sleeper),
+      over(glazes.Limewash, glazes.Sleeper),
+    ],
+    'Limewash over Sleeper',
+  );
+  const { evidence } = await pieceCase(base, label, 'blistering');
   expect(evidence).toMatchObject({ otherOrderClean: true, onlyInOverlap: true });
   expect(rank('blistering', evidence)).toMatchObject({
     enough: true,
     causes: [{ cause: { id: 'incompatible-layer' } }, {}, {}, {}, {}, {}, {}, {}],
   });
+  // Where Limewash alone blisters too, it is not the pair; and a case about Sleeper does not look at Limewash.
+  await read(
+    [tile(studio, [dip(glazes.Limewash, 0, 1)]), tile(studio, [dip(glazes.Limewash, 0, 1)])],
+    'Limewash',
+  );
+  const then = (await pieceCase(base, label, 'blistering')).evidence;
+  expect(then).toMatchObject({ otherOrderClean: true, aloneToo: true });
+  const against = rank('blistering', then).causes.find(
+    ({ cause }) => cause.id === 'incompatible-layer',
+  )!.against;
+  expect(against.map(({ finding }) => finding)).toContain('alone-too');
+  const about = { kind: 'headword' as const, id: 'none' };
+  expect((await pieceCase(base, label, 'blistering', about)).isMarked).toBe(false);
 });
 
 test('a case is numbered once, told, tried and closed with what helped; two people are told', async () => {

@@ -50,7 +50,14 @@ export const WORDS = {
 
 /** Keys of evidence that are so or not. */
 export const FLAGS = [
-  ...(['dropHold', 'marksVisible', 'onlyWhereThick', 'onlyInOverlap', 'otherOrderClean'] as const),
+  ...([
+    'dropHold',
+    'marksVisible',
+    'onlyWhereThick',
+    'onlyInOverlap',
+    'otherOrderClean',
+    'aloneToo',
+  ] as const),
   ...(['rawGlazeCracked', 'stirred', 'dryBetweenCoats', 'bisqueWiped', 'bodyCoarse', 'bodyPorous'] as const),
   ...(['bodyReclaimed', 'bareBodyAlso', 'alsoOnOtherBodies', 'appearsLate', 'reachesBody'] as const),
   ...(['presentBeforeGlazing', 'healedByRefiring', 'nearFoot', 'supported', 'damp'] as const),

@@ -112,6 +112,8 @@ const ROWS: readonly Row[] = [
   ['not-only-in-overlap', 'layer', 'it shows outside the overlap too', is('onlyInOverlap', false), { 'incompatible-layer': -3 }],
   ['other-order-clean', 'order', 'the other order is clean', is('otherOrderClean', true), { 'incompatible-layer': 3, 'glaze-too-thick': -1.5, 'wet-between-coats': -0.5, 'body-gas': -1.5 }],
   ['other-order-too', 'order', 'the other order shows it too', is('otherOrderClean', false), { 'incompatible-layer': -1, 'glaze-too-thick': 1 }],
+  ['alone-too', 'alone', 'one of the glazes alone shows it on other pieces', is('aloneToo', true), { 'incompatible-layer': -4 }],
+  ['alone-clean', 'alone', 'neither glaze alone shows it on other pieces', is('aloneToo', false), { 'incompatible-layer': 1 }],
   ['soda', 'early-seal', 'a soda-rich glaze that seals early is in it', has('soda-ash'), { 'incompatible-layer': 1.2 }, ['blistering', 'pinholing', 'pitting']],
   ['wet', 'drying', 'the coat below was still wet', is('dryBetweenCoats', false), { 'wet-between-coats': 3.5 }],
   ['dry', 'drying', 'each coat was dry before the next', is('dryBetweenCoats', true), { 'wet-between-coats': -4 }],

@@ -21,6 +21,7 @@ const ROWS: readonly Row[] = [
   ['only-thick', 'Only where the glaze is thick?', ...yesNo('onlyWhereThick', 'only thick', 'thin too')],
   ['overlap', 'Only where two glazes lie over each other?', ...yesNo('onlyInOverlap')],
   ['order', 'Is the other order clean?', ...yesNo('otherOrderClean')],
+  ['alone', 'Does one of the two alone show it too, on other pieces?', ...yesNo('aloneToo')],
   ['dry', 'Was each coat dry before the next?', ...yesNo('dryBetweenCoats')],
   ['raw', 'Was the raw glaze cracked before the firing?', ...yesNo('rawGlazeCracked')],
   ['wiped', 'Was the bisque wiped?', ...yesNo('bisqueWiped')],

@@ -34,6 +34,7 @@ const facts = (zones: readonly RecordZone[], more: Partial<RecordFacts> = {}): R
   twins: { having: 0, without: 0 },
   neighboursHaving: 0,
   otherOrder: null,
+  alone: [],
   ageDays: 0,
   slipOn: null,
   driedBetween: null,
@@ -76,6 +77,56 @@ test('the other order counts from two proofs on', () => {
   const other = (having: number, without: number) =>
     evidenceOf(facts([over], { otherOrder: { having, without } })).otherOrderClean;
   expect([other(0, 1), other(0, 2), other(1, 1)]).toEqual([undefined, true, false]);
+});
+
+test.each([
+  [
+    [
+      [2, 18],
+      [0, 9],
+    ],
+    true,
+  ],
+  [
+    [
+      [2, 19],
+      [0, 9],
+    ],
+    undefined,
+  ],
+  [
+    [
+      [1, 3],
+      [0, 9],
+    ],
+    undefined,
+  ],
+  [
+    [
+      [0, 4],
+      [0, 4],
+    ],
+    false,
+  ],
+  [
+    [
+      [0, 4],
+      [0, 3],
+    ],
+    undefined,
+  ],
+  [[], undefined],
+] as const)('each glaze alone with and without it %j: alone too %s', (counts, told) => {
+  const alone = counts.map(([having, without]) => ({ having, without }));
+  const over = zone(
+    [
+      ['green', 1],
+      ['plum', 1],
+    ],
+    bad,
+  );
+  expect(evidenceOf(facts([over], { alone })).aloneToo).toBe(told);
+  expect(evidenceOf(facts([zone([['plum', 2]], bad)], { alone })).aloneToo).toBeUndefined();
 });
 
 test('mismatch is of the mixture by its coats; unknown when a glaze or the body is', () => {

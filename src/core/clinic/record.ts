@@ -58,6 +58,8 @@ export interface RecordFacts {
   readonly neighboursHaving: number;
   /** Proofs of the same two glazes the other way round; null when there are none. */
   readonly otherOrder: { readonly having: number; readonly without: number } | null;
+  /** Proofs of each glaze of the bad zone alone; empty where only one lies there. */
+  readonly alone: readonly { readonly having: number; readonly without: number }[];
   /** Days between the opening and the look that found it. */
   readonly ageDays: number;
   /** What the slip went onto; null without one, or when nobody said. */
@@ -123,6 +125,8 @@ const CLEAR_OF_FOOT_MM = 10;
 const LATER = 30;
 /** Proofs the other way round that say it is clean. */
 const ENOUGH = 2;
+/** A glaze shows a defect alone when it does on so many pieces, and on such a share of them; it is clean on so many without one. */
+const ALONE = { having: 2, share: 0.1, clean: 4 };
 
 const dips = ({ layers }: RecordZone) => layers.reduce((sum, layer) => sum + layer.times, 0);
 const glazes = ({ layers }: RecordZone) => new Set(layers.map(({ glaze }) => glaze));
@@ -181,11 +185,23 @@ function layersOf(facts: RecordFacts, bad: readonly RecordZone[], worst: RecordZ
     ...(otherOrder &&
       glazes(worst).size > 1 &&
       otherOrder.having + otherOrder.without >= ENOUGH && { otherOrderClean: otherOrder.having === 0 }),
+    ...(glazes(worst).size > 1 && aloneOf(facts.alone)),
     ...(known.length > 0 &&
       used.every((glaze) => facts.recipes.has(glaze)) && { glazeHas: ingredientsOf(known) }),
     ...(facts.body.expansion !== null &&
       expansions.every((one) => one !== undefined) && { expansionMismatch: mixed - facts.body.expansion }),
   };
+}
+
+/** Whether one of two glazes shows the defect without the other; nothing while too few pieces tell. */
+function aloneOf(alone: RecordFacts['alone']): Partial<Evidence> {
+  const shows = alone.some(
+    ({ having, without }) => having >= ALONE.having && having / (having + without) >= ALONE.share,
+  );
+  if (shows) return { aloneToo: true };
+  const isClean =
+    alone.length > 0 && alone.every(({ having, without }) => having === 0 && without >= ALONE.clean);
+  return isClean ? { aloneToo: false } : {};
 }
 
 function heatOf(firing: RecordFacts['firing']): Partial<Evidence> {

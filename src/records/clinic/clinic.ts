@@ -36,23 +36,36 @@ export interface PieceCase {
 }
 
 const live = (zone: FiredZone) => zone.readings.find((one) => !one.ended && one.stage === 'after');
+/** Whether a zone is of the entry or glaze that is asked about; every zone is of the clay, kiln, firing or batch. */
+function isOfSubject(zone: FiredZone, about: Pick<CaseSubject, 'kind' | 'id'> | null): boolean {
+  if (about?.kind === 'headword') return zone.headwordId === about.id;
+  return about?.kind !== 'glaze' || zone.stack.some(({ glaze }) => glaze === about.id);
+}
 const defectOn = (zone: FiredZone, defect: DefectId) =>
   live(zone)?.defects.find((one) => one.defect === defect && one.severity >= PLAIN_SEVERITY);
 
 /**
  * Looks up for a piece what a member would otherwise be asked: layers, recipes, fit, cones, hold, cooling, bucket,
- * body, twins and the other order.
+ * body, twins, the other order and each glaze alone.
  *
  * @param label of the piece
+ * @param about what the defect is asked of: zones that show it and are of something else are left out
  * @throws NotFound when it is not there or was never fired
  */
-export async function pieceCase(base: Db, label: string, defect: DefectId): Promise<PieceCase> {
+export async function pieceCase(
+  base: Db,
+  label: string,
+  defect: DefectId,
+  about: Pick<CaseSubject, 'kind' | 'id'> | null = null,
+): Promise<PieceCase> {
   const piece = await piecePage(base, label);
   const last = [...piece.firings].reverse();
-  const marked = last.find((one) => one.zones.some((zone) => defectOn(zone, defect)));
+  const isBad = (zone: FiredZone) => Boolean(defectOn(zone, defect)) && isOfSubject(zone, about);
+  const marked = last.find((one) => one.zones.some(isBad));
   const firing = marked ?? last.find((one) => one.zones.length > 0);
   if (!firing) throw new NotFound(`A firing of ${label}`);
-  const bad = firing.zones.filter((zone) => defectOn(zone, defect));
+  const bad = firing.zones.filter(isBad);
+  const told = firing.zones.filter((zone) => isBad(zone) || !defectOn(zone, defect));
   const shown = bad.length ? bad : firing.zones;
   const dips = (zone: FiredZone) => zone.stack.reduce((sum, { times }) => sum + times, 0);
   const worst = shown.reduce((most, zone) => (dips(zone) > dips(most) ? zone : most));
@@ -70,10 +83,10 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
     }),
   );
   const layersOf = (zone: FiredZone) => groundOf(piece.bodyId, zone.stack).stack;
-  const [voice, twins, reversed, neighboursHaving, heat] = await Promise.all([
+  const [voice, twins, { otherOrder, alone }, neighboursHaving, heat] = await Promise.all([
     chemistryFactsOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
     twinsWith(base, piece.id, worst, defect),
-    otherOrder(base, worst, defect),
+    partsOf(base, worst, defect),
     neighboursWith(base, piece.id, firing, defect),
     loggedHeat(base, firing.firingId),
   ]);
@@ -85,7 +98,7 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
     evidence: {
       ...evidenceOf({
         defect,
-        zones: firing.zones.map((zone) => ({
+        zones: told.map((zone) => ({
           layers: layersOf(zone).map(({ glaze, times }) => ({ glaze, times })),
           surface: live(zone)?.surface ?? null,
           movement: live(zone)?.movement ?? null,
@@ -109,7 +122,8 @@ export async function pieceCase(base: Db, label: string, defect: DefectId): Prom
         recipes: new Map(recipes.map((one) => [one.glazeId, one.lines])),
         expansions,
         twins,
-        otherOrder: reversed,
+        otherOrder,
+        alone,
         ageDays: Math.max(0, ...bad.map((zone) => live(zone)?.ageDays ?? 0)),
         slipOn: piece.coats.find((coat) => coat.glazeKind === 'slip')?.clay ?? null,
         ...coatFactsOf(piece, worst),
@@ -208,8 +222,8 @@ async function twinsWith(base: Db, pieceId: string, zone: FiredZone, defect: Def
   return counted(base, (query) => query.whereIn('z.entry_id', own), defect, pieceId);
 }
 
-/** Proofs of the same two glazes the other way round, on the same ground, cone and atmosphere. */
-async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
+/** Proofs of the two glazes of a zone the other way round, and of each alone, on the same ground, cone and atmosphere. */
+async function partsOf(base: Db, zone: FiredZone, defect: DefectId) {
   const own = await firstOf<{ h: 'headword'; e: 'entry' }>()(
     base('zone as z')
       .join('entry as e', 'e.id', 'z.entry_id')
@@ -222,19 +236,22 @@ async function otherOrder(base: Db, zone: FiredZone, defect: DefectId) {
     'h.base_glaze_id',
     'h.top_glaze_id',
   );
-  if (own?.depth !== 2 || !own.base_glaze_id) return null;
-  const mirrored = base('headword')
-    .where({ depth: 2, base_glaze_id: own.top_glaze_id, top_glaze_id: own.base_glaze_id })
-    .select('id');
-  const { ground_id, cone, atmosphere } = own;
-  return counted(
-    base,
-    (query) =>
-      query
-        .whereIn('e.headword_id', mirrored)
-        .where({ 'e.ground_id': ground_id, 'e.cone': cone, 'e.atmosphere': atmosphere }),
-    defect,
-  );
+  if (own?.depth !== 2 || !own.base_glaze_id) return { otherOrder: null, alone: [] };
+  const { ground_id, cone, atmosphere, top_glaze_id: top, base_glaze_id: low } = own;
+  const proofsOf = (headwords: Knex.QueryBuilder) =>
+    counted(
+      base,
+      (query) =>
+        query
+          .whereIn('e.headword_id', headwords.select('id'))
+          .where({ 'e.ground_id': ground_id, 'e.cone': cone, 'e.atmosphere': atmosphere }),
+      defect,
+    );
+  const [otherOrder, ...alone] = await Promise.all([
+    proofsOf(base('headword').where({ depth: 2, base_glaze_id: top, top_glaze_id: low })),
+    ...[top, low].map((glaze) => proofsOf(base('headword').where({ depth: 1, top_glaze_id: glaze }))),
+  ]);
+  return { otherOrder, alone };
 }
 
 /** A piece that proves a defect. */

@@ -50,7 +50,9 @@ export async function diagnosisOf(
   const labels = [subject.label ?? [], about ? proofs.map(({ label }) => label) : []].flat();
   const [pieces, { zones, experiments }, closed, book, again] = await Promise.all([
     Promise.all(
-      [...new Set(labels)].slice(0, ALIKE).map((label) => nullIfNotFound(pieceCase(base, label, defect))),
+      [...new Set(labels)]
+        .slice(0, ALIKE)
+        .map((label) => nullIfNotFound(pieceCase(base, label, defect, about))),
     ),
     studioRecord(base, defect),
     listCases(base, { open: false, defect }),

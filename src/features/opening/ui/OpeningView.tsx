@@ -172,7 +172,7 @@ function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?
       <Link href={`/firings/${firing.id}`}>
         {firing.kilnName} {firing.number}
       </Link>
-      <OutboxStatus waiting={api.waiting} connection={api.connection} />
+      <OutboxStatus waiting={api.waiting} arriving={api.arriving} connection={api.connection} />
       {children}
     </div>
   );

@@ -14,13 +14,16 @@ const ASK_FIRST = {
 /** The quiet mark that says what the server does not have yet. */
 export function OutboxStatus({
   waiting,
+  arriving,
   connection,
 }: {
   waiting: readonly OutboxItem[];
+  /** Writes that are only just being put behind those that wait. */
+  arriving: number;
   connection: Connection;
 }) {
   const stuck = waiting.filter(({ rejection: trouble }) => trouble).length;
-  const moving = waiting.length - stuck;
+  const moving = waiting.length - stuck + arriving;
   const words =
     connection in ASK_FIRST
       ? `${moving} kept here: ${ASK_FIRST[connection as keyof typeof ASK_FIRST]}`

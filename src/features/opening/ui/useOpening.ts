@@ -23,6 +23,7 @@ export function useOpening(first: Opening, memberId: string) {
   const [opening, setOpening] = useState(first);
   const { drafts, draftAt, putDraft, restore } = useDrafts(firingId);
   const [waiting, setWaiting] = useState<readonly OutboxItem[]>([]);
+  const [arriving, setArriving] = useState(0);
   const [connection, setConnection] = useState<Connection>('up');
   const sender = useRef<ReturnType<typeof startSender> | null>(null);
   /** Counts what the server has answered to writes; a look that began before is older than they are. */
@@ -107,9 +108,14 @@ export function useOpening(first: Opening, memberId: string) {
 
   const enqueue = useCallback(
     async (write: OutboxItem['write'], pieceId: string | null, id = ulid()) => {
-      const base = await deviceStore();
-      await base.add('outbox', { id, memberId, firingId, pieceId, write, rejection: null });
-      await readOutbox();
+      setArriving((count) => count + 1);
+      try {
+        const base = await deviceStore();
+        await base.add('outbox', { id, memberId, firingId, pieceId, write, rejection: null });
+        await readOutbox();
+      } finally {
+        setArriving((count) => count - 1);
+      }
       sender.current?.kick();
       return id;
     },
@@ -127,6 +133,7 @@ export function useOpening(first: Opening, memberId: string) {
     opening,
     drafts,
     waiting,
+    arriving,
     connection,
     enqueue,
     refresh,
