@@ -177,7 +177,7 @@ test('the wall is turned, switched and walked; what has no tile goes to a round,
   ).toBeVisible();
   expect((await wall(asked)).status()).toBe(200);
   await page.getByRole('link', { name: 'Plan the 2 of the next round' }).click();
-  await expect(page.getByRole('button', { name: 'Take test 2 out' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove test 2' })).toBeVisible();
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Requested tests' })).toContainText(words!.trim());
 });
