@@ -1,4 +1,4 @@
-// Lets the running opening open without a network. Writes never pass through here: the page keeps them itself.
+// Lets the running opening and the sheet of pieces open without a network. Writes never pass through here: the page keeps them itself.
 const SHELL = 'jiten-shell-2';
 /** Pages and photos are members' own: the sign-in page drops them. */
 const PAGES = 'jiten-pages-1';
@@ -67,7 +67,8 @@ async function page(request) {
 
 async function noNetwork(cache) {
   const links = (await cache.keys()).map(
-    ({ url }) => `<li><a href="${url}">The opening you had open</a></li>`,
+    ({ url }) =>
+      `<li><a href="${url}">${url.includes('/pieces/sheet') ? 'The sheet of pieces' : 'The opening you had open'}</a></li>`,
   );
   const text = `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width">
     <title>Jiten: no network</title><body><h1>No network</h1>

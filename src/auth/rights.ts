@@ -65,6 +65,9 @@ export const RIGHTS = {
 
   // Pieces, their photos and readings
   saveNewPieces: tablet(students),
+  saveSheet: tablet(students),
+  saveGlazingPattern: students,
+  endPattern: teachers,
   saveCorrection: tablet(within(students, 'pieces')),
   saveLateLook: tablet(within(students, 'pieces')),
   savePhoto: tablet(within(students, 'photos')),
@@ -221,6 +224,7 @@ export const PAGES = {
   '/make': { least: 'student' },
   '/pieces/[label]/edit': { least: 'student' },
   '/pieces/new': { least: 'student' },
+  '/pieces/sheet': { least: 'student' },
   '/pieces/forms': { least: 'student' },
   '/pieces/forms/[id]': { least: 'teacher' },
   '/rounds': { least: 'student' },

@@ -37,3 +37,12 @@ export {
 } from './outline';
 export { hasRelief, textureAt } from './texture';
 export { twinText, type TwinCoat, type TwinFacts } from './twins';
+export {
+  ownPattern,
+  patternOf,
+  USUAL_PATTERNS,
+  type GlazingPattern,
+  type OwnPattern,
+  type PatternCoat,
+  type PatternGlaze,
+} from './glazing';

@@ -10,7 +10,7 @@ export const PLAIN_COAT = {
 
 /** What is written of a piece when nothing is said but its form, size and clay. */
 export const PLAIN_PIECE = {
-  ...({ split: false, formId: null, profile: null, texture: {}, note: '' } as const),
+  ...({ split: false, formId: null, profile: null, texture: {}, ownNumber: '', note: '' } as const),
   ...{ areas: [] as readonly WrittenArea[], wanted: [] as readonly DefectId[] },
 };
 

@@ -48,6 +48,7 @@ export function coatPlaces(
       ],
     },
     !plan && reach > 2 * CM && at('1 cm above the foot', share(CM)),
+    !plan && reach > 5 * CM && at('foot 2 cm', 0, share(2 * CM)),
     reach > 2 * CM && at('rim 1 cm', 1 - share(CM)),
     reach > 5 * CM && at('rim 3 cm', 1 - share(3 * CM)),
     !plan && at('lower two thirds', 0, 2 / 3),

@@ -1,9 +1,10 @@
 'use server';
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
-import { hasRole } from '@/records/people';
+import { hasRole, type Member } from '@/records/people';
 import { ensureMixedBody } from '@/records/materials';
-import { db, inTransaction, Refusal, store } from '@/records/platform';
+import { patternOf } from '@/core/coats';
+import { db, inTransaction, NotFound, Refusal, store } from '@/records/platform';
 import {
   changePhoto,
   choosePhoto,
@@ -11,17 +12,21 @@ import {
   joinSet,
   leaveSet,
   movePhoto,
+  piecesById,
   removePhoto,
   saveForm,
+  savePattern,
   savePieces,
   saveWare,
   setFormEnded,
+  setPatternEnded,
   setMaker,
   setPhotoTime,
 } from '@/records/pieces';
 import {
   changedPhotoSchema,
   correctedPieceSchema,
+  endedPatternSchema,
   endedFormSchema,
   joinSetSchema,
   lateLookSchema,
@@ -30,10 +35,12 @@ import {
   movedPhotoSchema,
   mixedClaySchema,
   newPieceSchema,
+  patternSchema,
   photoIdSchema,
   photoTimeSchema,
   removedPhotoSchema,
   saveFormSchema,
+  sheetSchema,
   wareSchema,
 } from './schema';
 import { recordPiece } from '@/records/openings';
@@ -43,8 +50,7 @@ const ofPhoto = ({ id }: { readonly id: string }) => ({ photoIds: [id] });
 /** Saves a piece and its twins; gives their numbers back. A teacher may write down what somebody else made. */
 export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (member, asked) => {
   const { ids, draft, makerId, modelId, series, setWith } = asked;
-  if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
-    throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
+  refuseOthersPieces(member, makerId);
   return inTransaction(db(), async (trx) => {
     const made = await savePieces(trx, member.id, draft, ids, {
       makerId,
@@ -55,6 +61,50 @@ export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (memb
       for (const { id } of made) await joinSet(trx, member.id, { pieceId: id, label: setWith });
     return made;
   });
+});
+
+/** @throws Refusal of `makerId` when a student writes down what somebody else made */
+function refuseOthersPieces(member: Pick<Member, 'id' | 'role'>, makerId: string | null): void {
+  if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
+    throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
+}
+
+/** Saves rows of a sheet, all or none of them; gives their numbers back, row by row. */
+export const saveSheet = action('saveSheet', sheetSchema, async (member, { memberId, rows, series }) => {
+  if (memberId !== member.id)
+    throw new Refusal('', 'Somebody else is signed in on this device. Sign in as yourself to save them.');
+  for (const { makerId } of rows) refuseOthersPieces(member, makerId);
+  return inTransaction(db(), async (trx) => {
+    const made: { id: string; label: string }[][] = [];
+    for (const { ids, draft, makerId } of rows)
+      made.push(
+        await savePieces(trx, member.id, draft, ids, {
+          makerId,
+          series: series === null ? null : { prefix: series },
+        }),
+      );
+    return made;
+  });
+});
+
+/** Gives the way a piece is glazed a name, to be glazed so again. */
+export const saveGlazingPattern = action(
+  'saveGlazingPattern',
+  patternSchema,
+  async (member, { id, name, pieceId }) => {
+    const [piece] = await piecesById(db(), [pieceId]);
+    if (!piece) throw new NotFound('This piece');
+    await savePattern(db(), member.id, { id, ...patternOf(name, piece) });
+    refresh();
+    return null;
+  },
+);
+
+/** Takes a way of glazing out of the list, or puts it back. */
+export const endPattern = action('endPattern', endedPatternSchema, async (member, { id, isEnded }) => {
+  await setPatternEnded(db(), member.id, id, isEnded);
+  refresh();
+  return null;
 });
 
 /** Gives a piece to who made it. */

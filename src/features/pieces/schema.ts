@@ -123,6 +123,7 @@ export const pieceSchema = z
     texture: z.partialRecord(z.enum(SIDES), z.array(z.enum(TEXTURES)).max(TEXTURES.length)).default({}),
     areas: z.array(areaSchema).max(12, 'At most 12 areas.').default([]),
     wanted: z.array(z.enum(DEFECT_IDS)).max(8).default([]),
+    ownNumber: z.string().trim().max(24, 'At most 24 letters.').default(''),
     note: z.string().max(4000, 'At most 4000 characters.'),
     coats: z.array(coatSchema).max(40, 'At most 40 coats.'),
   })
@@ -151,6 +152,21 @@ export const newPieceSchema = z.object({
   /** The number of the piece that they belong together with. */
   setWith: z.string().max(24).nullable().default(null),
 });
+/** Rows of a sheet, each a piece or several alike, written by whoever typed them. */
+export const sheetSchema = z.object({
+  memberId: idSchema,
+  rows: z
+    .array(newPieceSchema.pick({ ids: true, draft: true, makerId: true }))
+    .min(1)
+    .max(60, 'At most 60 rows at once.'),
+  series: newPieceSchema.shape.series,
+});
+export const patternSchema = z.object({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Type a name.').max(60, 'At most 60 letters.'),
+  pieceId: idSchema,
+});
+export const endedPatternSchema = z.object({ id: idSchema, isEnded: z.boolean() });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
 
 /** What is said of a piece as ware; what is left out stays as it was. */

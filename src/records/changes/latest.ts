@@ -43,6 +43,8 @@ const NAMES: Readonly<Record<string, readonly [table: keyof Tables, column: stri
   member: ['member', 'name'],
   member_group: ['member_group', 'name'],
   group_member: ['member_group', 'name'],
+  form: ['form', 'name'],
+  glazing_pattern: ['glazing_pattern', 'name'],
   round: ['round', 'name'],
   named_wall: ['named_wall', 'name'],
   piece: ['piece', 'label'],

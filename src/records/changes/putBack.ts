@@ -111,7 +111,7 @@ const GLAZE = rowWay('glaze', 'glaze');
 /** What a person says of a piece; what follows from it is worked out again. */
 const FACTS = [
   ...['form', 'form_id', 'profile', 'height_mm', 'width_mm', 'body_id', 'split'],
-  ...['texture', 'areas', 'wanted', 'note'],
+  ...['texture', 'areas', 'wanted', 'own_number', 'note'],
 ];
 const facts = (columns: Columns): PieceColumns =>
   Object.fromEntries(Object.entries(columns).filter(([key]) => FACTS.includes(key)));

@@ -94,9 +94,16 @@ async function answersTo(base: Db, text: string, words: readonly string[]): Prom
 async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   const digits = text.match(/\d+/)?.[0];
   if (!digits) return [];
+  const own = text.trim();
   const rows = await rowsOf<{ p: 'piece'; b: 'body' }>()(
-    base('piece as p').join('body as b', 'b.id', 'p.body_id').where('p.number', Number(digits)).limit(EACH),
+    base('piece as p')
+      .join('body as b', 'b.id', 'p.body_id')
+      .where((either) => void either.where('p.number', Number(digits)).orWhere('p.own_number', own))
+      // What its maker numbered so is mostly of lately.
+      .orderByRaw('p.own_number = ?, p.made_at desc', [own])
+      .limit(EACH),
     'p.label',
+    'p.own_number',
     'p.form',
     'p.stage',
     'b.name',
@@ -104,7 +111,7 @@ async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   return rows.map((row) => ({
     kind: 'piece',
     text: row.label,
-    detail: `${row.form}, ${row.name}, ${row.stage}`,
+    detail: [...(row.own_number ? [`own ${row.own_number}`] : []), row.form, row.name, row.stage].join(', '),
     href: `/pieces/${row.label}`,
   }));
 }

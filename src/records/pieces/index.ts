@@ -46,3 +46,4 @@ export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';
 export { type Usual, usualOf, type UsualWay, usualWays } from './usual';
 export type { PhotoSettings } from './photoSettings';
+export { listPatterns, savePattern, setPatternEnded, type StudioPattern } from './patterns';

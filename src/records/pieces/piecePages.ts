@@ -40,6 +40,8 @@ export interface ListedPiece {
   readonly hasOldLengths: boolean;
   readonly stage: Stage;
   readonly fate: Fate | null;
+  /** What its maker numbered it; empty for none. */
+  readonly ownNumber: string;
   readonly note: string;
   readonly maker: string;
   readonly memberId: string;
@@ -179,6 +181,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       hasOldLengths: Boolean(row.check_lengths),
       stage: row.stage,
       fate: row.fate,
+      ownNumber: row.own_number,
       note: row.note,
       maker: row.maker,
       memberId: row.member_id,

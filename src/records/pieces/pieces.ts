@@ -26,6 +26,8 @@ export interface PieceDraft {
   readonly areas: readonly WrittenArea[];
   /** Defects that are wanted on it, and so are none. */
   readonly wanted: readonly DefectId[];
+  /** What its maker numbered it; empty for none. */
+  readonly ownNumber: string;
   readonly note: string;
   readonly coats: readonly CoatDraft[];
 }
@@ -143,6 +145,7 @@ const PIECE: Mapping<PieceFields, PieceRow> = {
     write: (areas) => JSON.stringify(areas),
   },
   wanted: json<readonly DefectId[]>()('wanted'),
+  ownNumber: 'own_number',
   note: 'note',
   stage: 'stage',
   version: 'version',

@@ -21,6 +21,7 @@ import * as studio from './migrations/018_studio';
 import * as series from './migrations/019_series';
 import * as areas from './migrations/020_areas';
 import * as ware from './migrations/021_ware';
+import * as sheet from './migrations/022_sheet';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -44,6 +45,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '019_series': series,
   '020_areas': areas,
   '021_ware': ware,
+  '022_sheet': sheet,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

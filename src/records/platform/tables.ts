@@ -121,6 +121,10 @@ export interface GlazeVersionRow {
   member_id: string | null;
 }
 
+export interface GlazingPatternRow {
+  id: string; name: string; areas: string; coats: string; ended_at: Date | null; version: number;
+}
+
 export interface GroundRow {
   id: string; key_hash: string; body_id: string; slips: string; name: string;
 }
@@ -222,6 +226,7 @@ export interface PieceRow {
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
   described: Flag; check_lengths: Flag; zone_rules: number; areas: string; form_id: string | null;
   profile: string | null; set_id: string | null; wanted: string; ware: string; is_liked: Flag;
+  own_number: string;
 }
 
 export interface PieceSetRow {
@@ -333,6 +338,7 @@ declare module 'knex/types/tables' {
     form: TableType<FormRow>;
     glaze: TableType<GlazeRow>;
     glaze_version: TableType<GlazeVersionRow>;
+    glazing_pattern: TableType<GlazingPatternRow>;
     ground: TableType<GroundRow>;
     group_member: TableType<GroupMemberRow>;
     headword: TableType<HeadwordRow>;

@@ -20,6 +20,17 @@ const TOURS: readonly Tour[] = [
     ],
   },
   {
+    path: '/pieces/sheet',
+    title: 'Sheet of pieces',
+    steps: [
+      'A row is a piece, or several alike. Letters choose among names; Tab takes the best and goes on, Enter goes to the next row.',
+      'The pattern says where the glazes of a row go. A piece’s own page gives its way of glazing a name, to be used here.',
+      'A new row is like the one above it, in grey: it counts once something in it is typed. Ctrl D writes what stands above.',
+      'Own numbers count on by themselves; rows can be pasted from a spreadsheet, with or without its titles.',
+      'Save gives every piece its number, to be written under the foot. Without a network the rows are kept and sent later.',
+    ],
+  },
+  {
     path: '/pieces',
     title: 'Pieces',
     steps: [

@@ -13,7 +13,7 @@ import { useUndo } from '@/ui/Undo';
 import { WitnessPack } from '@/features/firings';
 import { blankDraft, type PieceDraft, type Answers } from '../model/draft';
 import { useOpening } from './useOpening';
-import { cacheAppShell } from '../model/outbox/appShell';
+import { cacheAppShell } from '@/ui/appShell';
 import { OutboxStatus } from './OutboxStatus';
 import css from './opening.module.css';
 import { PieceReader } from './PieceReader';

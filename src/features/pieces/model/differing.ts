@@ -46,6 +46,7 @@ function wordsOf(draft: PieceDraft, { bodyOf, glazeOf, formOf }: DraftNames, uni
     Areas: areas.join('; '),
     'Wanted effects': draft.wanted.join(', '),
     Coats: coats.join('; '),
+    'Own number': draft.ownNumber,
     Note: draft.note,
   };
 }

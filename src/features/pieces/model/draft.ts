@@ -127,18 +127,22 @@ const FRESH: readonly (readonly [number, number])[] = [
 /** Kinds that a brush puts on. */
 const BRUSHED: ReadonlySet<GlazeKind> = new Set(['wash', 'underglaze', 'resist', 'lustre']);
 
+/** How a glaze is put on when nobody says how. */
+export function usualMethodOf({ usualMethod, kind }: Pick<GlazeChoice, 'usualMethod' | 'kind'>): Method {
+  return usualMethod ?? STUFF[kind] ?? (BRUSHED.has(kind) ? 'brush' : 'dip');
+}
+
 /** Adds a coat on top, in its glaze's usual way, on the side of the coat before it. */
 export function addCoat(draft: PieceDraft, glaze: GlazeChoice): PieceDraft {
   const below = draft.coats.filter((coat) => coat.firingId === null && coat.to - coat.from < 0.99).length;
   const stuff = STUFF[glaze.kind];
   const [from, to] = glaze.kind === 'slip' || stuff ? [0, 1] : FRESH[Math.min(below, FRESH.length - 1)]!;
-  const method = glaze.usualMethod ?? stuff ?? (BRUSHED.has(glaze.kind) ? 'brush' : 'dip');
   const side = draft.coats.at(-1)?.side ?? sidesFor(draft)[0]!;
   const coat: CoatDraft = {
     ...PLAIN_COAT,
     glazeId: glaze.id,
     batchId: glaze.batches[0]?.id ?? null,
-    method,
+    method: usualMethodOf(glaze),
     times: glaze.usualTimes ?? 1,
     side: covers('outside', side) ? 'outside' : side,
     from,

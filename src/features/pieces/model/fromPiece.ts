@@ -13,9 +13,10 @@ function coatDraft({
 
 /** A piece as a draft that corrects it. */
 export function draftOf(piece: ListedPiece): PieceDraft {
-  const { form, formId, profile, heightMm, widthMm, bodyId, split, texture, areas, wanted, note } = piece;
+  const { form, formId, profile, heightMm, widthMm, bodyId, split, texture, areas, wanted, ownNumber, note } =
+    piece;
   return {
-    ...{ form, formId, profile, heightMm, widthMm, bodyId, split, texture, areas, wanted, note },
+    ...{ form, formId, profile, heightMm, widthMm, bodyId, split, texture, areas, wanted, ownNumber, note },
     coats: piece.coats.map(coatDraft),
   };
 }
@@ -25,6 +26,7 @@ export function draftLike(piece: ListedPiece): PieceDraft {
   const draft = draftOf(piece);
   return {
     ...draft,
+    ownNumber: '',
     note: '',
     coats: draft.coats.map((coat) => ({ ...coat, versionId: null, firingId: null })),
   };

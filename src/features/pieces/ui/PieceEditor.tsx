@@ -10,6 +10,7 @@ import { Acts, ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import type { Maker } from '../model/makers';
+import { labelAddress } from '../model/labelAddress';
 import { withOutline } from '../model/areas';
 import { differing } from '../model/differing';
 import {
@@ -206,9 +207,4 @@ function SaveResult({
       )}
     </div>
   );
-}
-
-/** Where the labels of pieces lie as a PDF. */
-function labelAddress(pieces: readonly { readonly label: string }[]): string {
-  return `/api/v1/pieces/labels?numbers=${pieces.map(({ label }) => label).join(',')}`;
 }

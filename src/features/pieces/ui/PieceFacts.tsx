@@ -99,6 +99,12 @@ export function PieceFacts(props: Props) {
         />
       </details>
       <WordField
+        label="Own number"
+        value={draft.ownNumber}
+        onChange={(ownNumber) => change((b) => ({ ...b, ownNumber }))}
+        error={errorOf('ownNumber')}
+      />
+      <WordField
         label="Note"
         multiline
         minRows={2}

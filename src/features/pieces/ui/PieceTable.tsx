@@ -96,6 +96,7 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
           <Button component="a" href={`/api/v1/pieces.csv?${params}`} download>
             Download as spreadsheet
           </Button>
+          <LinkButton href="/pieces/sheet">Many at once</LinkButton>
           <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
             New piece
           </LinkButton>

@@ -23,6 +23,7 @@ import { LateLook } from './LateLook';
 import { textureWords } from '../model/textureWords';
 import type { Maker } from '../model/makers';
 import { MakerField } from './MakerField';
+import { PatternPanel } from './PatternPanel';
 import { PiecePhotos } from './PiecePhotos';
 import { SetPanel } from './SetPanel';
 import { WarePanel } from './WarePanel';
@@ -66,6 +67,7 @@ export function PieceView({
           {mayChange && <AddPhoto pieceId={piece.id} firingId={last?.firingId ?? null} />}
           <WarePanel piece={piece} mayChange={mayChange} />
           <SetPanel piece={piece} mayChange={mayChange} />
+          {mayChange && piece.coats.length > 0 && <PatternPanel pieceId={piece.id} />}
           {makers.length > 0 && <MakerField piece={piece} makers={makers} />}
         </div>
         <div>
@@ -86,6 +88,12 @@ export function PieceView({
                   </li>
                 ))}
               </ul>
+            </section>
+          )}
+          {piece.ownNumber && (
+            <section className={css.firing}>
+              <h2>Own number</h2>
+              <p className="figures">{piece.ownNumber}</p>
             </section>
           )}
           {piece.note && (

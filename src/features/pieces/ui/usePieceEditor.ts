@@ -23,7 +23,7 @@ const whole = (kept: PieceDraft): PieceDraft => ({
 /** What the next piece has of the one before: its form and size, and its clay. */
 const likeLast = ({ form, formId, profile, heightMm, widthMm, split, bodyId }: PieceDraft) => ({
   ...{ form, formId, profile, heightMm, widthMm, split, bodyId },
-  ...{ coats: [], areas: [], texture: {}, wanted: [], note: '' },
+  ...{ coats: [], areas: [], texture: {}, wanted: [], ownNumber: '', note: '' },
 });
 
 /** The bands of the piece that was saved last, to be repeated. */

@@ -59,6 +59,7 @@ export function Today({
         <p className="quiet">Good day, {name.split(' ')[0]}.</p>
         <Acts>
           <ForRole least="student">
+            <LinkButton href="/pieces/sheet">Many at once</LinkButton>
             <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
               New piece
             </LinkButton>
