@@ -132,19 +132,25 @@ function CardField({ of, book, column, index, value, problem, read }: FieldProps
     setText(null);
     of.write(index, column, words);
   };
+  const leave = () => {
+    if (text === null) return;
+    if (names && text.trim() === '') setText(null);
+    else write(text);
+  };
   return (
     <div className={css.cardField} role="group" aria-label={TITLES[column]}>
       <TextField
         label={TITLES[column]}
-        placeholder={unsaid(column, read, units)}
+        placeholder={value || unsaid(column, read, units)}
         value={text ?? value}
         error={Boolean(problem)}
         helperText={problem}
         multiline={column === 'note'}
-        onFocus={(event) => event.target.select()}
+        // Letters find a name; until one is found, what stands there stays.
+        onFocus={() => names && setText('')}
         onChange={(event) => setText(event.target.value)}
-        onBlur={() => text !== null && write(text)}
-        onKeyDown={(event) => event.key === 'Enter' && text !== null && write(offered[0] ?? text)}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === 'Enter' && column !== 'note' && leave()}
         slotProps={{
           inputLabel: { shrink: true },
           htmlInput: { inputMode: column === 'pieces' ? 'numeric' : 'text' },
@@ -159,7 +165,7 @@ function CardField({ of, book, column, index, value, problem, read }: FieldProps
               aria-pressed={name === value}
               // Before the field is left with what was half typed.
               onPointerDown={(event) => event.preventDefault()}
-              onClick={() => write(name)}
+              onClick={() => write(name === value ? '' : name)}
             >
               {name}
             </button>
