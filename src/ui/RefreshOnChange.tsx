@@ -31,10 +31,7 @@ export function RefreshOnChange({ from }: { from: string }) {
       // The browser itself goes on trying, unless it was given an answer that is no stream: it does not tell which.
       source.addEventListener('error', () => {
         if (source.readyState !== EventSource.CLOSED) return;
-        statusOf(from).then(
-          (status) => (ENDED.includes(status) ? askAgain() : connectLater()),
-          connectLater,
-        );
+        statusOf(from).then((status) => (ENDED.includes(status) ? askAgain() : connectLater()), connectLater);
       });
     };
     connect();

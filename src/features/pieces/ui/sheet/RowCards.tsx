@@ -44,10 +44,11 @@ export function RowCards({ of, book, glazes }: Props) {
             <button
               type="button"
               className={css.card}
+              data-offered={one.row.isOffered || undefined}
               data-wrong={(!one.row.isOffered && Object.keys(one.read.problems).length > 0) || undefined}
               onClick={() => go({ row: i, column: 'glaze1' })}
             >
-              <span className="figures">{i + 1}</span>
+              <span className="figures">{one.row.cells.number || i + 1}</span>
               <RowDrawing read={one.read} book={book} glazes={glazes} size={44} />
               <span>{cardWords(one)}</span>
             </button>
@@ -58,11 +59,11 @@ export function RowCards({ of, book, glazes }: Props) {
   );
 }
 
-/** A row in a line: its own number, its glazes, its clay. */
+/** A row in a line: its glazes, its form and clay. */
 function cardWords({ row: { cells }, read: { count } }: ShownRow): string {
   const glazes = [cells.glaze1, cells.glaze2, cells.glaze3, cells.glaze4].filter(Boolean).join(', ');
   const many = count > 1 ? `${count} times` : '';
-  return [cells.number, glazes || 'bare', cells.form, cells.clay, many].filter(Boolean).join('; ');
+  return [glazes || 'bare', cells.form, cells.clay, many].filter(Boolean).join('; ');
 }
 
 /** Columns that are asked only under a button; from the second piece on also what stays the same as a rule. */
@@ -83,10 +84,7 @@ function OpenCard({ of, book, glazes, shown: { row, read }, index }: OpenProps) 
   return (
     <>
       <div className={css.cardHead}>
-        <h2>
-          Piece {index + 1}
-          {row.cells.number && <span className="quiet">, {row.cells.number}</span>}
-        </h2>
+        <h2>Piece {row.cells.number || index + 1}</h2>
         <RowDrawing read={read} book={book} glazes={glazes} size={72} />
       </div>
       {useful

@@ -1,0 +1,36 @@
+import 'server-only';
+import { studioNow } from '@/auth';
+import { makersFor, type Member } from '@/records/people';
+import { listBodies, listGlazes } from '@/records/materials';
+import { db, listSeries } from '@/records/platform';
+import { formsInUse, listForms, usualOf, usualWays } from '@/records/pieces';
+import { withUsualWay } from '../model/draft';
+
+/** What a member may write a piece down with, and what they mostly make: form, clay and series to begin with. */
+export async function pieceChoices(member: Member) {
+  const [bodies, glazes, makers, usual, studio, series, ways, forms, inUse] = await Promise.all([
+    listBodies(db()),
+    listGlazes(db()),
+    makersFor(db(), member),
+    usualOf(db(), member.id),
+    studioNow(),
+    listSeries(db()),
+    usualWays(db(), member.id),
+    listForms(db()),
+    formsInUse(db()),
+  ]);
+  // A clay that is used up, or was chosen by nobody where there are several, is no start.
+  const clay =
+    [usual?.bodyId, studio.bodyId].flatMap((id) => bodies.find((body) => body.id === id) ?? [])[0] ??
+    (bodies.length === 1 ? bodies[0] : undefined);
+  return {
+    bodies: bodies.map(({ id, name, colourOxidation }) => ({ id, name, colour: colourOxidation })),
+    glazes: glazes.map((glaze) => withUsualWay(glaze, ways)),
+    ...{ makers, forms, inUse, clay: clay ?? null },
+    form: usual?.form ?? studio.form ?? null,
+    /** The letters that numbers may have. */
+    series: series.map(({ prefix }) => prefix),
+    /** Those of the member's last piece. */
+    lastSeries: series.find(({ prefix }) => prefix === usual?.series)?.prefix ?? null,
+  };
+}
