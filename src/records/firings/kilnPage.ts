@@ -23,6 +23,8 @@ export interface KilnPage {
   readonly firings: readonly (Firing & { readonly cones: readonly ShelfCone[] })[];
   readonly parts: readonly StoredPart[];
   readonly drift: Drift;
+  /** Firings with a log whose cones say no more than a range, and so nothing of the thermocouple. */
+  readonly ranges: number;
 }
 
 /** Days since 1970 of a "YYYY-MM-DD". */
@@ -46,9 +48,13 @@ export async function kilnPage(base: Db, kilnId: string): Promise<KilnPage> {
     parts,
     firings: firings.map((firing) => ({ ...firing, cones: cones.get(firing.id)! })),
     drift: driftOf(
-      firings.map(witnessOf).filter((one) => one !== null),
+      firings
+        .filter(isWitnessed)
+        .filter((firing) => !isRange(firing))
+        .map(witnessOf),
       changesOf(parts),
     ),
+    ranges: firings.filter((firing) => isWitnessed(firing) && isRange(firing)).length,
   };
 }
 
@@ -64,15 +70,17 @@ function changesOf(parts: readonly StoredPart[]): PartChange[] {
 /** Cones that say less than this, in cones, are a range and no measure of a thermocouple (judgement). */
 const WIDEST = 0.6;
 
-function witnessOf({
-  plannedOn,
-  loggedCone,
-  achievedCone,
-  achievedLow,
-  achievedHigh,
-}: Firing): FiringWitness | null {
-  if (loggedCone === null || achievedCone === null) return null;
-  if (achievedLow === null || achievedHigh === null || achievedHigh - achievedLow > WIDEST) return null;
+type Witnessed = Firing & { readonly loggedCone: number; readonly achievedCone: number };
+
+function isWitnessed(firing: Firing): firing is Witnessed {
+  return firing.loggedCone !== null && firing.achievedCone !== null;
+}
+
+function isRange({ achievedLow: low, achievedHigh: high }: Firing): boolean {
+  return low === null || high === null || high - low > WIDEST;
+}
+
+function witnessOf({ plannedOn, loggedCone, achievedCone }: Witnessed): FiringWitness {
   return { day: dayNumber(plannedOn), logged: loggedCone, shown: achievedCone };
 }
 

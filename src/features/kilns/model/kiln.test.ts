@@ -39,6 +39,7 @@ test('a drift and a step are told apart', () => {
 
 test('without cones there is nothing to say yet', () => {
   expect(said(driftOf([], []))).toEqual([expect.stringMatching(/^No firing has both/)]);
+  expect(said(driftOf([], []), 2)).toEqual([expect.stringMatching(/^2 firings have both .* only a range/)]);
 });
 
 test('two kilns on one programme are compared with their scatter', () => {

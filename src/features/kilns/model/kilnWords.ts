@@ -11,8 +11,16 @@ export function dateOf(day: number): string {
   return new Date(day * 86_400_000).toISOString().slice(0, 10);
 }
 
-/** How a thermocouple stands, in sentences; the first is the answer. */
-export function driftWords({ offset, offsets, since, trend, steps }: Drift): Message[] {
+/**
+ * How a thermocouple stands, in sentences; the first is the answer.
+ *
+ * @param ranges firings with a log whose cones say no more than a range
+ */
+export function driftWords({ offset, offsets, since, trend, steps }: Drift, ranges = 0): Message[] {
+  if (!offset && ranges > 0)
+    return [
+      `${ranges === 1 ? 'One firing has' : `${ranges} firings have`} both a log and witness cones, but the cones say only a range. A pack in which one stands half down shows how true the thermocouple is.`,
+    ];
   if (!offset)
     return [
       'No firing has both a log and witness cones yet. Two or three of them show how true the thermocouple is.',

@@ -31,7 +31,7 @@ interface Props extends KilnPage {
 const PACKS = 24;
 
 /** A kiln: what is in it, the cones of its firings in a row, how true its thermocouple is, what was changed. */
-export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, mayMend }: Props) {
+export function KilnView({ kiln, firings, parts, drift, ranges, programmes, mayPlan, mayMend }: Props) {
   const router = useRouter();
   const [open, setOpen] = useState<'plan' | 'kiln' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
@@ -43,7 +43,7 @@ export function KilnView({ kiln, firings, parts, drift, programmes, mayPlan, may
         .map(({ part, changedOn }) => ({ part, day: Date.parse(changedOn) / 86_400_000 })),
     [parts],
   );
-  const [answer, ...more] = driftWords(drift);
+  const [answer, ...more] = driftWords(drift, ranges);
   return (
     <>
       <PageHeader first={kiln.name}>

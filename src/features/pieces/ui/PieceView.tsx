@@ -264,6 +264,10 @@ function ZoneResult({
             ))}
             {live.ageDays !== null && <span className="quiet"> after {ageInWords(live.ageDays)}</span>}
             {live.note && <i> “{live.note}”</i>}
+            <span className="quiet small">
+              {' '}
+              ({live.by}, {shortDay(live.at)})
+            </span>
           </p>
         ) : (
           <p className="quiet">not recorded yet</p>
