@@ -66,6 +66,7 @@ export const RIGHTS = {
   // Pieces, their photos and readings
   saveNewPieces: tablet(students),
   saveSheet: tablet(students),
+  saveMany: within(students, 'pieces'),
   saveGlazingPattern: students,
   endPattern: teachers,
   saveCorrection: tablet(within(students, 'pieces')),

@@ -136,3 +136,25 @@ test('a pattern named on a piece glazes a row; what is wrong is told at its cell
   await page.goto('/pieces');
   await expect(page.getByRole('link', { name: /^SW-\d{4}$/ }).first()).toHaveText(label);
 });
+
+test('pieces chosen with Shift get a note in one act, which is taken back as a whole', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/pieces');
+  await page.waitForLoadState('networkidle');
+  const boxes = page.getByRole('checkbox', { name: /^Choose SW-/ });
+  const label = (await boxes.nth(2).getAttribute('aria-label'))!.replace('Choose ', '');
+  await boxes.nth(0).click();
+  await boxes.nth(3).click({ modifiers: ['Shift'] });
+  const several = page.getByRole('region', { name: 'Chosen pieces' });
+  await expect(several).toContainText('4 chosen');
+  await expect(several.getByRole('link', { name: 'Print labels' })).toHaveAttribute('href', /(SW-\d+,?){4}$/);
+  await several.getByRole('button', { name: 'Note' }).click();
+  const words = `shelf by the door, ${Date.now()}`;
+  await several.getByLabel('Note on all 4').pressSequentially(words);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Noted on 4')).toBeVisible();
+  const noted = async () => (await page.request.get(`/pieces/${label}`)).text();
+  expect(await noted()).toContain(words);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(noted).not.toContain(words);
+});

@@ -12,7 +12,7 @@ const STUDENTS = [
   ...['saveNewPieces', 'saveCorrection', 'saveLateLook', 'markRepaired', 'noteGlazed', 'saveMeasure'],
   ...['openCaseAction', 'saveCase', 'saveTry', 'correct', 'requestTest', 'withdrawTestRequest'],
   ...['savePhoto', 'savePhotoTime', 'showPhotoFirst', 'takeBack'],
-  ...['sayWare', 'addToSet', 'takeOutOfSet', 'mixClay', 'saveSheet', 'saveGlazingPattern'],
+  ...['sayWare', 'addToSet', 'takeOutOfSet', 'mixClay', 'saveSheet', 'saveGlazingPattern', 'saveMany'],
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */
 const TECHNICIANS = [

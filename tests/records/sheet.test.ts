@@ -1,7 +1,15 @@
 import { patternOf } from '@/core/coats';
 import { lookUp } from '@/records/dictionary';
-import { listPatterns, piecesById, savePattern, savePieces, setPatternEnded } from '@/records/pieces';
+import {
+  changeMany,
+  listPatterns,
+  piecesById,
+  savePattern,
+  savePieces,
+  setPatternEnded,
+} from '@/records/pieces';
 import { newId, Refusal } from '@/records/platform';
+import { makerChanges, noteChanges, reversed } from '@/features/pieces/model/several';
 import type { Role } from '@/core/vocabulary';
 import { said, studioOfRoles } from './roles';
 import { dip, tile, type Studio } from './studio';
@@ -87,4 +95,32 @@ test('an own number finds its piece, the newest first; a pattern is kept once, b
   await expect(savePattern(base, member, { ...pattern, id: newId() })).rejects.toThrow(Refusal);
   await setPatternEnded(base, member, pattern.id, true);
   expect(await listPatterns(base)).toEqual([]);
+});
+
+test('several pieces are written on in one act and put back in one, but not over what somebody wrote since', async () => {
+  const { base, member } = studio;
+  const ids = [newId(), newId(), newId()];
+  await savePieces(base, member, { ...tile(studio), note: 'thin at the rim' }, ids);
+  const listed = () => piecesById(base, ids);
+  const notes = async () => (await listed()).map(({ note }) => note);
+  const changes = noteChanges(await listed(), ' for the open day ');
+  expect(await changeMany(base, member, changes)).toEqual([]);
+  expect(await notes()).toEqual(ids.map(() => 'thin at the rim\nfor the open day'));
+  // The same act again finds them otherwise, and leaves them.
+  expect(await changeMany(base, member, changes)).toEqual((await listed()).map(({ label }) => label));
+
+  await base('piece').where({ id: ids[1]! }).update({ note: 'sold' });
+  expect(await changeMany(base, member, reversed(changes))).toEqual([(await listed())[1]!.label]);
+  expect(await notes()).toEqual(['thin at the rim', 'sold', 'thin at the rim']);
+
+  const other = (await base('member').whereNot({ id: member }).first('id'))!.id;
+  const given = makerChanges(await listed(), other);
+  expect([given.length, makerChanges(await listed(), member)]).toEqual([3, []]);
+  await changeMany(base, member, given);
+  expect((await listed()).map(({ memberId }) => memberId)).toEqual(ids.map(() => other));
+  // One that is not there: none is changed.
+  const missing = [...reversed(given), { id: newId(), note: { from: '', to: 'x' } }];
+  await expect(changeMany(base, member, missing)).rejects.toThrow();
+  expect((await listed()).map(({ memberId }) => memberId)).toEqual(ids.map(() => other));
+  expect(await said('saveMany', 'student', { changes: reversed(given) })).toMatchObject({ ok: false });
 });

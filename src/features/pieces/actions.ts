@@ -6,6 +6,7 @@ import { ensureMixedBody } from '@/records/materials';
 import { patternOf } from '@/core/coats';
 import { db, inTransaction, NotFound, Refusal, store } from '@/records/platform';
 import {
+  changeMany,
   changePhoto,
   choosePhoto,
   correctPiece,
@@ -32,6 +33,7 @@ import {
   lateLookSchema,
   leaveSetSchema,
   makerOfPieceSchema,
+  manySchema,
   movedPhotoSchema,
   mixedClaySchema,
   newPieceSchema,
@@ -86,6 +88,20 @@ export const saveSheet = action('saveSheet', sheetSchema, async (member, { membe
     return made;
   });
 });
+
+/** Writes on several pieces, or gives them to who made them; gives back the numbers of those that were otherwise by now. */
+export const saveMany = action(
+  'saveMany',
+  manySchema,
+  async (member, { changes }) => {
+    if (changes.some(({ maker }) => maker) && !hasRole(member.role, 'teacher'))
+      throw new Refusal('', 'Who made a piece is said by a teacher.');
+    const left = await changeMany(db(), member.id, changes);
+    refresh();
+    return left;
+  },
+  ({ changes }) => ({ pieceIds: changes.map(({ id }) => id) }),
+);
 
 /** Gives the way a piece is glazed a name, to be glazed so again. */
 export const saveGlazingPattern = action(

@@ -161,6 +161,20 @@ export const sheetSchema = z.object({
     .max(60, 'At most 60 rows at once.'),
   series: newPieceSchema.shape.series,
 });
+const turned = <T extends z.ZodType>(value: T) => z.object({ from: value, to: value }).optional();
+
+/** What is changed on several pieces in one act, each from what it was. */
+export const manySchema = z.object({
+  changes: z
+    .array(
+      z.object({
+        id: idSchema,
+        note: turned(z.string().max(4000, 'At most 4000 characters.')),
+        maker: turned(idSchema),
+      }),
+    )
+    .max(300, 'At most 300 pieces at once.'),
+});
 export const patternSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Type a name.').max(60, 'At most 60 letters.'),

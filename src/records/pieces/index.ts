@@ -46,4 +46,5 @@ export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';
 export { type Usual, usualOf, type UsualWay, usualWays } from './usual';
 export type { PhotoSettings } from './photoSettings';
+export { changeMany, type PieceChange } from './many';
 export { listPatterns, savePattern, setPatternEnded, type StudioPattern } from './patterns';

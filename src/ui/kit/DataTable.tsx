@@ -37,11 +37,12 @@ export interface TableRowData {
   readonly tick?: Tick;
 }
 
-/** A box that says that a line is done. */
+/** A box that says that a line is done, or chosen. */
 export interface Tick {
   readonly label: string;
   readonly isDone: boolean;
-  readonly onTick: () => void;
+  /** @param isRange whether Shift was held */
+  readonly onTick: (isRange: boolean) => void;
 }
 
 interface Props {
@@ -52,6 +53,8 @@ interface Props {
   /** What stands there when there is no row: what will be here, and the act that begins it. */
   readonly empty?: ReactNode;
   readonly caption?: ReactNode;
+  /** What a tick says, as the heading of the boxes. */
+  readonly tickName?: string;
   /** Headings may be left out where the cells speak for themselves. */
   readonly hasHeadings?: boolean;
   /** Offers a field that narrows the rows, with this label. */
@@ -71,6 +74,7 @@ interface Props {
 /** Rows and columns: ordered by a heading, narrowed by a word, walked with the arrow keys, taken as a spreadsheet. */
 export function DataTable(props: Props) {
   const { label, columns, rows, empty, caption, hasHeadings = true, filter, download, order, paging } = props;
+  const { tickName = 'Done' } = props;
   const [own, setOwn] = useState<TableOrder | null>(null);
   const [text, setText] = useState('');
   const router = useRouter();
@@ -109,7 +113,7 @@ export function DataTable(props: Props) {
           {hasHeadings && (
             <TableHead>
               <TableRow>
-                {hasTicks && <TableCell>Done</TableCell>}
+                {hasTicks && <TableCell>{tickName}</TableCell>}
                 {columns.map(({ name, note, align, isSortable }, column) => (
                   <TableCell
                     key={column}
@@ -183,7 +187,12 @@ function TickCell({ tick }: { tick: Tick | undefined }) {
     <TableCell className={css.tick}>
       {tick && (
         <label>
-          <input type="checkbox" checked={tick.isDone} onChange={tick.onTick} aria-label={tick.label} />
+          <input
+            type="checkbox"
+            checked={tick.isDone}
+            onChange={(event) => tick.onTick((event.nativeEvent as unknown as MouseEvent).shiftKey)}
+            aria-label={tick.label}
+          />
         </label>
       )}
     </TableCell>

@@ -9,6 +9,7 @@ import { Choice, WordField } from '@/ui/kit';
 import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/silhouette';
+import { useChosen } from '@/ui/useChosen';
 import { chosenBy } from '../model/byNumber';
 import css from './load.module.css';
 
@@ -46,30 +47,13 @@ function groupsOf(pieces: readonly ShelfPiece[], bisque: boolean): Group[] {
 
 /** Pieces that wait for a kiln: dragged one by one, or chosen and put in together. */
 export function WaitingPieces({ pieces, bisque, shelves, isBusy, onDue, onSpread, onShelf }: Props) {
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [shelf, setShelf] = useState(String(shelves));
-  // The piece that was turned last: with Shift all between it and the next one turn too.
-  const [last, setLast] = useState<string | null>(null);
   const groups = groupsOf(pieces, bisque);
   const order = groups.flatMap((group) => group.pieces.map(({ id }) => id));
+  const { chosen, turn, turnTo, clear } = useChosen(order);
   const there = pieces.filter(({ id }) => chosen.has(id));
-  const turn = (ids: readonly string[], on: boolean) => {
-    const next = new Set(chosen);
-    for (const id of ids)
-      if (on) next.add(id);
-      else next.delete(id);
-    setChosen(next);
-  };
-  const turnTo = (id: string, on: boolean, isRange: boolean) => {
-    const [from, to] = [order.indexOf(last ?? id), order.indexOf(id)].sort((a, b) => a - b) as [
-      number,
-      number,
-    ];
-    turn(isRange ? order.slice(Math.max(0, from), to + 1) : [id], on);
-    setLast(id);
-  };
   const put = async (work: Promise<boolean>) => {
-    if (await work) setChosen(new Set());
+    if (await work) clear();
   };
   return (
     <section aria-label="Waiting" className={css.waiting}>

@@ -1,6 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
 import { FATES, PIECE_STAGES } from '@/core/vocabulary';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece } from '@/records/pieces';
@@ -10,6 +11,9 @@ import { Acts, DataTable, PageHeader, SelectField, type OptionWords, type TableR
 import { LinkButton } from '@/ui/LinkButton';
 import { Silhouette } from '@/ui/silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
+import { useChosen } from '@/ui/useChosen';
+import type { Maker } from '../model/makers';
+import { SeveralPieces } from './SeveralPieces';
 import css from './pieces.module.css';
 
 interface Props {
@@ -20,6 +24,11 @@ interface Props {
   readonly sort: { readonly field: string; readonly order: 'asc' | 'desc' };
   readonly bodies: readonly { readonly id: string; readonly name: string }[];
   readonly glazes: readonly { readonly id: string; readonly name: string }[];
+  /** Who may have made a piece; empty for who may not say so. */
+  readonly makers: readonly Maker[];
+  readonly memberId: string;
+  /** Whether the member may write on everybody's pieces. */
+  readonly mayTeach: boolean;
 }
 
 /** The columns, and the field by which the server orders each; null for one that has no order. */
@@ -35,7 +44,7 @@ const COLUMNS = [
   { name: 'Made', field: 'madeAt' },
 ] as const;
 
-function rowOf(piece: ListedPiece): TableRowData {
+function rowOf(piece: ListedPiece): Omit<TableRowData, 'tick'> {
   const href = `/pieces/${piece.label}`;
   const size = Math.min(36, (36 * piece.heightMm) / piece.widthMm);
   return {
@@ -70,8 +79,14 @@ function rowOf(piece: ListedPiece): TableRowData {
 }
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
-export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }: Props) {
+export function PieceTable(props: Props) {
+  const { rows, total, page, pageSize, sort, bodies, glazes, makers, memberId, mayTeach } = props;
   const { params, change } = useAddress();
+  // What was chosen on another page, or under another filter, stays chosen as it was last seen.
+  const [seen, setSeen] = useState<ReadonlyMap<string, ListedPiece>>(new Map());
+  const { chosen, turnTo, clear } = useChosen(rows.map(({ id }) => id));
+  const now = new Map([...seen, ...rows.map((piece) => [piece.id, piece] as const)]);
+  const pieces = [...chosen].flatMap((id) => now.get(id) ?? []);
   const go = (changes: Readonly<Record<string, string | null>>) =>
     change((next) => setAll(next, { page: null, ...changes }));
   const filter = (key: string, label: string, options: OptionWords<string>) => (
@@ -108,10 +123,27 @@ export function PieceTable({ rows, total, page, pageSize, sort, bodies, glazes }
         {filter('body', 'Clay', byId(bodies))}
         {filter('glaze', 'Glaze on it', byId(glazes))}
       </div>
+      <SeveralPieces
+        pieces={pieces}
+        makers={makers}
+        mayChange={mayTeach || pieces.every((piece) => piece.memberId === memberId)}
+        onClear={clear}
+      />
       <DataTable
         label="Pieces"
         columns={COLUMNS.map(({ name, field }) => ({ name, isSortable: field !== null }))}
-        rows={rows.map(rowOf)}
+        tickName="Choose"
+        rows={rows.map((piece) => ({
+          ...rowOf(piece),
+          tick: {
+            label: `Choose ${piece.label}`,
+            isDone: chosen.has(piece.id),
+            onTick: (isRange) => {
+              setSeen(now);
+              turnTo(piece.id, !chosen.has(piece.id), isRange);
+            },
+          },
+        }))}
         empty={
           ['stage', 'fate', 'body', 'glaze'].some((key) => params.get(key))
             ? 'No piece matches. Clear a filter, or log a new piece.'

@@ -1,4 +1,5 @@
 import { requireMember } from '@/auth';
+import { hasRole, makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { listPieces } from '@/records/pieces';
@@ -8,12 +9,13 @@ import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
 export const metadata = { title: 'Pieces' };
 
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
-  await requireMember('/pieces');
+  const member = await requireMember('/pieces');
   const { filter, page } = readQuery(await searchParams);
-  const [{ rows, total }, bodies, glazes] = await Promise.all([
+  const [{ rows, total }, bodies, glazes, makers] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
     listBodies(db()),
     listGlazes(db()),
+    makersFor(db(), member),
   ]);
   const named = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }));
   return (
@@ -25,6 +27,9 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       sort={{ field: filter.sort!, order: filter.order! }}
       bodies={named(bodies)}
       glazes={named(glazes)}
+      makers={makers}
+      memberId={member.id}
+      mayTeach={hasRole(member.role, 'teacher')}
     />
   );
 }

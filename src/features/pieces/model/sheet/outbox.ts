@@ -10,6 +10,8 @@ export interface WaitingRow {
   readonly ids: readonly string[];
   readonly draft: PieceDraft;
   readonly makerId: string | null;
+  /** The letters of its numbers; null for the usual ones. */
+  readonly series: string | null;
 }
 
 /** A row whose pieces have their numbers. */
@@ -20,12 +22,12 @@ export interface SavedRow {
 }
 
 /** The rows to be sent, in their order; each keeps the ids that it is sent under. */
-export function waitingRows(all: readonly ShownRow[]): WaitingRow[] {
+export function waitingRows(all: readonly ShownRow[], series: string | null): WaitingRow[] {
   return all.flatMap(({ row, read: { piece, count, makerId } }) =>
     piece
       ? [
           {
-            ...{ row, draft: piece, makerId },
+            ...{ row, draft: piece, makerId, series },
             ids: [row.id, ...Array.from({ length: count - 1 }, () => ulid())],
           },
         ]
@@ -36,9 +38,11 @@ export function waitingRows(all: readonly ShownRow[]): WaitingRow[] {
 /** Pieces that go in one request. */
 const AT_ONCE = 60;
 
-/** The first of what waits that go together: all or none of them are saved. */
+/** The first of what waits that go together, in one series: all or none of them are saved. */
 export function firstChunk(waiting: readonly WaitingRow[]): readonly WaitingRow[] {
   let pieces = 0;
-  const end = waiting.findIndex(({ ids }, i) => (pieces += ids.length) > AT_ONCE && i > 0);
+  const end = waiting.findIndex(({ ids, series }, i) =>
+    (pieces += ids.length) > AT_ONCE ? i > 0 : series !== waiting[0]!.series,
+  );
   return end < 0 ? waiting : waiting.slice(0, end);
 }

@@ -45,12 +45,10 @@ export function rowAfter({ cells }: Row, isOffered = true): Row {
   return newRow({ ...cells, number: nextNumber(cells.number), note: '', pieces: '' }, isOffered);
 }
 
-/** The rows with one cell written; a row that was offered is one of the sheet from then on. */
+/** The rows with one cell written; a row that was offered is one of the sheet from then on, also where it stays as it was. */
 export function withCell(rows: readonly Row[], index: number, column: Column, text: string): readonly Row[] {
   return rows.map((row, i) =>
-    i === index && row.cells[column] !== text
-      ? { ...row, isOffered: false, cells: { ...row.cells, [column]: text } }
-      : row,
+    i === index ? { ...row, isOffered: false, cells: { ...row.cells, [column]: text } } : row,
   );
 }
 

@@ -145,8 +145,9 @@ test('a new row is offered like the one above, its own number one higher, and co
     isOffered: true,
     cells: { number: 'T10', note: '', pieces: '', glaze1: 'Limewash' },
   });
-  expect(withCell([first!, offered], 1, 'glaze1', 'Limewash')[1]!.isOffered).toBe(true);
-  expect(withCell([first!, offered], 1, 'glaze1', 'Sleeper')[1]!.isOffered).toBe(false);
+  // Typing the same again says that it is the same again.
+  expect(withCell([first!, offered], 1, 'glaze1', 'Limewash')[1]!.isOffered).toBe(false);
+  expect(withCell([first!, offered], 0, 'glaze1', 'Limewash')[1]!.isOffered).toBe(true);
   expect(words(filledDown(rows({ number: '7' }, {}, {}), 0, 'number'), 'number')).toEqual(['7', '8', '9']);
   expect(copied(rows({}), 0).map(({ isOffered }) => isOffered)).toEqual([false, false]);
 });
@@ -199,15 +200,17 @@ test('a table is pasted from the cell on, or under the titles of its first line'
   ).toBe(true);
 });
 
-test('rows go in their order, sixty pieces at a time, a row never in two requests', () => {
+test('rows go in their order, sixty pieces at a time, a row never in two requests, a series in each', () => {
   const all = rows({ pieces: '50' }, { pieces: '10' }, { pieces: '1' }).map((row) => ({
     row,
     read: readRow(row.cells, book, METRIC),
   }));
-  const waiting = waitingRows(all);
+  const waiting = waitingRows(all, 'SW');
   expect(waiting.map(({ ids }) => [ids[0], new Set(ids).size])).toEqual(
     all.map(({ row, read: { count } }) => [row.id, count]),
   );
   expect(firstChunk(waiting)).toEqual(waiting.slice(0, 2));
   expect(firstChunk(waiting.slice(2))).toEqual(waiting.slice(2));
+  // Another series is another request.
+  expect(firstChunk([waiting[2]!, ...waitingRows(all, 'T')])).toEqual([waiting[2]]);
 });

@@ -55,7 +55,6 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
   const shown = useMemo(() => rows.map(readOf), [rows, readOf]);
   const visible = useMemo(() => visibleColumns(rows, book), [rows, book]);
   const outbox = useSheetOutbox({
-    series,
     onRefused: (refused) => setSheet((before) => ({ ...before, rows: [...refused, ...before.rows] })),
   });
 
@@ -119,7 +118,8 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
   };
   const add = () => {
     const now = settle();
-    const next = [...now, rowAfter(now.at(-1)!)];
+    const last = now.at(-1)!;
+    const next = last.isOffered ? now : [...now, rowAfter(last)];
     setRows(() => next);
     setAt({ row: next.length - 1, column: 'glaze1' });
   };
@@ -130,7 +130,7 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
     setIsAsked(true);
     const all = now.map(readOf);
     if (now.length === 0 || all.some(isWrong) || everywhere.some(isHalf)) return;
-    outbox.put(all);
+    outbox.put(all, series);
     setRows(() => [rowAfter(now.at(-1)!)]);
     anchor.current = 'glaze1';
     setAt({ row: 0, column: 'glaze1' });

@@ -12,13 +12,12 @@ import type { Row } from '../../model/sheet/rows';
 const PAUSE = 10_000;
 
 interface Options {
-  readonly series: string | null;
   /** Rows that the server refused come back to the sheet. */
   readonly onRefused: (rows: readonly Row[]) => void;
 }
 
 /** Sends saved rows in their order, as soon as there is a network; what it gave back stays until it was written under the feet. */
-export function useSheetOutbox({ series, onRefused }: Options) {
+export function useSheetOutbox({ onRefused }: Options) {
   const memberId = useMemberId();
   const [waiting, setWaiting] = usePersistedState<readonly WaitingRow[]>('jiten.sheet.outbox', []);
   const [saved, setSaved] = usePersistedState<readonly SavedRow[]>('jiten.sheet.saved', []);
@@ -33,7 +32,7 @@ export function useSheetOutbox({ series, onRefused }: Options) {
     const sent = new Set(chunk.map(({ row }) => row.id));
     try {
       const rows = chunk.map(({ ids, draft, makerId }) => ({ ids: [...ids], draft, makerId }));
-      const outcome = await saveSheet({ memberId, rows, series });
+      const outcome = await saveSheet({ memberId, rows, series: chunk[0]!.series });
       setIsDown(false);
       setErrors(outcome.ok ? [] : outcome.errors);
       if (outcome.ok) {
@@ -49,7 +48,7 @@ export function useSheetOutbox({ series, onRefused }: Options) {
     } finally {
       isSending.current = false;
     }
-  }, [waiting, memberId, series, setWaiting, setSaved, onRefused]);
+  }, [waiting, memberId, setWaiting, setSaved, onRefused]);
 
   // Each answer changes what waits, and so sends the next.
   const send = useRef(sendFirst);
@@ -71,9 +70,10 @@ export function useSheetOutbox({ series, onRefused }: Options) {
 
   return {
     ...{ waiting, saved, errors, isDown },
-    put: (rows: readonly ShownRow[]) => {
+    put: (rows: readonly ShownRow[], series: string | null) => {
+      const next = waitingRows(rows, series);
       setErrors([]);
-      setWaiting((before) => [...before, ...waitingRows(rows)]);
+      setWaiting((before) => [...before, ...next]);
     },
     /** The numbers are written under the feet. */
     clearSaved: () => setSaved([]),
