@@ -1,3 +1,4 @@
+export { fitsNowhere, innerHeightMm, type KilnRoom } from './room';
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
 export { monoxideShare, reductionByProbe, type ProbeReading } from './probe';
 export { suggestAtmosphere, type AtmosphereFacts, type AtmosphereSuggestion } from './atmosphere';

@@ -2,13 +2,14 @@ import 'server-only';
 import { studioNow } from '@/auth';
 import { makersFor, type Member } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
+import { listKilns } from '@/records/firings';
 import { db, listSeries } from '@/records/platform';
 import { formsInUse, listForms, usualOf, usualWays } from '@/records/pieces';
 import { withUsualWay } from '../model/draft';
 
 /** What a member may write a piece down with, and what they mostly make: form, clay and series to begin with. */
 export async function pieceChoices(member: Member) {
-  const [bodies, glazes, makers, usual, studio, series, ways, forms, inUse] = await Promise.all([
+  const [bodies, glazes, makers, usual, studio, series, ways, forms, inUse, kilns] = await Promise.all([
     listBodies(db()),
     listGlazes(db()),
     makersFor(db(), member),
@@ -18,6 +19,7 @@ export async function pieceChoices(member: Member) {
     usualWays(db(), member.id),
     listForms(db()),
     formsInUse(db()),
+    listKilns(db()),
   ]);
   // A clay that is used up, or was chosen by nobody where there are several, is no start.
   const clay =
@@ -28,6 +30,10 @@ export async function pieceChoices(member: Member) {
     glazes: glazes.map((glaze) => withUsualWay(glaze, ways)),
     ...{ makers, forms, inUse, clay: clay ?? null },
     form: usual?.form ?? studio.form ?? null,
+    /** The room of the studio’s kilns. */
+    rooms: kilns.map(({ litres, shelfWidthMm, shelfDepthMm, roundShelves }) => ({
+      ...{ litres, shelfWidthMm, shelfDepthMm, roundShelves },
+    })),
     /** The letters that numbers may have. */
     series: series.map(({ prefix }) => prefix),
     /** Those of the member's last piece. */

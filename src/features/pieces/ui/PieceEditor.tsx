@@ -1,4 +1,5 @@
 'use client';
+import type { KilnRoom } from '@/core/firing';
 import type { Form } from '@/core/vocabulary';
 import { useUnits } from '@/ui/units';
 import Alert from '@mui/material/Alert';
@@ -43,6 +44,8 @@ interface Props {
   /** The studio's own forms, and those of the library by how often they are made. */
   readonly ownForms: readonly FormChoice[];
   readonly formsInUse: readonly Form[];
+  /** The room of the studio's kilns; empty where nobody asks whether it fits. */
+  readonly rooms?: readonly KilnRoom[];
   /** The piece that a new one belongs together with. */
   readonly setWith?: string | undefined;
   /** Photos of the piece that is corrected, the newest first. */
@@ -61,6 +64,7 @@ export function PieceEditor({
   firingNames = {},
   ownForms,
   formsInUse,
+  rooms = [],
   setWith,
   photos = [],
 }: Props) {
@@ -128,7 +132,7 @@ export function PieceEditor({
         />
       )}
       <div className={css.editor}>
-        <PieceFacts {...state} {...{ bodies, bodyColour, ownForms, formsInUse }} />
+        <PieceFacts {...state} {...{ bodies, bodyColour, ownForms, formsInUse, rooms }} />
         <section className={css.stage} aria-label="Bands">
           <BandDrawing
             draft={drawable(draft)}

@@ -1,6 +1,7 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
+import { fitsNowhere, type KilnRoom } from '@/core/firing';
 import { formShape, sideWord, TEXTURES, WANTED_EFFECTS, type DefectId, type Form } from '@/core/vocabulary';
 import { QuantityField, SeveralField, WordField } from '@/ui/kit';
 import { texturedSides, type BodyChoice, type FormChoice } from '../model/draft';
@@ -15,6 +16,7 @@ interface Props extends Pick<PieceEditorState, 'draft' | 'change' | 'errorOf' | 
   readonly bodyColour: string;
   readonly ownForms: readonly FormChoice[];
   readonly formsInUse: readonly Form[];
+  readonly rooms: readonly KilnRoom[];
 }
 
 /** What a maker may want, by the defect that it otherwise is. */
@@ -23,7 +25,7 @@ const WANTED = Object.keys(WANTED_EFFECTS) as DefectId[];
 
 /** Form, clay, size and note of a piece. */
 export function PieceFacts(props: Props) {
-  const { draft, change, errorOf, setOutlining, bodies, bodyColour, ownForms, formsInUse } = props;
+  const { draft, change, errorOf, setOutlining, bodies, bodyColour, ownForms, formsInUse, rooms } = props;
   const hasMore = draft.wanted.length > 0 || Object.values(draft.texture).some((list) => list.length > 0);
   return (
     <section className={css.what} aria-label="Form and clay">
@@ -59,6 +61,11 @@ export function PieceFacts(props: Props) {
             error={errorOf('widthMm')}
           />
         </div>
+      )}
+      {fitsNowhere(draft, rooms) && (
+        <p className="small heat" role="status">
+          Larger than any kiln here: check the size.
+        </p>
       )}
       {formShape(draft.form).canSplit && (
         <FormControlLabel

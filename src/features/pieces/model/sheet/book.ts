@@ -1,3 +1,4 @@
+import type { KilnRoom } from '@/core/firing';
 import { USUAL_PATTERNS, ownPattern, type GlazingPattern } from '@/core/coats';
 import { meant } from '@/core/spelling';
 import { FORMS, type Form } from '@/core/vocabulary';
@@ -12,6 +13,8 @@ export interface SheetBook {
   readonly glazes: readonly GlazeChoice[];
   readonly patterns: readonly GlazingPattern[];
   readonly forms: readonly NamedForm[];
+  /** The room of the studio's kilns. */
+  readonly rooms: readonly KilnRoom[];
   /** For whom pieces may be written down, beside the member. */
   readonly makers: readonly Maker[];
 }

@@ -1,4 +1,5 @@
 import { PLAIN_COAT, PLAIN_PIECE, type GlazingPattern } from '@/core/coats';
+import { fitsNowhere } from '@/core/firing';
 import { keptValue, readNumber, type Units } from '@/core/units';
 import { formShape, type Measures, type Method } from '@/core/vocabulary';
 import type { CoatDraft, PieceDraft } from '@/records/pieces';
@@ -21,6 +22,8 @@ export interface ReadRow {
   readonly piece: PieceDraft | null;
   /** What stands in the way of saving it, at its cell. */
   readonly problems: Readonly<Partial<Record<Column, string>>>;
+  /** Larger than any kiln: to be asked about, not refused. */
+  readonly isTooLarge: boolean;
   readonly count: number;
   /** Null for the member. */
   readonly makerId: string | null;
@@ -109,6 +112,7 @@ export function readRow(
       : null;
   return {
     ...{ piece, problems, count: count ?? 1, makerId: maker?.id ?? null },
+    isTooLarge: measures !== null && fitsNowhere(measures, book.rooms),
     roles: pattern?.glazes ?? [],
   };
 }

@@ -38,6 +38,7 @@ const book: SheetBook = {
   ]),
   forms: namedForms([own], ['tile', 'cup']),
   makers: [{ id: 'M', name: 'Ines' }],
+  rooms: [{ litres: 250, shelfWidthMm: 600, shelfDepthMm: 600, roundShelves: false }],
 };
 const cells = (more: Partial<Cells>): Cells => ({
   ...EMPTY_CELLS,
@@ -100,6 +101,11 @@ test.each([
   ['9', { heightMm: 90 }],
 ])('a size of %s is height and width', (size, mm) => {
   expect(read({ size }).piece).toMatchObject(mm);
+});
+
+test('a size that fits no kiln is asked about, not refused', () => {
+  expect(read({ size: '78 x 20' })).toMatchObject({ isTooLarge: true, problems: {} });
+  expect(read({ size: '48 x 20' })).toMatchObject({ isTooLarge: false });
 });
 
 test('inches are read as inches, and one figure of a plate is how far it measures across', () => {

@@ -33,6 +33,7 @@ export function RowDetail({ of: { shown, at }, book, glazes }: Props) {
           nameOf={(id) => glazes.get(id)?.name ?? '?'}
           bodyOf={(id) => book.bodies.find((body) => body.id === id)?.name ?? '?'}
         />
+        {read.isTooLarge && <p className="small heat">Larger than any kiln here: check the size.</p>}
         {coatWarnings(drawable(piece), coats, glazes).map((warning, i) => (
           <p key={i} className="small heat">
             <Said of={warning} />

@@ -103,6 +103,7 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
             role="gridcell"
             data-column={column}
             data-wrong={problem ? true : undefined}
+            data-doubt={(column === 'size' && read.isTooLarge && !row.isOffered) || undefined}
             data-useless={isUseless || undefined}
             title={problem}
             onMouseDown={(event) => {

@@ -28,10 +28,10 @@ interface Props extends Omit<SheetBook, 'patterns'> {
 
 /** Many pieces written down at a time: a grid for the keyboard, cards on a phone. */
 export function SheetView({ start, series, lastSeries, ...known }: Props) {
-  const { bodies, glazes: listed, forms, makers, patterns } = known;
+  const { bodies, glazes: listed, forms, makers, patterns, rooms } = known;
   const book = useMemo(
-    (): SheetBook => ({ bodies, glazes: listed, forms, makers, patterns: patternsOf(patterns) }),
-    [bodies, listed, forms, makers, patterns],
+    (): SheetBook => ({ bodies, glazes: listed, forms, makers, rooms, patterns: patternsOf(patterns) }),
+    [bodies, listed, forms, makers, patterns, rooms],
   );
   const of = useSheet({ book, start, series: lastSeries });
   const isPhone = useMediaQuery((theme) => theme.breakpoints.down('md'));

@@ -11,12 +11,12 @@ export const metadata = { title: 'Sheet of pieces' };
 export default async function Page() {
   const member = await requireMember('/pieces/sheet');
   const [choices, patterns] = await Promise.all([pieceChoices(member), listPatterns(db())]);
-  const { bodies, glazes, makers, forms, inUse, clay, form, series, lastSeries } = choices;
+  const { bodies, glazes, makers, forms, inUse, clay, form, rooms, series, lastSeries } = choices;
   if (bodies.length === 0 || glazes.length === 0)
     return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
   return (
     <SheetView
-      {...{ bodies, glazes, makers, patterns, series, lastSeries }}
+      {...{ bodies, glazes, makers, patterns, rooms, series, lastSeries }}
       forms={namedForms(forms, inUse)}
       start={{ form: form ?? '', clay: clay?.name ?? '' }}
     />
