@@ -13,7 +13,7 @@ import {
 import { addEvent } from '@/records/firings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
-import { piecePage, relayStalePieces, savePieces } from '@/records/pieces';
+import { listPatterns, piecePage, relayStalePieces, savePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
 import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
 
@@ -24,7 +24,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('021_ware');
+  expect((await migrate(base)).at(-1)).toBe('022_sheet');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -200,6 +200,24 @@ test('areas of the release before know their clay and texture; going down, stuff
   await migrate(base);
   expect((await piecePage(base, piece!.id)).areas).toEqual(areas);
   // What migrations do is nobody's doing.
+  takeForgotten();
+  await base.destroy();
+});
+
+test('a piece of the release before has no number of its own, and its patterns are none', async () => {
+  const studio = await freshStudio('sheetBefore');
+  const { base } = studio;
+  const [piece] = await savePieces(base, studio.member, { ...tile(studio), ownNumber: '12', note: 'first' }, [
+    newId(),
+  ]);
+  await unmigrateTo(base, '021_ware');
+  await migrate(base);
+  expect(await piecePage(base, piece!.id)).toMatchObject({
+    label: piece!.label,
+    ownNumber: '',
+    note: 'first',
+  });
+  expect(await listPatterns(base)).toEqual([]);
   takeForgotten();
   await base.destroy();
 });
