@@ -107,6 +107,9 @@ function OpenCard({ of, book, glazes, shown: { row, read }, index }: OpenProps) 
   );
 }
 
+/** What a piece is never without: pressed again it stays. */
+const ALWAYS: readonly Column[] = ['form', 'clay'];
+
 /** So many names stand as buttons; the rest are found by typing. */
 const BUTTONS = 6;
 
@@ -163,7 +166,7 @@ function CardField({ of, book, column, index, value, problem, read }: FieldProps
               aria-pressed={name === value}
               // Before the field is left with what was half typed.
               onPointerDown={(event) => event.preventDefault()}
-              onClick={() => write(name === value ? '' : name)}
+              onClick={() => write(name === value && !ALWAYS.includes(column) ? '' : name)}
             >
               {name}
             </button>
