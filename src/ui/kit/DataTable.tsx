@@ -53,8 +53,8 @@ interface Props {
   /** What stands there when there is no row: what will be here, and the act that begins it. */
   readonly empty?: ReactNode;
   readonly caption?: ReactNode;
-  /** What a tick says, as the heading of the boxes. */
-  readonly tickName?: string;
+  /** What a tick says of its row: what is done is struck out. */
+  readonly ticks?: 'done' | 'chosen';
   /** Headings may be left out where the cells speak for themselves. */
   readonly hasHeadings?: boolean;
   /** Offers a field that narrows the rows, with this label. */
@@ -74,7 +74,7 @@ interface Props {
 /** Rows and columns: ordered by a heading, narrowed by a word, walked with the arrow keys, taken as a spreadsheet. */
 export function DataTable(props: Props) {
   const { label, columns, rows, empty, caption, hasHeadings = true, filter, download, order, paging } = props;
-  const { tickName = 'Done' } = props;
+  const { ticks = 'done' } = props;
   const [own, setOwn] = useState<TableOrder | null>(null);
   const [text, setText] = useState('');
   const router = useRouter();
@@ -113,7 +113,7 @@ export function DataTable(props: Props) {
           {hasHeadings && (
             <TableHead>
               <TableRow>
-                {hasTicks && <TableCell>{tickName}</TableCell>}
+                {hasTicks && <TableCell>{ticks === 'done' ? 'Done' : 'Choose'}</TableCell>}
                 {columns.map(({ name, note, align, isSortable }, column) => (
                   <TableCell
                     key={column}
@@ -142,7 +142,7 @@ export function DataTable(props: Props) {
               <TableRow
                 key={row.key}
                 hover={Boolean(row.href)}
-                data-done={row.tick?.isDone || undefined}
+                data-ticked={(row.tick?.isDone && ticks) || undefined}
                 onClick={(event) => open(event, row.href)}
               >
                 {hasTicks && <TickCell tick={row.tick} />}

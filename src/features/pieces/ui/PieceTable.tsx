@@ -132,7 +132,7 @@ export function PieceTable(props: Props) {
       <DataTable
         label="Pieces"
         columns={COLUMNS.map(({ name, field }) => ({ name, isSortable: field !== null }))}
-        tickName="Choose"
+        ticks="chosen"
         rows={rows.map((piece) => ({
           ...rowOf(piece),
           tick: {
