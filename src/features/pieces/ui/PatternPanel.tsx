@@ -23,7 +23,7 @@ export function PatternPanel({ pieceId }: { readonly pieceId: string }) {
   return (
     <section className={css.ware} aria-label="Way of glazing">
       <div className={css.wareHead}>
-        <span role="status">{kept && `A sheet of pieces offers it now as “${kept}”.`}</span>
+        {kept && <span role="status">A sheet of pieces offers it now as “{kept}”.</span>}
         <Button size="small" onClick={() => setName(name === null ? '' : null)} aria-expanded={name !== null}>
           Name this way of glazing
         </Button>
