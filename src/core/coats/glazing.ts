@@ -36,16 +36,21 @@ export interface OwnPattern {
 
 type Bands = (piece: Measures) => readonly Band[] | null;
 
-/** The side that is seen first. */
+/** The side that is seen first; of flat ware that is its upper face. */
 const outer = ({ form }: Measures): Side => formShape(form).sides[0]!;
 const everySide: Bands = ({ form }) => formShape(form).sides.map((side) => ({ side, from: 0, to: 1 }));
-const outside =
+/** A stretch of the height; flat ware has none. */
+const stretch =
   (from: number, to: number): Bands =>
-  (piece) => [{ side: outer(piece), from, to }];
-const inside: Bands = ({ form }) =>
-  !formShape(form).isFlat && formShape(form).sides.includes('inside')
-    ? [{ side: 'inside', from: 0, to: 1 }]
-    : null;
+  (piece) =>
+    formShape(piece.form).plan ? null : [{ side: outer(piece), from, to }];
+const whole =
+  (side: 'inside' | 'outside'): Bands =>
+  ({ form }) => {
+    const { sides, isFlat } = formShape(form);
+    return !isFlat && sides.includes(side) ? [{ side, from: 0, to: 1 }] : null;
+  };
+const inside = whole('inside');
 
 const RIM_MM = 10;
 const rim: Bands = (piece) => [{ side: outer(piece), from: Math.max(0, 1 - RIM_MM / reachMm(piece)), to: 1 }];
@@ -95,20 +100,20 @@ export const USUAL_PATTERNS: readonly GlazingPattern[] = [
   ]),
   usual('under all over, over on the upper half', [
     { role: 'under', bands: everySide },
-    { role: 'over', bands: outside(1 / 2, 1) },
+    { role: 'over', bands: stretch(1 / 2, 1) },
   ]),
   usual(
     'thirds: lower two, upper two',
     [
-      { role: 'under', bands: outside(0, 2 / 3) },
-      { role: 'over', bands: outside(1 / 3, 1) },
+      { role: 'under', bands: stretch(0, 2 / 3) },
+      { role: 'over', bands: stretch(1 / 3, 1) },
     ],
     [LINER],
   ),
-  usual('liner and outside', [LINER, { role: 'outside', bands: outside(0, 1) }]),
+  usual('liner and outside', [LINER, { role: 'outside', bands: whole('outside') }]),
   usual('once, twice above', [
     { role: 'glaze', bands: everySide },
-    { role: 'glaze', bands: outside(1 / 2, 1) },
+    { role: 'glaze', bands: stretch(1 / 2, 1) },
   ]),
 ];
 

@@ -98,8 +98,7 @@ export function readRow(
   if (cells.note.length > 4000) refuse('note', 'At most 4000 characters.');
   const measures = form && measuresOf(form, size);
   const laid = measures && pattern?.coatsOn(measures);
-  if (measures && pattern && laid === null)
-    refuse('pattern', `A ${form.name} has not all the sides that it takes.`);
+  if (measures && pattern && laid === null) refuse('pattern', `It does not go on a ${form.name}.`);
   const places = measures
     ? presetsFor({ ...emptyDraft(measures.form, ''), ...measures, profile: null }).map(({ name }) => name)
     : [];

@@ -87,10 +87,10 @@ test('the studio’s own pattern and form are taken as they were kept; a form wi
   expect(coatsOf(tile)).toEqual([['Limewash', 'left', 0, 1, 'pour', 2]]);
   expect(read(tile).piece!.split).toBe(true);
   expect(read({ pattern: 'Platform stripe' }).problems).toEqual({
-    pattern: 'A tumbler has not all the sides that it takes.',
+    pattern: 'It does not go on a tumbler.',
   });
   expect(read({ form: 'tile', pattern: 'liner and outside', glaze2: 'Sleeper' }).problems.pattern).toMatch(
-    /has not all the sides/,
+    /does not go on a tile/,
   );
   expect(read({ form: 'signal beaker' }).piece).toMatchObject({ formId: 'own', heightMm: 120 });
 });

@@ -13,6 +13,8 @@ interface Props {
   /** What is typed and not left yet; null for nothing. */
   readonly typed: string | null;
   readonly onType: (text: string | null) => void;
+  /** Whether it was pointed at: what may stand there is shown at once. */
+  readonly isPointed: boolean;
   /** Names that may stand there; null for any words. */
   readonly names: readonly string[] | null;
   /** Names used above, the last one first. */
@@ -33,14 +35,14 @@ const SHOWN = 60;
 /** The cell that is written in: letters choose among names, Tab and Enter take the best and go on. */
 export function SheetCell(props: Props) {
   const { label, value, typed, onType, names, recent, onMove, onSettle, onPaste, onAbove, problem } = props;
-  const [isOpen, setIsOpen] = useState(false);
+  const [isOpen, setIsOpen] = useState(props.isPointed);
   const [chosen, setChosen] = useState<string | null>(null);
   const box = useRef<HTMLDivElement>(null);
+  const selectAll = () => box.current?.querySelector('input')?.select();
   // Focus by the page itself, before it answers, selects nothing.
   useEffect(() => {
-    const input = box.current?.querySelector('input');
-    input?.focus();
-    input?.select();
+    box.current?.querySelector('input')?.focus();
+    selectAll();
   }, []);
   const options = names ? matching(typed ?? '', names, recent).slice(0, SHOWN) : [];
   const isListed = options.length > 0 && (isOpen || (typed ?? '').trim() !== '');
@@ -67,6 +69,8 @@ export function SheetCell(props: Props) {
       take(() => {
         onType(null);
         close();
+        // Once the words that stood there are back.
+        requestAnimationFrame(selectAll);
       });
     else if (key === 'ArrowDown' && event.altKey) take(() => setIsOpen(true));
     else if (key === 'ArrowDown' && !isListed) take(() => leave('down'));

@@ -2,7 +2,7 @@
 import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
 import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import IconButton from '@mui/material/IconButton';
-import { memo, useCallback, useEffect, useRef } from 'react';
+import { memo, useCallback, useEffect, useRef, type CSSProperties } from 'react';
 import { shortFigures, shownValue, type Units } from '@/core/units';
 import { Silhouette } from '@/ui/silhouette';
 import { useUnits } from '@/ui/units';
@@ -40,32 +40,46 @@ export function SheetGrid({ of, book, glazes }: Props) {
   const onRemove = useCallback((row: number) => acts.current.remove(row), []);
   const onCopy = useCallback((row: number) => acts.current.copy(row), []);
   return (
-    <table className={css.grid} role="grid" aria-label="Sheet" aria-rowcount={shown.length + 1}>
-      <thead>
-        <tr>
-          <th aria-label="Row" />
-          {visible.map((column) => (
-            <th key={column} scope="col" data-column={column}>
-              {TITLES[column]}
-            </th>
-          ))}
-          <th scope="col">Looks</th>
-          <th aria-label="Copy or remove" />
-        </tr>
-      </thead>
-      <tbody>
-        {shown.map((one, i) => (
-          <SheetRow
-            key={one.row.id}
-            {...{ index: i, shown: one, visible, book, glazes, onGo, onRemove, onCopy }}
-            isAsked={isAsked}
-            active={i === at.row ? at.column : null}
-            cell={i === at.row ? of : null}
-          />
+    <div
+      className={css.grid}
+      role="grid"
+      aria-label="Sheet"
+      aria-rowcount={shown.length + 1}
+      style={{ '--columns': columnsOf(visible) } as CSSProperties}
+    >
+      <div role="row" className={css.head}>
+        <span role="columnheader" aria-label="Row" />
+        {visible.map((column) => (
+          <span key={column} role="columnheader">
+            {TITLES[column]}
+          </span>
         ))}
-      </tbody>
-    </table>
+        <span role="columnheader">Looks</span>
+        <span role="columnheader" aria-label="Copy or remove" />
+      </div>
+      {shown.map((one, i) => (
+        <SheetRow
+          key={one.row.id}
+          {...{ index: i, shown: one, visible, book, glazes, onGo, onRemove, onCopy }}
+          isAsked={isAsked}
+          active={i === at.row ? at.column : null}
+          cell={i === at.row ? of : null}
+        />
+      ))}
+    </div>
   );
+}
+
+/** How wide columns are, beside those that share what is left. */
+const WIDTHS: Readonly<Partial<Record<Column, string>>> = {
+  ...{ number: '66px', form: '86px', size: '74px', times: '58px', pieces: '58px', maker: '86px' },
+  ...{ note: '86px', pattern: 'minmax(0, 1.8fr)' },
+};
+
+/** The row's number, its cells, its drawing, what can be done with it. */
+function columnsOf(visible: readonly Column[]): string {
+  const cells = visible.map((column) => WIDTHS[column] ?? 'minmax(0, 1fr)');
+  return ['34px', ...cells, '54px', '76px'].join(' ');
 }
 
 interface RowProps {
@@ -90,18 +104,22 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
   const units = useUnits();
   const isChecked = !row.isOffered && (isAsked || active === null);
   return (
-    <tr aria-label={`Row ${index + 1}`} data-offered={row.isOffered || undefined}>
-      <th scope="row" className="figures">
+    <div
+      role="row"
+      className={css.line}
+      aria-label={`Row ${index + 1}`}
+      data-offered={row.isOffered || undefined}
+    >
+      <span role="rowheader" className="figures">
         {index + 1}
-      </th>
+      </span>
       {visible.map((column) => {
         const problem = isChecked ? read.problems[column] : undefined;
         const isUseless = !takes(row.cells, column, book) && row.cells[column] === '';
         return (
-          <td
+          <div
             key={column}
             role="gridcell"
-            data-column={column}
             data-wrong={problem ? true : undefined}
             data-doubt={(column === 'size' && read.isTooLarge && !row.isOffered) || undefined}
             data-useless={isUseless || undefined}
@@ -118,6 +136,7 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
                 value={row.cells[column]}
                 typed={cell.typed}
                 onType={cell.setTyped}
+                isPointed={cell.isPointed}
                 names={namesFor(column, book)}
                 recent={cell.recent}
                 onMove={cell.move}
@@ -129,11 +148,13 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
             ) : (
               row.cells[column] || <span className={css.unsaid}>{unsaid(column, read, units)}</span>
             )}
-          </td>
+          </div>
         );
       })}
-      <td className={css.looks}>{read.piece && <RowDrawing read={read} book={book} glazes={glazes} />}</td>
-      <td className={css.tools}>
+      <div role="gridcell" className={css.looks}>
+        {read.piece && <RowDrawing read={read} book={book} glazes={glazes} />}
+      </div>
+      <div role="gridcell" className={css.tools}>
         <IconButton
           size="small"
           aria-label={`Copy row ${index + 1}`}
@@ -150,8 +171,8 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
         >
           <DeleteOutline fontSize="small" />
         </IconButton>
-      </td>
-    </tr>
+      </div>
+    </div>
   );
 });
 
@@ -159,6 +180,7 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
 export function unsaid(column: Column, { piece, roles, count }: ReadRow, units: Units): string {
   const slot = roles[GLAZE_COLUMNS.findIndex((one) => one === column)];
   if (slot) return slot.isOptional ? `(${slot.role})` : slot.role;
+  if (column === 'pattern') return 'how it is glazed';
   if (!piece) return '';
   const of = (mm: number) => shortFigures(shownValue('length', mm, units), 1);
   if (column === 'size') return `${of(piece.heightMm)} x ${of(piece.widthMm)}`;

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useUnits } from '@/ui/units';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { useUndo } from '@/ui/Undo';
@@ -38,22 +38,35 @@ const isWrong = ({ read }: ShownRow) => Object.keys(read.problems).length > 0;
 /** Whether a coat of every piece wants its glaze or its place still. */
 export const isHalf = ({ glazeId, place }: EverywhereCoat) => glazeId === '' || place === '';
 
+/** The cell that is written in, and what stands in it and is not left yet. */
+function useCursor() {
+  const [at, setAt] = useState<At>({ row: 0, column: 'form' });
+  /** Whether somebody pointed at it, and so is shown what may stand in it. */
+  const [isPointed, setIsPointed] = useState(false);
+  const [typed, setTyped] = useState<string | null>(null);
+  /** Where Enter goes in the next row: where somebody pointed, or went back to. From the first row it is the first glaze. */
+  const [anchor, setAnchor] = useState<Column>('glaze1');
+  const put = (next: At, pointed = false) => {
+    setAt(next);
+    setIsPointed(pointed);
+  };
+  return { at, isPointed, typed, setTyped, anchor, setAnchor, put };
+}
+
 /** A sheet of pieces as it is typed: kept on this device, moved through by keys, saved and sent. */
 export function useSheet({ book, start, series: usualSeries }: Options) {
   const [empty] = useState<Sheet>(() => ({ rows: [newRow(start)], everywhere: [] }));
   const [{ rows, everywhere }, setSheet, isRestored] = usePersistedState<Sheet>('jiten.sheet', empty);
-  const [at, setAt] = useState<At>({ row: 0, column: 'form' });
-  /** What stands in the active cell and is not left yet. */
-  const [typed, setTyped] = useState<string | null>(null);
+  const { at, isPointed, typed, setTyped, anchor, setAnchor, put } = useCursor();
   const [series, setSeries] = useState(usualSeries);
   const [isAsked, setIsAsked] = useState(false);
-  /** Where Enter goes in the next row: where somebody pointed, or went back to. From the first row it is the first glaze. */
-  const anchor = useRef<Column>('glaze1');
   const { offer, bar } = useUndo();
   const units = useUnits();
   const readOf = useMemo(() => rowReader(book, units, everywhere), [book, units, everywhere]);
   const shown = useMemo(() => rows.map(readOf), [rows, readOf]);
-  const visible = useMemo(() => visibleColumns(rows, book), [rows, book]);
+  // The same list as long as the same columns stand: rows that nothing happens to are not drawn again.
+  const names = visibleColumns(rows, book).join();
+  const visible = useMemo(() => names.split(',') as Column[], [names]);
   const outbox = useSheetOutbox({
     onRefused: (refused) => setSheet((before) => ({ ...before, rows: [...refused, ...before.rows] })),
   });
@@ -68,30 +81,26 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
       .slice(0, at.row)
       .map(({ cells }) => cells[column])
       .reverse();
-  /** The rows with what is typed, as it will stand there. */
-  const settled = (text = typed): readonly Row[] => {
+  /** Leaves the active cell; gives the rows with what was typed as it stands there now. */
+  const settle = (text = typed): readonly Row[] => {
     if (text === null) return rows;
     const words = completed(at.column, text, book, recentIn(at.column));
-    return withCell(rows, at.row, at.column, words);
-  };
-  const settle = (text = typed) => {
-    if (text === null) return rows;
-    const next = settled(text);
-    if (next !== rows) setRows(() => next);
+    const next = withCell(rows, at.row, at.column, words);
+    setRows(() => next);
     setTyped(null);
     return next;
   };
   const go = (next: At) => {
     settle();
-    if (next.row > 0) anchor.current = next.column;
-    setAt(next);
+    if (next.row > 0) setAnchor(next.column);
+    put(next, true);
   };
   const move = (how: Move, text = typed) => {
     const now = settle(text);
-    const next = moved(now, at, how, anchor.current, visible, book);
+    const next = moved(now, at, how, anchor, visible, book);
     if (next.rows !== now) setRows(() => next.rows);
-    if (how === 'previous' && next.at.row > 0) anchor.current = next.at.column;
-    setAt(next.at);
+    if (how === 'previous' && next.at.row > 0) setAnchor(next.at.column);
+    put(next.at);
   };
   const withUndo = (words: string, change: (before: readonly Row[]) => readonly Row[]) => {
     const before = settle();
@@ -114,14 +123,14 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
       const left = before.filter((_, i) => i !== index);
       return left.length > 0 ? left : [newRow(start)];
     });
-    setAt({ ...at, row: Math.max(0, Math.min(at.row, rows.length - 2)) });
+    put({ ...at, row: Math.max(0, Math.min(at.row, rows.length - 2)) });
   };
   const add = () => {
     const now = settle();
     const last = now.at(-1)!;
     const next = last.isOffered ? now : [...now, rowAfter(last)];
     setRows(() => next);
-    setAt({ row: next.length - 1, column: 'glaze1' });
+    put({ row: next.length - 1, column: 'glaze1' });
   };
   const own = shown.filter(({ row }) => !row.isOffered);
   const wrong = own.filter(isWrong);
@@ -132,19 +141,20 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
     if (now.length === 0 || all.some(isWrong) || everywhere.some(isHalf)) return;
     outbox.put(all, series);
     setRows(() => [rowAfter(now.at(-1)!)]);
-    anchor.current = 'glaze1';
-    setAt({ row: 0, column: 'glaze1' });
+    setAnchor('glaze1');
+    put({ row: 0, column: 'glaze1' });
     setIsAsked(false);
   };
   return {
-    ...{ rows, shown, visible, everywhere, at, typed, setTyped, go, move, settle, paste, save, isAsked, bar },
+    ...{ rows, shown, visible, everywhere, at, isPointed, typed, setTyped },
+    ...{ go, move, settle, paste, save, isAsked, bar },
     ...{ series, setSeries, remove, add, outbox, wrong, recent: recentIn(at.column), isRestored },
     pieces: own.reduce((sum, { read }) => sum + read.count, 0),
     written: own.length,
     fillDown: () => withUndo('Filled down', (before) => filledDown(before, at.row, at.column)),
     copy: (index: number) => {
       withUndo(`Row ${index + 1} copied`, (before) => copied(before, index));
-      setAt({ ...at, row: index + 1 });
+      put({ ...at, row: index + 1 });
     },
     above: () => {
       const before = rows[at.row - 1];
