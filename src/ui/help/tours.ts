@@ -23,7 +23,7 @@ const TOURS: readonly Tour[] = [
     path: '/pieces/sheet',
     title: 'Sheet of pieces',
     steps: [
-      'A row is a piece, or several alike. Letters choose among names; Tab takes the best and goes on, Enter goes to the next row.',
+      'A row is a piece, or several alike. A few letters find a name: Tab takes it and goes on, Enter goes to the next row. On a phone the last choices are buttons.',
       'The pattern says where the glazes of a row go. A piece’s own page gives its way of glazing a name, to be used here.',
       'A new row is like the one above it, in grey: it counts once something in it is typed. Ctrl D writes what stands above.',
       'Own numbers count on by themselves; rows can be pasted from a spreadsheet, with or without its titles.',

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Acts } from '@/ui/kit';
 import { useUnits } from '@/ui/units';
 import type { GlazeChoice } from '../../model/draft';
@@ -22,11 +22,18 @@ interface Props {
 /** The rows of a sheet as cards, one of them open: what differs is a tap on what was used last. */
 export function RowCards({ of, book, glazes }: Props) {
   const { shown, at, go, remove, add } = of;
+  const card = useRef<HTMLLIElement>(null);
+  // The card that was open when the page came stays where it is.
+  const seen = useRef(at.row);
+  useEffect(() => {
+    if (seen.current !== at.row) card.current?.scrollIntoView({ block: 'start' });
+    seen.current = at.row;
+  }, [at.row]);
   return (
     <ol className={css.cards} aria-label="Sheet">
       {shown.map((one, i) =>
         i === at.row ? (
-          <li key={one.row.id} className={css.open}>
+          <li key={one.row.id} ref={card} className={css.open}>
             <OpenCard {...{ of, book, glazes, shown: one, index: i }} />
             <Acts>
               {!one.row.isOffered && (
