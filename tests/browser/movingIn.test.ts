@@ -99,7 +99,7 @@ test('a studio moves in', async ({ page, browser }) => {
     await expect(hint).toBeHidden();
     await open(page, '/clays');
     await hint.getByRole('button', { name: 'No more hints' }).click();
-    await page.waitForLoadState('networkidle');
+    await expect(hint).toBeHidden();
     await open(page, '/kilns');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Kilns');
     await expect(hint).toBeHidden();

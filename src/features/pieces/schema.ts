@@ -161,6 +161,7 @@ export const sheetSchema = z.object({
     .max(60, 'At most 60 rows at once.'),
   series: newPieceSchema.shape.series,
 });
+
 const turned = <T extends z.ZodType>(value: T) => z.object({ from: value, to: value }).optional();
 
 /** What is changed on several pieces in one act, each from what it was. */

@@ -86,7 +86,7 @@ export async function pieceCase(
   const [voice, twins, { otherOrder, alone }, neighboursHaving, heat] = await Promise.all([
     chemistryFactsOf(base, { defect, piece, firing, stack: layersOf(worst), recipes, expansions, body }),
     twinsWith(base, piece.id, worst, defect),
-    partsOf(base, worst, defect),
+    partsOf(base, piece.id, worst, defect),
     neighboursWith(base, piece.id, firing, defect),
     loggedHeat(base, firing.firingId),
   ]);
@@ -222,8 +222,11 @@ async function twinsWith(base: Db, pieceId: string, zone: FiredZone, defect: Def
   return counted(base, (query) => query.whereIn('z.entry_id', own), defect, pieceId);
 }
 
-/** Proofs of the two glazes of a zone the other way round, and of each alone, on the same ground, cone and atmosphere. */
-async function partsOf(base: Db, zone: FiredZone, defect: DefectId) {
+/**
+ * Proofs of the two glazes of a zone the other way round, and of each alone on other pieces, on the same ground, cone
+ * and atmosphere.
+ */
+async function partsOf(base: Db, pieceId: string, zone: FiredZone, defect: DefectId) {
   const own = await firstOf<{ h: 'headword'; e: 'entry' }>()(
     base('zone as z')
       .join('entry as e', 'e.id', 'z.entry_id')
@@ -238,7 +241,7 @@ async function partsOf(base: Db, zone: FiredZone, defect: DefectId) {
   );
   if (own?.depth !== 2 || !own.base_glaze_id) return { otherOrder: null, alone: [] };
   const { ground_id, cone, atmosphere, top_glaze_id: top, base_glaze_id: low } = own;
-  const proofsOf = (headwords: Knex.QueryBuilder) =>
+  const proofsOf = (headwords: Knex.QueryBuilder, but?: string) =>
     counted(
       base,
       (query) =>
@@ -246,10 +249,13 @@ async function partsOf(base: Db, zone: FiredZone, defect: DefectId) {
           .whereIn('e.headword_id', headwords.select('id'))
           .where({ 'e.ground_id': ground_id, 'e.cone': cone, 'e.atmosphere': atmosphere }),
       defect,
+      but,
     );
   const [otherOrder, ...alone] = await Promise.all([
     proofsOf(base('headword').where({ depth: 2, base_glaze_id: top, top_glaze_id: low })),
-    ...[top, low].map((glaze) => proofsOf(base('headword').where({ depth: 1, top_glaze_id: glaze }))),
+    ...[top, low].map((glaze) =>
+      proofsOf(base('headword').where({ depth: 1, top_glaze_id: glaze }), pieceId),
+    ),
   ]);
   return { otherOrder, alone };
 }

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { usePathname } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Hints } from '@/records/people';
 import { ownTourOf } from '../help/tours';
@@ -12,6 +12,7 @@ export type TellHints = (told: { seen: string } | { isOff: boolean }) => Promise
 
 /** What a screen is for, the first time a member comes to it; once, and never for who turned hints off. */
 export function FirstHint({ hints, tell }: { readonly hints: Hints; readonly tell: TellHints }) {
+  const router = useRouter();
   const tour = ownTourOf(usePathname());
   const path = tour?.path ?? null;
   // A hint that was seen stays until one closes it or goes on to another screen.
@@ -24,6 +25,12 @@ export function FirstHint({ hints, tell }: { readonly hints: Hints; readonly tel
   }, [isFirst, path, tell]);
   if (!tour || !isFirst) return null;
   const close = () => leave(path);
+  // Gone once it is kept: who goes on at once would lose a request under way.
+  const turnOff = () =>
+    tell({ isOff: true }).then(
+      () => router.refresh(),
+      () => undefined,
+    );
   return (
     <aside className={css.hint} aria-label="Hint">
       <p>{tour.steps[0]}</p>
@@ -33,13 +40,7 @@ export function FirstHint({ hints, tell }: { readonly hints: Hints; readonly tel
       <Button size="small" onClick={close}>
         Close
       </Button>
-      <Button
-        size="small"
-        onClick={() => {
-          close();
-          void tell({ isOff: true });
-        }}
-      >
+      <Button size="small" onClick={() => void turnOff()}>
         No more hints
       </Button>
     </aside>
