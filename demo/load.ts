@@ -8,6 +8,7 @@ import { AGAIN_FIRINGS, loadAgain } from './again';
 import { openCases } from './cases';
 import { keepReference } from './reference';
 import { fire } from './fire';
+import { takeOrders } from './orders';
 import { beginLadder, crazeLate, makeLadder } from './ladders';
 import { addPart, saveKiln, saveProgramme } from '@/records/firings';
 import { CLASS_FIRINGS, PARTS } from './scenario/kilns';
@@ -62,6 +63,7 @@ export async function loadDemo(base: Db, now: Date, say: (text: string) => void)
   await crazeLate(base, studio);
   await openCases(base, studio);
   await keepReference(base, studio);
+  await takeOrders(base, studio);
   await base('job').insert({ name: 'demo loaded', done: 1, total: 1, at: now });
 }
 

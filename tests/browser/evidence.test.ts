@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addCoat, choose, savedPieces, signIn } from './steps';
+import { addCoat, addKiln, choose, fireIn, savedPieces, signIn, type } from './steps';
 
 /** What a coat is, where it is not one dip from foot to rim. */
 interface Coat {
@@ -10,12 +10,6 @@ interface Coat {
   readonly times?: number;
   readonly version?: string;
   readonly clay?: string;
-}
-
-async function type(page: Page, label: string, text: string): Promise<void> {
-  const field = page.getByLabel(label, { exact: true });
-  await field.fill('');
-  await field.pressSequentially(text);
 }
 
 /** Adds a coat to the piece that is drawn, and says what of it is not as offered. */
@@ -89,24 +83,9 @@ async function fire(
     >
   >,
 ): Promise<string> {
-  await page.goto('/kilns');
-  await page.waitForLoadState('networkidle');
-  await page.getByRole('region', { name: 'Lamp Hut' }).getByRole('button', { name: 'Plan a firing' }).click();
-  await choose(page, 'Kind', kind);
-  await choose(page, 'Target cone', cone);
-  await choose(page, 'Atmosphere', atmosphere);
-  await page.getByRole('button', { name: 'Plan this firing' }).click();
-  await page.waitForURL(/firings/);
-  const address = new URL(page.url()).pathname;
-  for (const label of Object.keys(looks)) await page.getByRole('checkbox', { name: label }).check();
-  await page.getByRole('button', { name: /^Put \d+ on shelf/ }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'put in.' })).toBeVisible();
-  await page.getByRole('group', { name: 'How full the kiln is' }).getByRole('button', { name: '½' }).click();
-  await page.getByRole('button', { name: 'Start the firing' }).click();
-  await page.getByRole('button', { name: 'The firing has ended' }).click();
-  await page.getByRole('link', { name: 'Open the kiln' }).click();
-  await page.getByRole('button', { name: 'It is cool: open the kiln' }).click();
-  await page.getByRole('button', { name: /to the pieces/ }).click();
+  const address = await fireIn(page, 'Lamp Hut', { cone, kind, atmosphere }, async () => {
+    for (const label of Object.keys(looks)) await page.getByRole('checkbox', { name: label }).check();
+  });
   for (let left = Object.keys(looks).length; left > 0; left--) {
     const heading = page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
     const label = /^SW-\d{4}/.exec((await heading.textContent())!)![0];
@@ -157,22 +136,7 @@ test('slips, liners, versions, lustres, refires and weak reductions are said as 
   page.setDefaultTimeout(20_000);
   await signIn(page);
   // A kiln of which only what is typed is stated.
-  await page.goto('/kilns');
-  await page.getByRole('button', { name: 'Add a kiln' }).click();
-  const kiln = page.getByRole('form', { name: 'Kiln' });
-  await kiln.getByRole('button', { name: 'Add this kiln' }).click();
-  await expect(kiln).toContainText('Type a name.');
-  await type(page, 'Name', 'Lamp Hut');
-  await choose(page, 'Heat', 'gas');
-  for (const [label, text] of [
-    ['Volume, l', '120'],
-    ['Shelves', '3'],
-    ['Shelf width, mm', '450'],
-    ['Shelf depth, mm', '450'],
-  ] as const)
-    await type(page, label, text);
-  await kiln.getByRole('button', { name: 'Add this kiln' }).click();
-  await expect(page.getByRole('region', { name: 'Lamp Hut' })).toBeVisible();
+  await addKiln(page, 'Lamp Hut');
   // A glaze with two recipes, the second not in use, and a lustre.
   for (const [name, kind] of [
     ['Signal Gold', 'lustre'],

@@ -135,6 +135,15 @@ test('a pattern named on a piece glazes a row; what is wrong is told at its cell
   const label = (await numbers(page).textContent())!;
   await page.goto('/pieces');
   await expect(page.getByRole('link', { name: /^SW-\d{4}$/ }).first()).toHaveText(label);
+
+  // A pattern that is no longer used is taken out of the list, and can be put back.
+  await page.goto('/pieces/sheet');
+  const own = page.getByRole('group').filter({ hasText: 'own patterns' });
+  await own.getByText('own patterns').click();
+  await own.getByRole('button', { name: `Remove ${name}` }).click();
+  await expect(own.getByRole('button', { name: `Remove ${name}` })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(own.getByRole('button', { name: `Remove ${name}` })).toBeVisible();
 });
 
 test('pieces chosen with Shift get a note in one act, which is taken back as a whole', async ({ page }) => {

@@ -83,3 +83,63 @@ export async function photo(
     buffer: await sharp(picture.data, { raw }).jpeg().toBuffer(),
   };
 }
+
+/** Types into a field in place of what is there. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill('');
+  await field.pressSequentially(text);
+}
+
+/** Adds a small gas kiln, after a try without a name. */
+export async function addKiln(page: Page, name: string): Promise<void> {
+  await page.goto('/kilns');
+  await page.getByRole('button', { name: 'Add a kiln' }).click();
+  const kiln = page.getByRole('form', { name: 'Kiln' });
+  await kiln.getByRole('button', { name: 'Add this kiln' }).click();
+  await expect(kiln).toContainText('Type a name.');
+  await type(page, 'Name', name);
+  await choose(page, 'Heat', 'gas');
+  for (const [label, text] of [
+    ['Volume, l', '120'],
+    ['Shelves', '3'],
+    ['Shelf width, mm', '450'],
+    ['Shelf depth, mm', '450'],
+  ] as const)
+    await type(page, label, text);
+  await kiln.getByRole('button', { name: 'Add this kiln' }).click();
+  await expect(page.getByRole('region', { name })).toBeVisible();
+}
+
+/**
+ * Plans a firing, loads what is ticked on its page, fires and opens it: the first piece stands there to be read.
+ *
+ * @param tick ticks the pieces that wait
+ * @returns the address of the firing
+ */
+export async function fireIn(
+  page: Page,
+  kiln: string,
+  { cone, kind, atmosphere }: { readonly cone: string; readonly kind: string; readonly atmosphere: string },
+  tick: () => Promise<void>,
+): Promise<string> {
+  await page.goto('/kilns');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('region', { name: kiln }).getByRole('button', { name: 'Plan a firing' }).click();
+  await choose(page, 'Kind', kind);
+  await choose(page, 'Target cone', cone);
+  await choose(page, 'Atmosphere', atmosphere);
+  await page.getByRole('button', { name: 'Plan this firing' }).click();
+  await page.waitForURL(/firings/);
+  const address = new URL(page.url()).pathname;
+  await tick();
+  await page.getByRole('button', { name: /^Put \d+ on shelf/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'put in.' })).toBeVisible();
+  await page.getByRole('group', { name: 'How full the kiln is' }).getByRole('button', { name: '½' }).click();
+  await page.getByRole('button', { name: 'Start the firing' }).click();
+  await page.getByRole('button', { name: 'The firing has ended' }).click();
+  await page.getByRole('link', { name: 'Open the kiln' }).click();
+  await page.getByRole('button', { name: 'It is cool: open the kiln' }).click();
+  await page.getByRole('button', { name: /to the pieces/ }).click();
+  return address;
+}

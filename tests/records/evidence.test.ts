@@ -92,13 +92,15 @@ test('what firing again did to a defect is told where it had been, and the openi
         : { defects: [{ defect: 'dunting', severity: 1, place: 'everywhere' }] },
   );
   const again = await refire(ids[0]!, { kind: 'refire' });
-  expect((await openingOf(studio.base, again)).pieces[0]!.cameBack).toEqual(['dunting']);
+  expect((await openingOf(studio.base, again)).pieces[0]!.reasons).toMatchObject([
+    { reason: 'dunting', outcome: null, was: [{ severity: 3, to: 1 }] },
+  ]);
   // Elsewhere it is another matter: gone where it was.
   await readAll(studio, again, (_, zone) => (zone.from < 0.5 && zone.to <= 0.5 ? bad(2) : {}));
   const glazed = await refire(ids[1]!, { kind: 'refire' }, [dip(glazes.Limewash, 0.5, 1)]);
   await readAll(studio, glazed, () => bad(2));
   const third = await refire(ids[2]!, { kind: 'refire' });
-  expect((await openingOf(studio.base, third)).pieces[0]!.cameBack).toEqual([]);
+  expect((await openingOf(studio.base, third)).pieces[0]!.reasons).toEqual([]);
   await readAll(studio, third);
   const found = (await firedAgain(studio.base, 'dunting')).filter(({ pieceId }) => ids.includes(pieceId));
   const told = found.map(({ pieceId, firingId: by, isGlazed, before, after }) => [

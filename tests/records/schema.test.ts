@@ -10,12 +10,13 @@ import {
   unmigrate,
   unmigrateTo,
 } from '@/records/platform';
-import { addEvent } from '@/records/firings';
+import { addEvent, loadPieces } from '@/records/firings';
+import { openingOf } from '@/records/openings';
 import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
 import { listPatterns, piecePage, relayStalePieces, savePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
-import { dip, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
+import { dip, emptyFiring, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
 
 test('the schema goes up and down without a rest', async () => {
   const base = await freshBase('migrations');
@@ -24,7 +25,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('022_sheet');
+  expect((await migrate(base)).at(-1)).toBe('023_again');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -218,6 +219,34 @@ test('a piece of the release before has no number of its own, and its patterns a
     note: 'first',
   });
   expect(await listPatterns(base)).toEqual([]);
+  takeForgotten();
+  await base.destroy();
+});
+
+test('a refired piece of the release before comes back for what it showed; it has no order', async () => {
+  const studio = await freshStudio('againBefore');
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio, [dip(studio.glazes.Sleeper, 0, 1)])]);
+  await readAll(studio, firingId, () => ({
+    defects: [{ defect: 'pitting', severity: 2, place: 'everywhere' }],
+  }));
+  await base('fate').insert({
+    ...{
+      id: newId(),
+      piece_id: ids[0]!,
+      firing_id: firingId,
+      fate: 'refire',
+      member_id: member,
+      at: new Date(),
+    },
+  });
+  await unmigrateTo(base, '022_sheet');
+  await migrate(base);
+  const again = await emptyFiring(studio, { kind: 'refire' });
+  await loadPieces(base, member, again, [{ pieceId: ids[0]!, shelf: 1 }]);
+  expect((await openingOf(base, again)).pieces).toMatchObject([
+    { orderId: null, expectation: null, order: null, reasons: [{ reason: 'pitting', outcome: null }] },
+  ]);
   takeForgotten();
   await base.destroy();
 });

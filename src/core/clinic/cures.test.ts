@@ -2,7 +2,7 @@ import { curesOf, type FiredAgain } from './cures';
 
 let n = 0;
 const again = (firingId: string, before: number, after: number, isGlazed = false): FiredAgain => ({
-  ...{ pieceId: `p${n++}`, firingId, isGlazed, before, after },
+  ...{ pieceId: `p${n++}`, firingId, isGlazed, before, after, said: null },
 });
 
 test('cures are counted by what was done before the second firing, with an interval over several firings only', () => {

@@ -1,4 +1,5 @@
 import { shareOverFirings, type Proportion } from '../evidence';
+import type { AgainOutcome } from '../vocabulary';
 
 /** A piece that showed a defect and went into the kiln again. */
 export interface FiredAgain {
@@ -10,6 +11,8 @@ export interface FiredAgain {
   /** Severity at worst, 2 or 3 before; 0 for none after. */
   readonly before: number;
   readonly after: number;
+  /** What somebody said of it beside the readings; null for nothing. */
+  readonly said: AgainOutcome | null;
 }
 
 /** What firing again did to a defect, in pieces. */
@@ -22,6 +25,13 @@ export interface Cure {
   readonly worse: number;
 }
 
+/** What firing again did: as it was said, and where nobody said it by the severities that were read. */
+function outcomeOf({ before, after, said }: FiredAgain): AgainOutcome {
+  if (said !== null) return said;
+  if (after === 0) return 'gone';
+  return after < before ? 'better' : after > before ? 'worse' : 'same';
+}
+
 /**
  * What firing again did to a defect: as it was, and with glaze put on first, told apart. A piece that went in more than
  * once counts each time.
@@ -32,19 +42,15 @@ export function curesOf(again: readonly FiredAgain[]): Cure[] {
   return [false, true].flatMap((isGlazed): Cure[] => {
     const own = again.filter((one) => one.isGlazed === isGlazed);
     if (own.length === 0) return [];
-    const count = (is: (one: FiredAgain) => boolean) => own.filter(is).length;
+    const count = (outcome: AgainOutcome) => own.filter((one) => outcomeOf(one) === outcome).length;
     const firings = new Set(own.map(({ firingId }) => firingId)).size;
     return [
       {
         isGlazed,
-        gone: shareOverFirings(
-          count(({ after }) => after === 0),
-          own.length,
-          firings,
-        ),
-        better: count(({ before, after }) => after > 0 && after < before),
-        same: count(({ before, after }) => after === before),
-        worse: count(({ before, after }) => after > before),
+        gone: shareOverFirings(count('gone'), own.length, firings),
+        better: count('better'),
+        same: count('same'),
+        worse: count('worse'),
       },
     ];
   });

@@ -273,3 +273,8 @@ export const WANTED_EFFECTS = {
   pitting: 'craters',
   crawling: 'lichen',
 } as const satisfies Readonly<Partial<Record<DefectId, string>>>;
+
+/** Why a piece goes into a kiln again, in words: the name of a defect, or what was said. */
+export function reasonName(reason: string): string {
+  return defectOf(reason) ? defectName(reason) : reason;
+}

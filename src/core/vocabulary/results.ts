@@ -10,6 +10,30 @@ export type Movement = (typeof MOVEMENTS)[number];
 export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'grind', 'discard'] as const;
 export type Fate = (typeof FATES)[number];
 
+/** Fates after which a piece goes into a kiln again. */
+export const AGAIN_FATES = ['refire', 'reglaze'] as const satisfies readonly Fate[];
+
+/** Why a piece goes into a kiln again, beside the defects that were read on it. */
+export const AGAIN_REASONS = ['thin', 'patchy', 'too thick', 'dull', 'wrong colour', 'not melted'] as const;
+
+/** What going into the kiln again did about the reason for it. */
+export const AGAIN_OUTCOMES = ['gone', 'better', 'same', 'worse'] as const;
+export type AgainOutcome = (typeof AGAIN_OUTCOMES)[number];
+
+/** What a maker may expect of a firing, with one tap. */
+export const EXPECTATIONS = [
+  'comes out well',
+  'too thin',
+  'runs',
+  'crawls',
+  'blisters',
+  'just a try',
+] as const;
+
+/** What a note for the next time may be about. */
+export const REMINDER_ABOUT = ['glaze', 'clay', 'form', 'kiln'] as const;
+export type ReminderAbout = (typeof REMINDER_ABOUT)[number];
+
 /** What was done to a piece after its last firing. */
 export const AFTER_WORK = ['ground', 'polished', 'cold finish', 'glued', 'posted'] as const;
 export type AfterWork = (typeof AFTER_WORK)[number];

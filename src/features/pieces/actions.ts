@@ -15,6 +15,7 @@ import {
   movePhoto,
   piecesById,
   removePhoto,
+  saveExpectation,
   saveForm,
   savePattern,
   savePieces,
@@ -29,6 +30,7 @@ import {
   correctedPieceSchema,
   endedPatternSchema,
   endedFormSchema,
+  expectSchema,
   joinSetSchema,
   lateLookSchema,
   leaveSetSchema,
@@ -72,22 +74,27 @@ function refuseOthersPieces(member: Pick<Member, 'id' | 'role'>, makerId: string
 }
 
 /** Saves rows of a sheet, all or none of them; gives their numbers back, row by row. */
-export const saveSheet = action('saveSheet', sheetSchema, async (member, { memberId, rows, series }) => {
-  if (memberId !== member.id)
-    throw new Refusal('', 'Somebody else is signed in on this device. Sign in as yourself to save them.');
-  for (const { makerId } of rows) refuseOthersPieces(member, makerId);
-  return inTransaction(db(), async (trx) => {
-    const made: { id: string; label: string }[][] = [];
-    for (const { ids, draft, makerId } of rows)
-      made.push(
-        await savePieces(trx, member.id, draft, ids, {
-          makerId,
-          series: series === null ? null : { prefix: series },
-        }),
-      );
-    return made;
-  });
-});
+export const saveSheet = action(
+  'saveSheet',
+  sheetSchema,
+  async (member, { memberId, rows, series, orderId }) => {
+    if (memberId !== member.id)
+      throw new Refusal('', 'Somebody else is signed in on this device. Sign in as yourself to save them.');
+    for (const { makerId } of rows) refuseOthersPieces(member, makerId);
+    return inTransaction(db(), async (trx) => {
+      const made: { id: string; label: string }[][] = [];
+      for (const { ids, draft, makerId } of rows)
+        made.push(
+          await savePieces(trx, member.id, draft, ids, {
+            makerId,
+            orderId,
+            series: series === null ? null : { prefix: series },
+          }),
+        );
+      return made;
+    });
+  },
+);
 
 /** Writes on several pieces, or gives them to who made them; gives back the numbers of those that were otherwise by now. */
 export const saveMany = action(
@@ -122,6 +129,18 @@ export const endPattern = action('endPattern', endedPatternSchema, async (member
   refresh();
   return null;
 });
+
+/** Says what is expected of the next firing of a piece. */
+export const sayExpectation = action(
+  'sayExpectation',
+  expectSchema,
+  async (member, said) => {
+    await saveExpectation(db(), member.id, said);
+    refresh();
+    return null;
+  },
+  ({ pieceId }) => ({ pieceIds: [pieceId] }),
+);
 
 /** Gives a piece to who made it. */
 export const giveToMaker = action(

@@ -160,6 +160,15 @@ export const sheetSchema = z.object({
     .min(1)
     .max(60, 'At most 60 rows at once.'),
   series: newPieceSchema.shape.series,
+  /** The order that they are made for. */
+  orderId: idSchema.nullable().default(null),
+});
+
+/** What is expected of the next firing of a piece; no words take it back. */
+export const expectSchema = z.object({
+  id: idSchema,
+  pieceId: idSchema,
+  words: z.string().trim().max(120, 'At most 120 letters.'),
 });
 
 const turned = <T extends z.ZodType>(value: T) => z.object({ from: value, to: value }).optional();
@@ -172,6 +181,7 @@ export const manySchema = z.object({
         id: idSchema,
         note: turned(z.string().max(4000, 'At most 4000 characters.')),
         maker: turned(idSchema),
+        order: turned(idSchema.nullable()),
       }),
     )
     .max(300, 'At most 300 pieces at once.'),

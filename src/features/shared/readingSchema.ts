@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  AGAIN_OUTCOMES,
   FATES,
   MOVEMENTS,
   PLACES,
@@ -31,11 +32,15 @@ const readingSchema = z.object({
     .max(20),
 });
 
+const reason = z.string().trim().min(1).max(60, 'At most 60 letters.');
+
 export const pieceReadingSchema = z.object({
   pieceId: idSchema,
   firingId: idSchema,
   state: z.enum(['read', 'missing', 'broken']),
   fate: z.enum(FATES).nullable(),
   fateBefore: z.enum(FATES).nullable().optional(),
+  reasons: z.array(reason).max(12).optional(),
+  outcomes: z.record(reason, z.enum(AGAIN_OUTCOMES)).optional(),
   readings: z.array(readingSchema).max(60),
 });

@@ -45,6 +45,8 @@ const NAMES: Readonly<Record<string, readonly [table: keyof Tables, column: stri
   group_member: ['member_group', 'name'],
   form: ['form', 'name'],
   glazing_pattern: ['glazing_pattern', 'name'],
+  piece_order: ['piece_order', 'name'],
+  reminder: ['reminder', 'words'],
   round: ['round', 'name'],
   named_wall: ['named_wall', 'name'],
   piece: ['piece', 'label'],

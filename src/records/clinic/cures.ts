@@ -1,5 +1,5 @@
 import type { FiredAgain } from '@/core/clinic';
-import { PLAIN_SEVERITY, type Side } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, type AgainOutcome, type Side } from '@/core/vocabulary';
 import { NOT_WANTED } from '@/records/dictionary/wanted';
 import type { Db } from '@/records/platform/db';
 
@@ -15,6 +15,8 @@ interface ReadZone {
   readonly severity: number | null;
   /** Coats that went on before that firing. */
   readonly coats: number;
+  /** What was said of the defect after that firing. */
+  readonly said: AgainOutcome | null;
 }
 
 /**
@@ -47,6 +49,14 @@ export async function firedAgain(base: Db, defect: string): Promise<FiredAgain[]
       'reading_defect as d',
       (join) => void join.on('d.reading_id', 'r.id').andOnVal('d.defect', '=', defect),
     )
+    .leftJoin(
+      'again_outcome as o',
+      (join) =>
+        void join
+          .on('o.piece_id', 'r.piece_id')
+          .andOn('o.firing_id', 'r.firing_id')
+          .andOnVal('o.reason', '=', defect),
+    )
     .whereIn('r.piece_id', withIt)
     .where({ 'r.stage': 'after' })
     .whereNull('r.ended_at')
@@ -55,7 +65,7 @@ export async function firedAgain(base: Db, defect: string): Promise<FiredAgain[]
     .select(
       'r.piece_id',
       'r.firing_id',
-      ...['z.side', 'z.area', 'z.from', 'z.to', 'd.severity'],
+      ...['z.side', 'z.area', 'z.from', 'z.to', 'd.severity', 'o.outcome as said'],
       base.raw(
         `(select count(*) from coat k where k.piece_id = r.piece_id and k.firing_id = r.firing_id
           and k.ended_at is null) as coats`,
@@ -79,8 +89,8 @@ function compared(before: readonly ReadZone[], after: readonly ReadZone[]): Fire
   const again = after.filter((zone) => shown.some((one) => isOver(one, zone)));
   if (shown.length === 0 || again.length === 0) return null;
   const worst = (zones: readonly ReadZone[]) => Math.max(...zones.map(({ severity }) => severity ?? 0));
-  const { piece_id: pieceId, firing_id: firingId, coats } = after[0]!;
-  return { pieceId, firingId, isGlazed: Number(coats) > 0, before: worst(shown), after: worst(again) };
+  const { piece_id: pieceId, firing_id: firingId, coats, said } = after[0]!;
+  return { pieceId, firingId, isGlazed: Number(coats) > 0, before: worst(shown), after: worst(again), said };
 }
 
 /** Whether two zones share a stretch of one side or area. */

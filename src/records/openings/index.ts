@@ -1,3 +1,4 @@
+export type { CameBack, FaultBefore } from './cameBack';
 export { type OpeningWrite, writeOpening } from './openingWrites';
 export {
   type Opening,

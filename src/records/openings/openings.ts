@@ -1,12 +1,15 @@
 import { rowsOf } from '@/records/platform/joins';
-import { PLAIN_SEVERITY, type Side } from '@/core/vocabulary';
+import type { Side } from '@/core/vocabulary';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
 import { firingById, type Firing } from '@/records/firings/firings';
 import { photosOf, type StoredPhoto } from '@/records/pieces/photos';
 import { piecesById, zonesWith, type FiredZone, type ListedPiece } from '@/records/pieces/piecePages';
-import { readingsOf, type StoredReading } from './readings';
+import { cameBackTo, type CameBack } from './cameBack';
+import { expectationsAt } from '@/records/pieces/expectations';
+import { orderStands, type OrderStand } from '@/records/pieces/orders';
+import { readingsOf } from './readings';
 import { repairsOf, type ShelfRepair } from './shelfRepairs';
 
 /** A zone at an opening, with what the dictionary expects of it. */
@@ -36,8 +39,12 @@ export interface OpeningPiece extends ListedPiece {
   readonly twinKey: string;
   /** The newest twin that was read at the same cone and atmosphere. */
   readonly twin: { readonly label: string; readonly zones: readonly TwinZone[] } | null;
-  /** Plain faults that it showed after its firing before this; none in what a device kept from an earlier release. */
-  readonly cameBack?: readonly string[];
+  /** Why it is in the kiln again; none in what a device kept from an earlier release, as the two below. */
+  readonly reasons?: readonly CameBack[];
+  /** What its maker expects of this firing; null when nobody said. */
+  readonly expectation?: string | null;
+  /** How the order stands that it belongs to; null for none. */
+  readonly order?: OrderStand | null;
 }
 
 /** Everything an opening needs, so that it can be walked through without a network. */
@@ -70,7 +77,15 @@ export async function openingPieces(
   const readings = await readingsOf(base, ids);
   const zones = await zonesWith(base, { 'z.firing_id': firing.id, ...(only && { 'z.piece_id': only }) });
   const photos = (await photosOf(base, ids)).filter((photo) => photo.firingId === firing.id);
-  const twins = await twinsOf(base, firing, ids);
+  const [twins, reasons, expectations, orders] = await Promise.all([
+    twinsOf(base, firing, ids),
+    cameBackTo(base, firing.id, [...pieces.values()], readings),
+    expectationsAt(base, firing.id, ids),
+    orderStands(
+      base,
+      [...pieces.values()].flatMap(({ orderId }) => orderId ?? []),
+    ),
+  ]);
   return load.map(({ piece_id, shelf, place, state }) => {
     const own = photos.filter((photo) => photo.pieceId === piece_id);
     const ownZones = zones.filter((zone) => zone.pieceId === piece_id);
@@ -81,11 +96,9 @@ export async function openingPieces(
       state,
       photos: own,
       ...twins.get(piece_id)!,
-      cameBack: cameBack(
-        readings.filter(({ pieceId }) => pieceId === piece_id),
-        firing.id,
-        pieces.get(piece_id)!.wanted,
-      ),
+      reasons: reasons.get(piece_id)!,
+      expectation: expectations.get(piece_id) ?? null,
+      order: orders.find(({ id }) => id === pieces.get(piece_id)!.orderId) ?? null,
       zones: ownZones.map(({ summary, entrySwatch, entryColour, ...zone }) => ({
         ...zone,
         readings: readings.filter((reading) => reading.zoneId === zone.id && !reading.ended),
@@ -95,21 +108,6 @@ export async function openingPieces(
       })),
     };
   });
-}
-
-/**
- * Why a piece is in the kiln again: what it plainly showed after the last firing that was read before this one.
- *
- * @param readings of the piece, the newest first
- * @param wanted effects, which are no faults
- */
-function cameBack(readings: readonly StoredReading[], firingId: string, wanted: readonly string[]): string[] {
-  const standing = readings.filter(({ stage, ended }) => stage === 'after' && !ended);
-  const read = standing.find((one) => one.firingId === firingId);
-  const before = standing.filter((one) => one.firingId !== firingId && (!read || one.at < read.at));
-  const last = before.filter((one) => one.firingId === before[0]!.firingId);
-  const plain = last.flatMap(({ defects }) => defects.filter(({ severity }) => severity >= PLAIN_SEVERITY));
-  return [...new Set(plain.map(({ defect }) => defect))].filter((defect) => !wanted.includes(defect));
 }
 
 /** The newest read twin of each piece at the same cone and atmosphere. */

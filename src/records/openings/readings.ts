@@ -1,8 +1,9 @@
 import { rowsOf } from '@/records/platform/joins';
-import type { DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/vocabulary';
+import type { AgainOutcome, DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, newId, type Db } from '@/records/platform/db';
 import { defectsOf, refreshEntries } from '@/records/dictionary/entries';
+import { keepExpectation, takeExpectationBack } from '@/records/pieces/expectations';
 import { Conflict, NotFound, found } from '@/records/platform/errors';
 
 /** What was seen on one zone. Severity: 1 only when looked for, 2 plain, 3 spoils the piece. */
@@ -38,6 +39,10 @@ export interface PieceReading {
   readonly fate: Fate | null;
   /** The fate the person had before them; absent when it was not looked at. */
   readonly fateBefore?: Fate | null;
+  /** Why it goes into a kiln again, beside the defects that were read; absent when nothing was said. */
+  readonly reasons?: readonly string[];
+  /** What the firing did about each reason for which it came back: a defect by its id, or words. */
+  readonly outcomes?: Readonly<Record<string, AgainOutcome>>;
   readonly readings: readonly ReadingDraft[];
 }
 
@@ -68,6 +73,8 @@ export async function recordPiece(
     // A piece that went into another kiln since stays there.
     await trx('piece').where({ id: said.pieceId, stage: 'fired' }).update({ stage: 'read' });
     if (said.fate) await setFate(trx, memberId, said, said.fate, at);
+    await saveOutcomes(trx, memberId, said, at);
+    await keepExpectation(trx, said.pieceId, said.firingId);
     const { firingId, state } = said;
     await recordChange(trx, memberId, 'reading', said.pieceId, null, {
       firingId,
@@ -108,12 +115,26 @@ export async function undoReading(
       if (reading.follows) await trx('reading').where({ id: reading.follows }).update({ ended_at: null });
     }
     await trx('firing_piece').where(where).update({ state });
+    await takeFateBack(trx, pieceId, firingId, fate);
+    if (state === 'loaded') {
+      await trx('again_outcome').where(where).delete();
+      await takeExpectationBack(trx, pieceId, firingId);
+    }
     await trx('piece')
       .where({ id: pieceId })
       .update({ fate, ...(state === 'loaded' && { stage: 'fired' }) });
     await recordChange(trx, memberId, 'taken back', pieceId, { readings: readingIds }, { state, fate });
     await refreshPiece(trx, pieceId, firingId);
   });
+}
+
+/** Takes a fate away that was said after a firing, unless it is the one that stands again. */
+async function takeFateBack(trx: Db, pieceId: string, firingId: string, fate: Fate | null): Promise<void> {
+  const last = await trx('fate')
+    .where({ piece_id: pieceId, firing_id: firingId })
+    .orderBy('at', 'desc')
+    .first('id', 'fate');
+  if (last && last.fate !== fate) await trx('fate').where({ id: last.id }).delete();
 }
 
 /** Sums up every entry that the piece proves in a firing. */
@@ -203,22 +224,37 @@ async function addReading(
 async function setFate(
   trx: Db,
   memberId: string,
-  { pieceId, firingId }: PieceReading,
+  { pieceId, firingId, reasons = [] }: PieceReading,
   fate: Fate,
   at: Date,
 ): Promise<void> {
   const before = found(await trx('piece').where({ id: pieceId }).first('fate'), 'This piece');
-  if (before.fate === fate) return;
+  if (before.fate === fate && reasons.length === 0) return;
   await trx('fate').insert({
-    id: newId(),
-    piece_id: pieceId,
-    firing_id: firingId,
-    fate,
-    member_id: memberId,
-    at,
+    ...{ id: newId(), piece_id: pieceId, firing_id: firingId, fate, member_id: memberId, at },
+    reasons: JSON.stringify(reasons),
   });
   await trx('piece').where({ id: pieceId }).update({ fate });
-  await recordChange(trx, memberId, 'fate', pieceId, before, { fate });
+  await recordChange(trx, memberId, 'fate', pieceId, before, {
+    fate,
+    ...(reasons.length > 0 && { reasons }),
+  });
+}
+
+/** Keeps what a firing did about the reasons for it; what is said again takes the place of what was. */
+async function saveOutcomes(
+  trx: Db,
+  memberId: string,
+  { pieceId, firingId, outcomes }: PieceReading,
+  at: Date,
+): Promise<void> {
+  if (!outcomes) return;
+  const of = { piece_id: pieceId, firing_id: firingId };
+  await trx('again_outcome').where(of).delete();
+  const rows = Object.entries(outcomes).map(([reason, outcome]) => ({
+    ...{ ...of, reason, outcome, member_id: memberId, at },
+  }));
+  if (rows.length) await trx('again_outcome').insert(rows);
 }
 
 export interface StoredReading {

@@ -1,4 +1,4 @@
-import { PLAIN_SEVERITY } from '@/core/vocabulary';
+import { AGAIN_FATES, type AgainOutcome, PLAIN_SEVERITY } from '@/core/vocabulary';
 import {
   shareOverFirings,
   surprisesOf,
@@ -22,6 +22,20 @@ export interface FoundSurprise extends Surprise {
 }
 
 /** What a firing gave, as it is read out to the class. */
+/** A piece that goes into a kiln again. */
+export interface AgainPiece extends Pick<OpeningPiece, 'id' | 'label' | 'fate' | 'stage' | 'body'> {
+  /** Defects that it plainly shows, by their ids, and the words that were said. */
+  readonly why: readonly string[];
+}
+
+/** What became of one reason, in pieces. */
+export interface ReasonOutcomes {
+  /** A defect by its id, or words. */
+  readonly reason: string;
+  readonly pieces: number;
+  readonly counts: Readonly<Partial<Record<AgainOutcome, number>>>;
+}
+
 export interface FiringSummary {
   readonly firing: Opening['firing'];
   readonly repairs: Opening['repairs'];
@@ -37,7 +51,9 @@ export interface FiringSummary {
   /** Headwords proved for the first time. */
   readonly fresh: readonly { readonly id: string; readonly text: string; readonly pieces: number }[];
   /** Pieces that go into a kiln again. */
-  readonly again: readonly Pick<OpeningPiece, 'id' | 'label' | 'fate' | 'stage' | 'body'>[];
+  readonly again: readonly AgainPiece[];
+  /** What the firing did about the reasons for which pieces had come back, by reason. */
+  readonly outcomes: readonly ReasonOutcomes[];
 }
 
 /** A studio that has no figures of its own yet is taken for this one. */
@@ -99,8 +115,46 @@ export async function summaryOf(
     sound: shareOverFirings(read.filter((piece) => plainDefects(piece).size === 0).length, read.length, 1),
     surprises,
     fresh,
-    again: read.filter(({ fate }) => fate === 'refire' || fate === 'reglaze'),
+    again: await withReasons(
+      base,
+      firingId,
+      read.filter(({ fate }) => AGAIN_FATES.some((one) => one === fate)),
+    ),
+    outcomes: outcomesOf(read),
   };
+}
+
+/** Pieces that go into a kiln again, each with why. */
+async function withReasons(
+  base: Db,
+  firingId: string,
+  pieces: readonly OpeningPiece[],
+): Promise<AgainPiece[]> {
+  const ids = pieces.map(({ id }) => id);
+  const rows = await base('fate')
+    .where({ firing_id: firingId })
+    .whereIn('piece_id', ids)
+    .orderBy('at')
+    .select('piece_id', 'reasons');
+  const said = new Map(rows.map(({ piece_id, reasons }) => [piece_id, fromJson<string[]>(reasons)]));
+  return pieces.map((piece) => {
+    const { id, label, fate, stage, body } = piece;
+    return { id, label, fate, stage, body, why: [...plainDefects(piece), ...(said.get(id) ?? [])] };
+  });
+}
+
+function outcomesOf(read: readonly OpeningPiece[]): ReasonOutcomes[] {
+  const found = new Map<string, Partial<Record<AgainOutcome, number>>>();
+  for (const { reasons = [] } of read)
+    for (const { reason, outcome } of reasons)
+      if (outcome) {
+        const counts = found.get(reason) ?? {};
+        found.set(reason, { ...counts, [outcome]: (counts[outcome] ?? 0) + 1 });
+      }
+  return [...found].map(([reason, counts]) => ({
+    ...{ reason, counts },
+    pieces: Object.values(counts).reduce((sum, n) => sum + n, 0),
+  }));
 }
 
 async function madeBy(

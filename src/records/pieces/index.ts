@@ -48,3 +48,14 @@ export { type Usual, usualOf, type UsualWay, usualWays } from './usual';
 export type { PhotoSettings } from './photoSettings';
 export { changeMany, type PieceChange } from './many';
 export { listPatterns, savePattern, setPatternEnded, type StudioPattern } from './patterns';
+export { type Expectation, saveExpectation } from './expectations';
+export {
+  listOrders,
+  type Order,
+  orderById,
+  type OrderDraft,
+  type OrderStand,
+  saveOrder,
+  setOrderEnded,
+  setOrderOf,
+} from './orders';

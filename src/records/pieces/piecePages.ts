@@ -1,11 +1,13 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow } from '@/records/platform/tables';
 import { coreCoats, zonesOf, type Stack, type WrittenArea } from '@/core/coats';
-import type { DefectId, Form, Side, Fate, Profile, TextureBySide } from '@/core/vocabulary';
+import type { AgainOutcome, DefectId, Form, Side, Fate, Profile, TextureBySide } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
 import { photosOf, type StoredPhoto } from './photos';
+import { expectationsNow } from './expectations';
+import { orderStands, type OrderStand } from './orders';
 import { readWare, setOf, type SetPiece, type Ware } from './ware';
 import { countsOf, type ZoneCount } from './zoneCounts';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
@@ -40,6 +42,8 @@ export interface ListedPiece {
   readonly hasOldLengths: boolean;
   readonly stage: Stage;
   readonly fate: Fate | null;
+  /** The order it belongs to. */
+  readonly orderId: string | null;
   /** What its maker numbered it; empty for none. */
   readonly ownNumber: string;
   readonly note: string;
@@ -59,6 +63,8 @@ export interface PieceFilter {
   readonly glazeId?: string;
   /** Made by somebody of a group. */
   readonly groupId?: string;
+  /** Of an order. */
+  readonly orderId?: string;
   readonly ids?: readonly string[];
   readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
   readonly order?: 'asc' | 'desc';
@@ -87,6 +93,7 @@ function filtered(base: Db, filter: PieceFilter) {
   if (filter.ids) void query.whereIn('p.id', filter.ids);
   if (filter.stage) void query.where('p.stage', filter.stage);
   if (filter.fate) void query.where('p.fate', filter.fate);
+  if (filter.orderId) void query.where('p.order_id', filter.orderId);
   if (filter.bodyId) void query.where('p.body_id', filter.bodyId);
   if (filter.groupId)
     void query.whereIn(
@@ -181,6 +188,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       hasOldLengths: Boolean(row.check_lengths),
       stage: row.stage,
       fate: row.fate,
+      orderId: row.order_id,
       ownNumber: row.own_number,
       note: row.note,
       maker: row.maker,
@@ -227,9 +235,17 @@ export interface PieceFiring {
   readonly shelf: number;
   readonly achievedCone: number | null;
   readonly zones: readonly FiredZone[];
+  /** What was expected of it; null when nobody said. */
+  readonly expected: string | null;
+  /** What it did about each reason for which the piece came back. */
+  readonly outcomes: readonly { readonly reason: string; readonly outcome: AgainOutcome }[];
 }
 
 export interface PiecePage extends ListedPiece {
+  /** How the order stands that it belongs to. */
+  readonly order: OrderStand | null;
+  /** What is expected of its next firing; null when nobody said. */
+  readonly expectation: string | null;
   readonly ware: Ware;
   readonly isLiked: boolean;
   /** The pieces that it belongs together with. */
@@ -261,6 +277,8 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
     .select('id', 'label', 'stage');
   return {
     ...piece!,
+    order: (await orderStands(base, piece!.orderId ? [piece!.orderId] : []))[0] ?? null,
+    expectation: (await expectationsNow(base, [row.id])).get(row.id) ?? null,
     firings: await firingsWithZones(base, row.id),
     photos: await photosOf(base, [row.id]),
     twins,
@@ -290,6 +308,10 @@ async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[
     .select('f.*', 'k.name as kiln', 'fp.shelf', base.raw("date_format(f.planned_on, '%Y-%m-%d') as day"));
   const readings = await readingsOf(base, [pieceId]);
   const zones = await zonesWith(base, { 'z.piece_id': pieceId });
+  const [expected, outcomes] = await Promise.all([
+    base('expectation').where({ piece_id: pieceId }).whereNotNull('firing_id').select('firing_id', 'words'),
+    base('again_outcome').where({ piece_id: pieceId }).orderBy('reason').select('*'),
+  ]);
   return firings.map((f) => ({
     firingId: f.id,
     kiln: f.kiln,
@@ -304,6 +326,10 @@ async function firingsWithZones(base: Db, pieceId: string): Promise<PieceFiring[
     zones: zones
       .filter((zone) => zone.firingId === f.id)
       .map((zone) => ({ ...zone, readings: readings.filter((reading) => reading.zoneId === zone.id) })),
+    expected: expected.find((one) => one.firing_id === f.id)?.words ?? null,
+    outcomes: outcomes
+      .filter((one) => one.firing_id === f.id)
+      .map(({ reason, outcome }) => ({ reason, outcome })),
   }));
 }
 

@@ -41,6 +41,8 @@ export interface PieceOrigin {
   readonly modelId?: string | null;
   /** The cell of a round that they test. */
   readonly roundCellId?: string | null;
+  /** The order that they are made for. */
+  readonly orderId?: string | null;
   /** The series that their numbers come from; the usual one without. */
   readonly series?: SeriesWanted;
 }
@@ -62,6 +64,7 @@ export async function savePieces(
     makerId = null,
     modelId = null,
     roundCellId = null,
+    orderId = null,
     series = null,
   }: PieceOrigin = {},
 ): Promise<{ id: string; label: string }[]> {
@@ -84,6 +87,7 @@ export async function savePieces(
       zone_rules: ZONE_RULES,
       model_id: modelId,
       round_cell_id: roundCellId,
+      order_id: orderId,
     };
     for (const id of fresh) {
       const label = labelOf(prefix, next);

@@ -22,6 +22,7 @@ import * as series from './migrations/019_series';
 import * as areas from './migrations/020_areas';
 import * as ware from './migrations/021_ware';
 import * as sheet from './migrations/022_sheet';
+import * as again from './migrations/023_again';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -46,6 +47,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '020_areas': areas,
   '021_ware': ware,
   '022_sheet': sheet,
+  '023_again': again,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

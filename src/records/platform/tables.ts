@@ -2,9 +2,10 @@
 import type { Knex } from 'knex';
 import type { ClosedCause } from '@/core/clinic';
 import type {
-  Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind, FiringState, Form,
-  Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place, ReadingStage,
-  Role, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, Texture, View,
+  AgainOutcome, Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind,
+  FiringState, Form, Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place,
+  ReadingStage, ReminderAbout, Role, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, Texture,
+  View,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -16,6 +17,10 @@ type Written<R> = {
 };
 
 type TableType<R> = Knex.CompositeTableType<R, Partial<Written<R>>, Partial<Written<R>>>;
+
+export interface AgainOutcomeRow {
+  piece_id: string; firing_id: string; reason: string; outcome: AgainOutcome; member_id: string; at: Date;
+}
 
 export interface BatchRow {
   id: string; glaze_version_id: string; code: string; mixed_on: Date; specific_gravity: number | null;
@@ -71,12 +76,17 @@ export interface EntryRow {
   note_version: number; wall_layers: number | null; history: string;
 }
 
+export interface ExpectationRow {
+  id: string; piece_id: string; firing_id: string | null; words: string; member_id: string; at: Date;
+}
+
 export interface FailedLookupRow {
   base_glaze_id: string; top_glaze_id: string; times: number; at: Date;
 }
 
 export interface FateRow {
   id: string; piece_id: string; firing_id: string | null; fate: Fate; member_id: string; at: Date;
+  reasons: string;
 }
 
 export interface FiringRow {
@@ -226,7 +236,12 @@ export interface PieceRow {
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
   described: Flag; check_lengths: Flag; zone_rules: number; areas: string; form_id: string | null;
   profile: string | null; set_id: string | null; wanted: string; ware: string; is_liked: Flag;
-  own_number: string;
+  own_number: string; order_id: string | null;
+}
+
+export interface PieceOrderRow {
+  id: string; name: string; wanted: string; count: number; due_on: Date | null; price: string; note: string;
+  ended_at: Date | null; version: number;
 }
 
 export interface PieceSetRow {
@@ -250,6 +265,11 @@ export interface ReadingDefectRow {
 
 export interface RecoveryCodeRow {
   id: string; member_id: string; key_hash: string; used_at: Date | null;
+}
+
+export interface ReminderRow {
+  id: string; about: ReminderAbout; about_id: string; words: string; member_id: string; at: Date;
+  done_at: Date | null;
 }
 
 export interface RoundRow {
@@ -320,6 +340,7 @@ export interface ZoneCountRow {
 
 declare module 'knex/types/tables' {
   interface Tables {
+    again_outcome: TableType<AgainOutcomeRow>;
     batch: TableType<BatchRow>;
     batch_measure: TableType<BatchMeasureRow>;
     body: TableType<BodyRow>;
@@ -329,6 +350,7 @@ declare module 'knex/types/tables' {
     coat: TableType<CoatRow>;
     correction: TableType<CorrectionRow>;
     entry: TableType<EntryRow>;
+    expectation: TableType<ExpectationRow>;
     failed_lookup: TableType<FailedLookupRow>;
     fate: TableType<FateRow>;
     firing: TableType<FiringRow>;
@@ -359,11 +381,13 @@ declare module 'knex/types/tables' {
     password_link: TableType<PasswordLinkRow>;
     photo: TableType<PhotoRow>;
     piece: TableType<PieceRow>;
+    piece_order: TableType<PieceOrderRow>;
     piece_set: TableType<PieceSetRow>;
     programme: TableType<ProgrammeRow>;
     reading: TableType<ReadingRow>;
     reading_defect: TableType<ReadingDefectRow>;
     recovery_code: TableType<RecoveryCodeRow>;
+    reminder: TableType<ReminderRow>;
     round: TableType<RoundRow>;
     round_cell: TableType<RoundCellRow>;
     series: TableType<SeriesRow>;

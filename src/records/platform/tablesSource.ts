@@ -28,6 +28,8 @@ const WORDS: Readonly<Record<string, string>> = {
   'entry.worst_defect': 'DefectId',
   'clinic_case.defect': 'DefectId',
   'fate.fate': 'Fate',
+  'again_outcome.outcome': 'AgainOutcome',
+  'reminder.about': 'ReminderAbout',
   'glaze.surface': 'Surface',
   'glaze.movement': 'Movement',
   'round.kind': 'RoundKind',

@@ -18,10 +18,10 @@ export function tabsFor(role: Role): readonly (typeof TABS)[number][] {
   return TABS.filter(({ href }) => ROLES.indexOf(role) <= ROLES.indexOf(PAGES[href].least));
 }
 
-/** Whether a tab is open at a path. Entries belong to the wall, firings to the kilns. */
+/** Whether a tab is open at a path. Entries belong to the wall, firings to the kilns, orders to the pieces. */
 export function isOpen(href: string, path: string): boolean {
   if (href === '/') return path === '/';
   const also: readonly string[] =
-    { '/wall': ['/entry', '/find', '/compare'], '/kilns': ['/firings'] }[href] ?? [];
+    { '/wall': ['/entry', '/find', '/compare'], '/kilns': ['/firings'], '/pieces': ['/orders'] }[href] ?? [];
   return [href, ...also].some((start) => path.startsWith(start));
 }

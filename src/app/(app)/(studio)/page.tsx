@@ -5,6 +5,9 @@ import { hasRole } from '@/records/people';
 import { firstStepsOf, todayIn } from '@/records/rounds';
 import { watchNow } from '@/records/clinic';
 import { DefectsGoingUp } from '@/features/today/ui/DefectsGoingUp';
+import { dayOf } from '@/core/time';
+import { OrderLines } from '@/features/orders';
+import { listOrders } from '@/records/pieces';
 import { Today } from '@/features/today/ui/Today';
 
 /** Comes when it is calculated; the page does not wait for it. */
@@ -17,10 +20,21 @@ export const metadata = { title: 'Today' };
 export default async function Page() {
   const member = await requireMember('/');
   const now = new Date();
-  const [data, requests, steps] = await Promise.all([
+  const [data, requests, orders, steps] = await Promise.all([
     todayIn(db(), now),
     listRequests(db(), hasRole(member.role, 'teacher') ? null : member.id),
+    hasRole(member.role, 'student') ? listOrders(db(), { isOpen: true }) : [],
     hasRole(member.role, 'technician') && !member.isByPin ? firstStepsOf(db()) : null,
   ]);
-  return <Today data={data} steps={steps} rises={<Rises />} requests={requests} now={now} member={member} />;
+  return (
+    <Today
+      data={data}
+      steps={steps}
+      rises={<Rises />}
+      requests={requests}
+      orders={<OrderLines orders={orders} today={dayOf(now)} />}
+      now={now}
+      member={member}
+    />
+  );
 }

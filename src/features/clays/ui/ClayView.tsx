@@ -19,6 +19,8 @@ interface Props {
   readonly tiles: readonly StudioTile[];
   readonly judged: readonly Judged[];
   readonly dips: number;
+  /** Notes for the next time. */
+  readonly nextTime: ReactNode;
   readonly mayChange: boolean;
 }
 
@@ -30,7 +32,7 @@ const TITLES: Readonly<Record<Verdict, string>> = {
 };
 
 /** One clay: what is known of it, what the studio's tiles taught, and which glazes fit, craze and shiver on it. */
-export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: Props) {
+export function ClayView({ body, calibration, tiles, judged, dips, nextTime, mayChange }: Props) {
   const figure = bodyFigure(body.expansion, calibration);
   const unjudged = judged.filter((glaze) => !glaze.band);
   return (
@@ -55,6 +57,7 @@ export function ClayView({ body, calibration, tiles, judged, dips, mayChange }: 
           />
         </dl>
       </header>
+      {nextTime}
       <FitEvidence calibration={calibration} measured={body.expansion} tiles={tiles} />
       <section className={css.glazes} aria-labelledby="on-it">
         <TitleRow>

@@ -25,6 +25,7 @@ const summary = (more: Partial<FiringSummary> = {}): FiringSummary =>
     surprises: [],
     fresh: [],
     again: [],
+    outcomes: [],
     ...more,
   }) as unknown as FiringSummary;
 

@@ -1,3 +1,4 @@
+import { reasonName } from '@/core/vocabulary';
 import 'server-only';
 import type { FiringSummary } from '@/records/openings';
 import { openPages, type Letterhead } from '@/ui/pdf';
@@ -27,7 +28,10 @@ export async function summaryPdf(summary: FiringSummary, head: Letterhead): Prom
       .map(({ shelf, what, note }) => `Shelf ${shelf}: ${what}${note ? `, ${note}` : ''}`),
   );
   part('Refires', [
-    ...again.map(({ label, fate, body }) => `${label}, ${body}: ${fate}`),
+    ...again.map(
+      ({ label, fate, body, why }) =>
+        `${label}, ${body}: ${fate}${why.length ? ` for ${why.map(reasonName).join(', ')}` : ''}`,
+    ),
     ...(again.some(({ fate }) => fate === 'reglaze') ? GLAZE_AGAIN : []),
   ]);
   return finish();

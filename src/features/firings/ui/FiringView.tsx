@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type {
   Firing,
   FiringOutcome,
@@ -32,6 +32,8 @@ interface Props {
   readonly outcome: FiringOutcome | null;
   readonly cones: readonly ShelfCone[];
   readonly rate: number;
+  /** Notes for the next time. */
+  readonly nextTime: ReactNode;
   readonly mayPlan: boolean;
   /** Students, and to whom of them the opening is assigned; empty for who may not assign it. */
   readonly students: readonly OpeningStudent[];
@@ -46,6 +48,7 @@ export function FiringView({
   shelves,
   programmes,
   log,
+  nextTime,
   outcome,
   students,
   cones,
@@ -109,6 +112,7 @@ export function FiringView({
           />
         }
       >
+        {nextTime}
         {firing.state !== 'loading' && (
           <FiringLogView {...{ firing, kiln, log, cones, rate }} mayWrite={mayPlan} />
         )}

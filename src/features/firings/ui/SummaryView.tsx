@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
-import { defectName } from '@/core/vocabulary';
+import { AGAIN_OUTCOMES, defectName, reasonName } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { Firing } from '@/records/firings';
 import type { FiringSummary } from '@/records/openings';
@@ -107,6 +107,7 @@ export function SummaryView({ summary, group, next, mayWrite }: Props) {
           <Surprises {...summary} />
           <Defects {...summary} />
           <Fresh {...summary} />
+          <Returned {...summary} />
           <Again {...summary} next={next} mayWrite={mayWrite} />
           <Shelves {...summary} />
         </div>
@@ -231,6 +232,27 @@ function Fresh({ fresh }: FiringSummary) {
   );
 }
 
+/** What this firing did about what pieces had come back for. */
+function Returned({ outcomes }: FiringSummary) {
+  if (outcomes.length === 0) return null;
+  return (
+    <section>
+      <h2>What became of those that came back</h2>
+      <ul className={css.fresh}>
+        {outcomes.map(({ reason, pieces, counts }) => (
+          <li key={reason}>
+            <b>{reasonName(reason)}</b>:{' '}
+            {AGAIN_OUTCOMES.flatMap((outcome) =>
+              counts[outcome] ? `${outcome} ${counts[outcome]}` : [],
+            ).join(', ')}{' '}
+            <span className="quiet">of {pieces}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | 'mayWrite'>) {
   const { run, isBusy, errors } = useMutation();
   if (again.length === 0) return null;
@@ -239,16 +261,17 @@ function Again({ again, next, mayWrite }: FiringSummary & Pick<Props, 'next' | '
     <section>
       <h2>Refires</h2>
       <ul className={css.fresh}>
-        {again.map(({ label, fate, body, stage }) => (
+        {again.map(({ label, fate, body, stage, why }) => (
           <li key={label}>
             <Link href={`/pieces/${label}`} className="figures">
               {label}
             </Link>{' '}
             {body}, {fate}
+            {why.length > 0 && `: ${why.map(reasonName).join(', ')}`}
             {stage === 'loaded' && <span className="quiet">, loaded</span>}
             {fate === 'reglaze' && stage === 'read' && (
               <>
-                : <Link href={`/pieces/${label}/edit`}>add its coats</Link>
+                ; <Link href={`/pieces/${label}/edit`}>add its coats</Link>
               </>
             )}
           </li>

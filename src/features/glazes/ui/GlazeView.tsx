@@ -1,5 +1,6 @@
 import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import type { Line } from '@/core/chemistry';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
 import type { HeadwordOfGlaze } from '@/records/dictionary';
@@ -22,11 +23,13 @@ interface Props {
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];
   readonly headwords: readonly HeadwordOfGlaze[];
+  /** Notes for the next time it is mixed or used. */
+  readonly nextTime: ReactNode;
   readonly mayChange: boolean;
 }
 
 /** One glaze: how it is used, and its recipe at work. */
-export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Props) {
+export function GlazeView({ glaze, swatch, headwords, nextTime, mayChange, ...desk }: Props) {
   const facts = [
     glaze.kind,
     glaze.surface,
@@ -73,6 +76,7 @@ export function GlazeView({ glaze, swatch, headwords, mayChange, ...desk }: Prop
           </LinkButton>
         </nav>
       </header>
+      <div className="no-print">{nextTime}</div>
       {/* Who glazes with it asks how it looks; who mixes it, what is in it. */}
       {!mayChange && dictionary}
       <RecipeDesk glaze={glaze} mayChange={mayChange} {...desk} />

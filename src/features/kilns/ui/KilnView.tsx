@@ -3,7 +3,7 @@ import { WhoChanged } from '@/ui/WhoChanged';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { sayCone } from '@/core/firing';
 import type { KilnPage, Programme } from '@/records/firings';
 import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
@@ -24,6 +24,8 @@ import css from './kiln.module.css';
 
 interface Props extends KilnPage {
   readonly programmes: readonly Programme[];
+  /** Notes for the next time. */
+  readonly nextTime: ReactNode;
   readonly mayPlan: boolean;
   readonly mayMend: boolean;
 }
@@ -31,7 +33,17 @@ interface Props extends KilnPage {
 const PACKS = 24;
 
 /** A kiln: what is in it, the cones of its firings in a row, how true its thermocouple is, what was changed. */
-export function KilnView({ kiln, firings, parts, drift, ranges, programmes, mayPlan, mayMend }: Props) {
+export function KilnView({
+  kiln,
+  firings,
+  parts,
+  drift,
+  ranges,
+  programmes,
+  nextTime,
+  mayPlan,
+  mayMend,
+}: Props) {
   const router = useRouter();
   const [open, setOpen] = useState<'plan' | 'kiln' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
@@ -98,6 +110,7 @@ export function KilnView({ kiln, firings, parts, drift, ranges, programmes, mayP
         }
       >
         <div className={css.main}>
+          {nextTime}
           <ConePacks firings={firings} />
           <section aria-label="Thermocouple" className={css.section}>
             <h2>Thermocouple against cones</h2>

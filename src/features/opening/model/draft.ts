@@ -1,12 +1,33 @@
 import { ulid } from 'ulid';
-import { faultOf, ITSELF, type DefectId, type Fate, type Place } from '@/core/vocabulary';
-import type { OpeningPiece, OpeningZone, TwinZone, PieceReading, ReadingDraft } from '@/records/openings';
+import {
+  faultOf,
+  ITSELF,
+  PLAIN_SEVERITY,
+  type AgainOutcome,
+  type DefectId,
+  type Fate,
+  type Place,
+  type Severity,
+} from '@/core/vocabulary';
+import type {
+  CameBack,
+  FaultBefore,
+  OpeningPiece,
+  OpeningZone,
+  TwinZone,
+  PieceReading,
+  ReadingDraft,
+} from '@/records/openings';
 
 /** What was tapped for one piece, before it is sent. */
 export interface Answers {
   readonly fate: Fate | null;
   readonly state: PieceReading['state'];
   readonly zones: Readonly<Record<string, ReadingDraft>>;
+  /** Why it goes into a kiln again, in words beside the defects. */
+  readonly reasons?: readonly string[];
+  /** What the firing did about the reasons for which it came back; absent where nothing was tapped. */
+  readonly outcomes?: Readonly<Record<string, AgainOutcome>>;
 }
 
 /** State and fate of a piece. */
@@ -101,10 +122,90 @@ type Change = Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<Readin
 /** Changes the readings of zones. */
 export function withReadings(answers: Answers, zones: readonly OpeningZone[], change: Change): Answers {
   const changed = zones.map((zone) => {
-    const reading = readingOf(answers, zone);
-    return [zone.id, { ...reading, ...(typeof change === 'function' ? change(reading) : change) }] as const;
+    const before = readingOf(answers, zone);
+    return { before, after: { ...before, ...(typeof change === 'function' ? change(before) : change) } };
   });
-  return { ...answers, zones: { ...answers.zones, ...Object.fromEntries(changed) } };
+  // What was said of a defect no longer holds once the defect itself is tapped.
+  const severity = (reading: ReadingDraft, defect: string) =>
+    reading.defects.find((one) => one.defect === defect)?.severity;
+  const outcomes = Object.entries(answers.outcomes ?? {}).filter(([reason]) =>
+    changed.every(({ before, after }) => severity(before, reason) === severity(after, reason)),
+  );
+  return {
+    ...answers,
+    zones: { ...answers.zones, ...Object.fromEntries(changed.map(({ after }) => [after.zoneId, after])) },
+    ...(answers.outcomes && { outcomes: Object.fromEntries(outcomes) }),
+  };
+}
+
+/** Whether some zone of a piece plainly shows a defect, as it was tapped. */
+export function isPlain(answers: Answers, { zones }: Pick<OpeningPiece, 'zones'>): boolean {
+  return zones.some((zone) =>
+    readingOf(answers, zone).defects.some(({ severity }) => severity >= PLAIN_SEVERITY),
+  );
+}
+
+/** What firing again did about each reason: as tapped, else as the server has it. */
+export function outcomesOf(
+  answers: Answers,
+  reasons: readonly CameBack[],
+): Readonly<Record<string, AgainOutcome>> {
+  return (
+    answers.outcomes ??
+    Object.fromEntries(reasons.flatMap(({ reason, outcome }) => (outcome ? [[reason, outcome]] : [])))
+  );
+}
+
+/**
+ * Says what firing again did about one reason, or takes it back when it is said again. Of a defect it is the reading as
+ * well: it is written where it had been, as bad as is said.
+ */
+export function sayOutcome(
+  answers: Answers,
+  { zones, reasons = [] }: Pick<OpeningPiece, 'zones' | 'reasons'>,
+  { reason, was }: CameBack,
+  outcome: AgainOutcome,
+): Answers {
+  const { [reason]: before, ...others } = outcomesOf(answers, reasons);
+  const isTakenBack = before === outcome;
+  const over = zones.flatMap((zone) => {
+    const there = was.filter((fault) => isOver(fault, zone));
+    return there.length > 0 ? [{ zone, worst: worstOf(there) }] : [];
+  });
+  const read = withReadings(
+    answers,
+    over.map(({ zone }) => zone),
+    (reading) => {
+      const { worst } = over.find(({ zone }) => zone.id === reading.zoneId)!;
+      const severity = isTakenBack ? 0 : severityAfter(worst.severity, outcome);
+      const rest = reading.defects.filter(({ defect }) => defect !== reason);
+      const defect = reason as DefectId;
+      return {
+        defects: severity === 0 ? rest : [...rest, { defect, severity, place: worst.place }],
+      };
+    },
+  );
+  return { ...read, outcomes: isTakenBack ? others : { ...others, [reason]: outcome } };
+}
+
+const worstOf = (faults: readonly FaultBefore[]) =>
+  faults.reduce((worst, one) => (one.severity > worst.severity ? one : worst));
+
+/** How bad a defect is by now; 0 for gone. */
+function severityAfter(before: Severity, outcome: AgainOutcome): 0 | Severity {
+  if (outcome === 'gone') return 0;
+  const by = { better: -1, same: 0, worse: 1 }[outcome];
+  return Math.min(3, Math.max(1, before + by)) as Severity;
+}
+
+/** Whether a fault was on a stretch that a zone shares. */
+function isOver(fault: FaultBefore, zone: OpeningZone): boolean {
+  return (
+    fault.side === zone.side &&
+    fault.area === (zone.area ?? null) &&
+    fault.from < zone.to &&
+    zone.from < fault.to
+  );
 }
 
 /** The taps of a finished piece taken up again: its readings follow the ones that were sent. */
@@ -230,6 +331,8 @@ export function readingToSend(
     state: answers.state,
     fate: answers.fate,
     fateBefore: fate,
+    ...(answers.reasons && { reasons: answers.reasons }),
+    ...(answers.outcomes && { outcomes: answers.outcomes }),
     readings,
   };
 }

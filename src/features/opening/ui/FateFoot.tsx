@@ -19,6 +19,7 @@ interface Props {
   readonly onExpected: () => void;
   readonly onTwin: () => void;
   readonly onUndo: () => void;
+  readonly onFate: (fate: Fate) => void;
   readonly onFinish: (change: (said: Answers) => Answers) => void;
 }
 
@@ -37,6 +38,7 @@ export function FateFoot({
   onExpected,
   onTwin,
   onUndo,
+  onFate,
   onFinish,
 }: Props) {
   const [more, setMore] = useState(false);
@@ -47,7 +49,7 @@ export function FateFoot({
       aria-pressed={said.fate === one}
       aria-keyshortcuts={`Shift+${i + 1}`}
       title={`Shift+${i + 1}: ${one}, and on to the next piece`}
-      onClick={() => onFinish((before) => ({ ...before, state: 'read', fate: one }))}
+      onClick={() => onFate(one)}
     >
       {one}
     </button>

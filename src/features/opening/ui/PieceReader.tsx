@@ -3,9 +3,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRef, useState, type ReactNode, type TouchEvent } from 'react';
 import { hasRelief, textureAt } from '@/core/coats';
-import { defectName, MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
+import { MOVEMENTS, SURFACES, type DefectId } from '@/core/vocabulary';
 import type { OpeningPiece, OpeningZone, ReadingDraft } from '@/records/openings';
 import { ColourField } from '@/ui/kit';
+import { CameBack } from './CameBack';
 import { DefectPick } from './DefectPick';
 import {
   asExpected,
@@ -31,6 +32,7 @@ import { PressDrawing } from './PressDrawing';
 import { ThreeStops } from './ThreeStops';
 import { useCamera } from './useCamera';
 import { useOpeningKeys } from './useOpeningKeys';
+import { useWhyAgain } from './WhyAgain';
 import { WordRow } from './WordRow';
 import { ZonePick } from './ZonePick';
 
@@ -67,6 +69,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
   const onExpected = () => knows && say((before) => asExpected(before, piece.zones));
   const onTwin = () => twin && say((before) => asTwin(before, piece.zones, twin.zones));
   const onUndo = () => api.undo(piece);
+  const { onFate, question } = useWhyAgain({ said, piece, onFinish });
   useOpeningKeys({
     onSay: sayZones,
     onGrade: (severity) => sayZones((reading) => ({ defects: gradeLast(reading, severity) })),
@@ -75,6 +78,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
     onExpected,
     onTwin,
     onUndo,
+    onFate,
     onFinish,
   });
   const area = zone?.area ?? null;
@@ -92,7 +96,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             {state !== 'loaded' && `, ${state}${said.fate ? `: ${said.fate}` : ''}`}
           </small>
         </h1>
-        <CameBack faults={piece.cameBack ?? []} />
+        <CameBack {...{ piece, said }} onSay={say} />
         <div className={css.figure}>
           <PressDrawing
             piece={piece}
@@ -100,13 +104,7 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
             armed={armed}
             size={Math.round(Math.min(210, (150 * piece.heightMm) / piece.widthMm))}
             onZone={setZone}
-            onPress={(at, height, severity) =>
-              say((before) =>
-                withReadings(before, [at], (reading) => ({
-                  defects: pressDefect(reading, armed!, pressedAt(height, at), severity),
-                })),
-              )
-            }
+            onPress={(...pressed) => say((before) => withPress(before, armed!, ...pressed))}
           />
           <ZonePick
             piece={piece}
@@ -150,24 +148,40 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
         <Words readings={readings} phrases={phrases} onSay={sayZones} />
         {zone && <Colour zone={zone} reading={readings[0]!} onSay={sayZones} />}
       </div>
-      <FateFoot
-        said={said}
-        twin={twin?.label ?? null}
-        knows={knows}
-        area={area}
-        undone={undone}
-        mayUndo={draft.past.length > 0}
-        onPhoto={camera.take}
-        onExpected={onExpected}
-        onTwin={onTwin}
-        onUndo={onUndo}
-        onFinish={onFinish}
-      />
+      {question ?? (
+        <FateFoot
+          said={said}
+          twin={twin?.label ?? null}
+          knows={knows}
+          area={area}
+          undone={undone}
+          mayUndo={draft.past.length > 0}
+          onPhoto={camera.take}
+          onExpected={onExpected}
+          onTwin={onTwin}
+          onUndo={onUndo}
+          onFate={onFate}
+          onFinish={onFinish}
+        />
+      )}
     </article>
   );
 }
 
 type SayZones = (change: Partial<ReadingDraft> | ((reading: ReadingDraft) => Partial<ReadingDraft>)) => void;
+
+/** A defect pressed on the drawing of a piece. */
+function withPress(
+  before: Answers,
+  defect: DefectId,
+  at: OpeningZone,
+  height: number,
+  severity: 1 | 2 | 3,
+): Answers {
+  return withReadings(before, [at], (reading) => ({
+    defects: pressDefect(reading, defect, pressedAt(height, at), severity),
+  }));
+}
 
 /** Whether the glaze breaks over the texture below it. */
 function Breaks({
@@ -284,12 +298,4 @@ function useSwipe(onStep: (by: 1 | -1) => void) {
       if (Math.abs(dx) > 70 && Math.abs(dx) > 2 * Math.abs(dy)) onStep(dx < 0 ? 1 : -1);
     },
   };
-}
-
-/** Why a piece was fired again. */
-function CameBack({ faults }: { readonly faults: readonly string[] }) {
-  if (faults.length === 0) return null;
-  return (
-    <p className={css.back}>Came back for {faults.map(defectName).join(', ')}: say what is still there.</p>
-  );
 }

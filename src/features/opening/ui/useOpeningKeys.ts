@@ -1,6 +1,6 @@
 import { usePageKey } from '@/ui/usePageKey';
 import { useSaveKey } from '@/ui/useSaveKey';
-import { FATES, MOVEMENTS, SURFACES } from '@/core/vocabulary';
+import { FATES, MOVEMENTS, SURFACES, type Fate } from '@/core/vocabulary';
 import type { ReadingDraft } from '@/records/openings';
 import type { Answers } from '../model/draft';
 
@@ -12,6 +12,7 @@ interface Acts {
   readonly onExpected: () => void;
   readonly onTwin: () => void;
   readonly onUndo: () => void;
+  readonly onFate: (fate: Fate) => void;
   readonly onFinish: (change: (said: Answers) => Answers) => void;
 }
 
@@ -30,6 +31,7 @@ export function useOpeningKeys({
   onExpected,
   onTwin,
   onUndo,
+  onFate,
   onFinish,
 }: Acts): void {
   usePageKey(HOME.map(([key]) => key).join(','), (event) => {
@@ -47,7 +49,7 @@ export function useOpeningKeys({
   usePageKey('x', () => onFinish((said) => ({ ...said, state: 'broken' })));
   usePageKey(FATES.map((_, i) => `shift+${i + 1}`).join(','), (event) => {
     const fate = FATES[Number(event.code.slice(-1)) - 1];
-    if (fate) onFinish((said) => ({ ...said, state: 'read', fate }));
+    if (fate) onFate(fate);
   });
   useSaveKey(() => onFinish((said) => said));
 }

@@ -12,6 +12,7 @@ const querySchema = z.object({
   body: idSchema.optional().catch(undefined),
   glaze: idSchema.optional().catch(undefined),
   group: idSchema.optional().catch(undefined),
+  for: idSchema.optional().catch(undefined),
   sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
   order: z.enum(['asc', 'desc']).default('desc').catch('desc'),
   page: z.coerce.number().int().min(0).max(100_000).default(0).catch(0),
@@ -19,7 +20,7 @@ const querySchema = z.object({
 
 /** Reads the address of the piece list. */
 export function readQuery(params: unknown): { filter: PieceFilter; page: number } {
-  const { body, glaze, group, page, stage, fate, sort, order } = querySchema.parse(params);
+  const { body, glaze, group, page, stage, fate, sort, order, for: orderId } = querySchema.parse(params);
   const filter: PieceFilter = {
     sort,
     order,
@@ -28,6 +29,7 @@ export function readQuery(params: unknown): { filter: PieceFilter; page: number 
     ...(body && { bodyId: body }),
     ...(glaze && { glazeId: glaze }),
     ...(group && { groupId: group }),
+    ...(orderId && { orderId }),
   };
   return { filter, page };
 }

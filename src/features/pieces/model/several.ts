@@ -18,9 +18,21 @@ export function makerChanges(
     .map(({ id, memberId }) => ({ id, maker: { from: memberId, to: makerId } }));
 }
 
+/** Several pieces put into an order, or into none; those that belong there already are left out. */
+export function orderChanges(
+  pieces: readonly Pick<ListedPiece, 'id' | 'orderId'>[],
+  to: string | null,
+): PieceChange[] {
+  return pieces
+    .filter(({ orderId }) => orderId !== to)
+    .map(({ id, orderId }) => ({ id, order: { from: orderId, to } }));
+}
+
 /** What puts changes back. */
 export function reversed(changes: readonly PieceChange[]): PieceChange[] {
   const back = <T>(one: { readonly from: T; readonly to: T } | undefined) =>
     one && { from: one.to, to: one.from };
-  return changes.map(({ id, note, maker }) => ({ id, note: back(note), maker: back(maker) }));
+  return changes.map(({ id, note, maker, order }) => ({
+    ...{ id, note: back(note), maker: back(maker), order: back(order) },
+  }));
 }

@@ -6,7 +6,10 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useSaveKey } from '@/ui/useSaveKey';
+import { NextTime } from '@/features/reminders';
 import type { PieceDraft } from '@/records/pieces';
+import type { Reminder } from '@/records/reminders';
+import { remindersFor } from '../model/remindersFor';
 import { Acts, ConflictNotice, PageHeader, SelectField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
@@ -46,6 +49,8 @@ interface Props {
   readonly formsInUse: readonly Form[];
   /** The room of the studio's kilns; empty where nobody asks whether it fits. */
   readonly rooms?: readonly KilnRoom[];
+  /** Notes for the next time, of which those are shown that are about what is chosen. */
+  readonly reminders?: readonly Reminder[];
   /** The piece that a new one belongs together with. */
   readonly setWith?: string | undefined;
   /** Photos of the piece that is corrected, the newest first. */
@@ -65,6 +70,7 @@ export function PieceEditor({
   ownForms,
   formsInUse,
   rooms = [],
+  reminders = [],
   setWith,
   photos = [],
 }: Props) {
@@ -125,6 +131,7 @@ export function PieceEditor({
         )}
       </PageHeader>
       <SaveResult {...state} />
+      <NextTime reminders={remindersFor(reminders, [draft])} isNamed mayWrite />
       {theirs && (
         <ConflictNotice
           rows={differing(draft, theirs, { bodyOf, glazeOf: nameOf, formOf }, units)}

@@ -26,6 +26,8 @@ interface Props {
   readonly glazes: readonly { readonly id: string; readonly name: string }[];
   /** Who may have made a piece; empty for who may not say so. */
   readonly makers: readonly Maker[];
+  /** Open orders, to which pieces may be given. */
+  readonly orders: readonly { readonly id: string; readonly name: string }[];
   readonly memberId: string;
   /** Whether the member may write on everybody's pieces. */
   readonly mayTeach: boolean;
@@ -80,7 +82,7 @@ function rowOf(piece: ListedPiece): Omit<TableRowData, 'tick'> {
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable(props: Props) {
-  const { rows, total, page, pageSize, sort, bodies, glazes, makers, memberId, mayTeach } = props;
+  const { rows, total, page, pageSize, sort, bodies, glazes, makers, orders, memberId, mayTeach } = props;
   const { params, change } = useAddress();
   // What was chosen on another page, or under another filter, stays chosen as it was last seen.
   const [seen, setSeen] = useState<ReadonlyMap<string, ListedPiece>>(new Map());
@@ -111,6 +113,7 @@ export function PieceTable(props: Props) {
           <Button component="a" href={`/api/v1/pieces.csv?${params}`} download>
             Download as spreadsheet
           </Button>
+          <LinkButton href="/orders">Orders</LinkButton>
           <LinkButton href="/pieces/sheet">Many at once</LinkButton>
           <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
             New piece
@@ -122,10 +125,12 @@ export function PieceTable(props: Props) {
         {filter('fate', 'Fate', plain(FATES))}
         {filter('body', 'Clay', byId(bodies))}
         {filter('glaze', 'Glaze on it', byId(glazes))}
+        {orders.length > 0 && filter('for', 'Order', byId(orders))}
       </div>
       <SeveralPieces
         pieces={pieces}
         makers={makers}
+        orders={orders}
         mayChange={mayTeach || pieces.every((piece) => piece.memberId === memberId)}
         onClear={clear}
       />
@@ -145,7 +150,7 @@ export function PieceTable(props: Props) {
           },
         }))}
         empty={
-          ['stage', 'fate', 'body', 'glaze'].some((key) => params.get(key))
+          ['stage', 'fate', 'body', 'glaze', 'for'].some((key) => params.get(key))
             ? 'No piece matches. Clear a filter, or log a new piece.'
             : 'No piece yet. Log the first one.'
         }

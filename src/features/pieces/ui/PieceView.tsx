@@ -3,7 +3,7 @@ import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { whereWords, stackWords, rimFirst } from '@/core/coats';
-import { PLAIN_SEVERITY, defectName } from '@/core/vocabulary';
+import { AGAIN_FATES, PLAIN_SEVERITY, defectName, reasonName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay, studioTime } from '@/core/time';
 import { DefectLine } from '@/ui/DefectLine';
@@ -16,9 +16,11 @@ import { ProofMarks } from '@/ui/ProofMarks';
 import { WhyThisNumber } from '@/ui/WhyThisNumber';
 import { Swatch } from '@/ui/Swatch';
 import { countWords } from '@/ui/countWords';
+import { orderWords } from '@/ui/orderWords';
 import { AddPhoto } from './AddPhoto';
 import { AgainstModel } from './AgainstModel';
 import { ageInWords } from '../model/late';
+import { ExpectPanel } from './ExpectPanel';
 import { LateLook } from './LateLook';
 import { textureWords } from '../model/textureWords';
 import type { Maker } from '../model/makers';
@@ -68,6 +70,7 @@ export function PieceView({
           <WarePanel piece={piece} mayChange={mayChange} />
           <SetPanel piece={piece} mayChange={mayChange} />
           {mayChange && piece.coats.length > 0 && <PatternPanel pieceId={piece.id} />}
+          {mayChange && isComing(piece) && <ExpectPanel key={piece.expectation} piece={piece} />}
           {makers.length > 0 && <MakerField piece={piece} makers={makers} />}
         </div>
         <div>
@@ -132,6 +135,11 @@ export function PieceView({
   );
 }
 
+/** Whether the piece waits for a firing, or is in one. */
+function isComing({ stage, fate }: PiecePage): boolean {
+  return stage === 'read' ? AGAIN_FATES.some((one) => one === fate) : stage !== 'fired';
+}
+
 function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean }) {
   return (
     <div className={css.head}>
@@ -154,6 +162,12 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
         {piece.fate && (
           <>
             , fate <b style={{ color: 'var(--ink)' }}>{piece.fate}</b>
+          </>
+        )}
+        {piece.order && (
+          <>
+            ; for <Link href={`/orders/${piece.order.id}`}>{piece.order.name}</Link>:{' '}
+            {orderWords(piece.order)}
           </>
         )}
       </p>
@@ -197,6 +211,16 @@ function FiringResult({
         {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.day)},
         shelf {firing.shelf}; {firing.state}
       </p>
+      {firing.expected && (
+        <p>
+          Expected: <b>{firing.expected}</b>
+        </p>
+      )}
+      {firing.outcomes.map(({ reason, outcome }) => (
+        <p key={reason}>
+          Came back for {reasonName(reason)}: <b>{outcome}</b>
+        </p>
+      ))}
       <ul>
         {rimFirst(firing.zones).map((zone) => (
           <ZoneResult key={zone.id} zone={zone} nameOf={nameOf} piece={piece} />

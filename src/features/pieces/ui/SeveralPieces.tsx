@@ -8,7 +8,7 @@ import { useUndo } from '@/ui/Undo';
 import { saveMany } from '../actions';
 import { labelAddress } from '../model/labelAddress';
 import type { Maker } from '../model/makers';
-import { makerChanges, noteChanges, reversed } from '../model/several';
+import { makerChanges, noteChanges, orderChanges, reversed } from '../model/several';
 import css from './pieces.module.css';
 
 interface Props {
@@ -16,13 +16,17 @@ interface Props {
   readonly pieces: readonly ListedPiece[];
   /** Who may have made them; empty for who may not say so. */
   readonly makers: readonly Maker[];
+  readonly orders: readonly { readonly id: string; readonly name: string }[];
   /** Whether the member may write on all of them. */
   readonly mayChange: boolean;
   readonly onClear: () => void;
 }
 
+/** Stands for no order among orders. */
+const NONE = 'none';
+
 /** What can be done with several pieces at a time; each act can be taken back as a whole. */
-export function SeveralPieces({ pieces, makers, mayChange, onClear }: Props) {
+export function SeveralPieces({ pieces, makers, orders, mayChange, onClear }: Props) {
   const [note, setNote] = useState<string | null>(null);
   const [left, setLeft] = useState<readonly string[]>([]);
   const { run, isBusy, errors } = useMutation();
@@ -64,6 +68,19 @@ export function SeveralPieces({ pieces, makers, mayChange, onClear }: Props) {
                 void change(makerChanges(pieces, id), `${count} made by ${name}`);
               }}
               options={makers.map(({ id, name }) => [id, name] as const)}
+            />
+          )}
+          {mayChange && orders.length > 0 && (
+            <SelectField
+              label="For the order"
+              value=""
+              isDisabled={isBusy}
+              className={css.filter}
+              onChange={(id) => {
+                const name = orders.find((order) => order.id === id)?.name ?? 'no order';
+                void change(orderChanges(pieces, id === NONE ? null : id), `${count} for ${name}`);
+              }}
+              options={[...orders.map(({ id, name }) => [id, name] as const), [NONE, 'no order']]}
             />
           )}
           <Button variant="text" onClick={onClear}>

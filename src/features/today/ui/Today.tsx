@@ -38,6 +38,7 @@ export function Today({
   steps,
   rises,
   requests,
+  orders,
   now,
   member: { id: memberId, name },
 }: {
@@ -48,6 +49,8 @@ export function Today({
   rises: ReactNode;
   /** What was asked for: of everybody for staff, the own for students. */
   requests: readonly TestRequest[];
+  /** What was ordered and is not done. */
+  orders: ReactNode;
   now: Date;
   member: { readonly id: string; readonly name: string };
 }) {
@@ -116,6 +119,7 @@ export function Today({
             count={refires.count}
             href="/pieces?fate=refire"
           />
+          {orders}
         </div>
         <section aria-label="Rounds and least certain entries">
           <UnderWay {...{ rounds, cases, now }} />

@@ -2,7 +2,7 @@ import { requireMember } from '@/auth';
 import { hasRole, makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
-import { listPieces } from '@/records/pieces';
+import { listOrders, listPieces } from '@/records/pieces';
 import { PieceTable } from '@/features/pieces/ui/PieceTable';
 import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
 
@@ -11,11 +11,12 @@ export const metadata = { title: 'Pieces' };
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const member = await requireMember('/pieces');
   const { filter, page } = readQuery(await searchParams);
-  const [{ rows, total }, bodies, glazes, makers] = await Promise.all([
+  const [{ rows, total }, bodies, glazes, makers, orders] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
     listBodies(db()),
     listGlazes(db()),
     makersFor(db(), member),
+    listOrders(db(), { isOpen: true }),
   ]);
   const named = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }));
   return (
@@ -28,6 +29,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       bodies={named(bodies)}
       glazes={named(glazes)}
       makers={makers}
+      orders={named(orders)}
       memberId={member.id}
       mayTeach={hasRole(member.role, 'teacher')}
     />

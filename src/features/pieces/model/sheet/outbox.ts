@@ -12,6 +12,14 @@ export interface WaitingRow {
   readonly makerId: string | null;
   /** The letters of its numbers; null for the usual ones. */
   readonly series: string | null;
+  /** The order that they are made for; absent in what an earlier release kept. */
+  readonly orderId?: string | null;
+}
+
+/** What holds for all rows of a sheet. */
+export interface SheetOrigin {
+  readonly series: string | null;
+  readonly orderId: string | null;
 }
 
 /** A row whose pieces have their numbers. */
@@ -22,12 +30,12 @@ export interface SavedRow {
 }
 
 /** The rows to be sent, in their order; each keeps the ids that it is sent under. */
-export function waitingRows(all: readonly ShownRow[], series: string | null): WaitingRow[] {
+export function waitingRows(all: readonly ShownRow[], origin: SheetOrigin): WaitingRow[] {
   return all.flatMap(({ row, read: { piece, count, makerId } }) =>
     piece
       ? [
           {
-            ...{ row, draft: piece, makerId, series },
+            ...{ row, draft: piece, makerId, ...origin },
             ids: [row.id, ...Array.from({ length: count - 1 }, () => ulid())],
           },
         ]
@@ -38,11 +46,12 @@ export function waitingRows(all: readonly ShownRow[], series: string | null): Wa
 /** Pieces that go in one request. */
 const AT_ONCE = 60;
 
-/** The first of what waits that go together, in one series: all or none of them are saved. */
+/** The first of what waits that go together, in one series and for one order: all or none of them are saved. */
 export function firstChunk(waiting: readonly WaitingRow[]): readonly WaitingRow[] {
   let pieces = 0;
-  const end = waiting.findIndex(({ ids, series }, i) =>
-    (pieces += ids.length) > AT_ONCE ? i > 0 : series !== waiting[0]!.series,
+  const first = waiting[0];
+  const end = waiting.findIndex(({ ids, series, orderId }, i) =>
+    (pieces += ids.length) > AT_ONCE ? i > 0 : series !== first?.series || orderId !== first.orderId,
   );
   return end < 0 ? waiting : waiting.slice(0, end);
 }

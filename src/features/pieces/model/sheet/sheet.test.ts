@@ -211,12 +211,14 @@ test('rows go in their order, sixty pieces at a time, a row never in two request
     row,
     read: readRow(row.cells, book, METRIC),
   }));
-  const waiting = waitingRows(all, 'SW');
+  const waiting = waitingRows(all, { series: 'SW', orderId: null });
   expect(waiting.map(({ ids }) => [ids[0], new Set(ids).size])).toEqual(
     all.map(({ row, read: { count } }) => [row.id, count]),
   );
   expect(firstChunk(waiting)).toEqual(waiting.slice(0, 2));
   expect(firstChunk(waiting.slice(2))).toEqual(waiting.slice(2));
   // Another series is another request.
-  expect(firstChunk([waiting[2]!, ...waitingRows(all, 'T')])).toEqual([waiting[2]]);
+  expect(firstChunk([waiting[2]!, ...waitingRows(all, { series: 'T', orderId: null })])).toEqual([
+    waiting[2],
+  ]);
 });

@@ -6,10 +6,14 @@ import { useEffect, useMemo } from 'react';
 import { cacheAppShell } from '@/ui/appShell';
 import { Acts, FormErrors, PageHeader, SelectField } from '@/ui/kit';
 import { useSaveKey } from '@/ui/useSaveKey';
+import { NextTime } from '@/features/reminders';
 import type { StudioPattern } from '@/records/pieces';
+import type { Reminder } from '@/records/reminders';
+import { remindersFor } from '../../model/remindersFor';
 import { patternsOf, type SheetBook } from '../../model/sheet/book';
 import type { Cells, Column } from '../../model/sheet/rows';
 import { EverywhereCoats } from './EverywhereCoats';
+import { OwnPatterns } from './OwnPatterns';
 import { RowCards } from './RowCards';
 import { RowDetail } from './RowDetail';
 import { SavedNumbers } from './SavedNumbers';
@@ -24,16 +28,30 @@ interface Props extends Omit<SheetBook, 'patterns'> {
   /** The letters that numbers may have; empty where there is one series. */
   readonly series: readonly string[];
   readonly lastSeries: string | null;
+  readonly mayTeach: boolean;
+  readonly reminders: readonly Reminder[];
+  readonly orders: readonly { readonly id: string; readonly name: string }[];
+  /** The order that the sheet was opened for. */
+  readonly orderId: string | null;
 }
 
 /** Many pieces written down at a time: a grid for the keyboard, cards on a phone. */
-export function SheetView({ start, series, lastSeries, ...known }: Props) {
+export function SheetView({
+  start,
+  series,
+  lastSeries,
+  mayTeach,
+  orders,
+  orderId,
+  reminders,
+  ...known
+}: Props) {
   const { bodies, glazes: listed, forms, makers, patterns, rooms } = known;
   const book = useMemo(
     (): SheetBook => ({ bodies, glazes: listed, forms, makers, rooms, patterns: patternsOf(patterns) }),
     [bodies, listed, forms, makers, patterns, rooms],
   );
-  const of = useSheet({ book, start, series: lastSeries });
+  const of = useSheet({ book, start, series: lastSeries, orderId });
   const isPhone = useMediaQuery((theme) => theme.breakpoints.down('md'));
   const glazes = useMemo(() => new Map(book.glazes.map((glaze) => [glaze.id, glaze])), [book]);
   useSaveKey(of.save);
@@ -56,6 +74,15 @@ export function SheetView({ start, series, lastSeries, ...known }: Props) {
             options={series.map((prefix) => [prefix, prefix] as const)}
           />
         )}
+        {orders.length > 0 && (
+          <SelectField
+            label="For the order"
+            value={of.orderId ?? ''}
+            onChange={(id) => of.setOrderId(id || null)}
+            options={[['', 'none'], ...orders.map(({ id, name }) => [id, name] as const)]}
+            className={css.order}
+          />
+        )}
         {of.isRestored && of.written > 0 && (
           <span className="small quiet">
             Not saved yet; kept on this device.{' '}
@@ -76,6 +103,14 @@ export function SheetView({ start, series, lastSeries, ...known }: Props) {
       <Sent of={of} />
       <SavedNumbers of={of.outbox} />
       <ToPutRight of={of} />
+      <NextTime
+        reminders={remindersFor(
+          reminders,
+          of.shown.flatMap(({ read: { piece } }) => piece ?? []),
+        )}
+        isNamed
+        mayWrite
+      />
       {isPhone ? (
         <RowCards of={of} book={book} glazes={glazes} />
       ) : (
@@ -89,6 +124,7 @@ export function SheetView({ start, series, lastSeries, ...known }: Props) {
         </>
       )}
       <EverywhereCoats of={of} book={book} />
+      {mayTeach && <OwnPatterns patterns={patterns} />}
       {isPhone && (
         <div className={css.foot}>
           <SaveButton of={of} />

@@ -31,6 +31,8 @@ interface Options {
   readonly start: Partial<Cells>;
   /** The letters of the series that is offered first. */
   readonly series: string | null;
+  /** The order that is offered first. */
+  readonly orderId: string | null;
 }
 
 const isWrong = ({ read }: ShownRow) => Object.keys(read.problems).length > 0;
@@ -53,12 +55,19 @@ function useCursor() {
   return { at, isPointed, typed, setTyped, anchor, setAnchor, put };
 }
 
+/** Whose letters the numbers get, and for which order the pieces are. */
+function useOrigin(usualSeries: string | null, firstOrder: string | null) {
+  const [series, setSeries] = useState(usualSeries);
+  const [orderId, setOrderId] = useState(firstOrder);
+  return { series, setSeries, orderId, setOrderId };
+}
+
 /** A sheet of pieces as it is typed: kept on this device, moved through by keys, saved and sent. */
-export function useSheet({ book, start, series: usualSeries }: Options) {
+export function useSheet({ book, start, series: usualSeries, orderId: firstOrder }: Options) {
   const [empty] = useState<Sheet>(() => ({ rows: [newRow(start)], everywhere: [] }));
   const [{ rows, everywhere }, setSheet, isRestored] = usePersistedState<Sheet>('jiten.sheet', empty);
   const { at, isPointed, typed, setTyped, anchor, setAnchor, put } = useCursor();
-  const [series, setSeries] = useState(usualSeries);
+  const origin = useOrigin(usualSeries, firstOrder);
   const [isAsked, setIsAsked] = useState(false);
   const { offer, bar } = useUndo();
   const units = useUnits();
@@ -139,7 +148,7 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
     setIsAsked(true);
     const all = now.map(readOf);
     if (now.length === 0 || all.some(isWrong) || everywhere.some(isHalf)) return;
-    outbox.put(all, series);
+    outbox.put(all, origin);
     setRows(() => [rowAfter(now.at(-1)!)]);
     setAnchor('glaze1');
     put({ row: 0, column: 'glaze1' });
@@ -148,7 +157,8 @@ export function useSheet({ book, start, series: usualSeries }: Options) {
   return {
     ...{ rows, shown, visible, everywhere, at, isPointed, typed, setTyped },
     ...{ go, move, settle, paste, save, isAsked, bar },
-    ...{ series, setSeries, remove, add, outbox, wrong, recent: recentIn(at.column), isRestored },
+    ...origin,
+    ...{ remove, add, outbox, wrong, recent: recentIn(at.column), isRestored },
     pieces: own.reduce((sum, { read }) => sum + read.count, 0),
     written: own.length,
     fillDown: () => withUndo('Filled down', (before) => filledDown(before, at.row, at.column)),

@@ -4,7 +4,13 @@ import type { FieldError } from '@/auth';
 import { useMemberId } from '@/ui/MemberContext';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { saveSheet } from '../../actions';
-import { firstChunk, waitingRows, type SavedRow, type WaitingRow } from '../../model/sheet/outbox';
+import {
+  firstChunk,
+  waitingRows,
+  type SavedRow,
+  type SheetOrigin,
+  type WaitingRow,
+} from '../../model/sheet/outbox';
 import type { ShownRow } from '../../model/sheet/readRow';
 import type { Row } from '../../model/sheet/rows';
 
@@ -32,7 +38,8 @@ export function useSheetOutbox({ onRefused }: Options) {
     const sent = new Set(chunk.map(({ row }) => row.id));
     try {
       const rows = chunk.map(({ ids, draft, makerId }) => ({ ids: [...ids], draft, makerId }));
-      const outcome = await saveSheet({ memberId, rows, series: chunk[0]!.series });
+      const { series, orderId = null } = chunk[0]!;
+      const outcome = await saveSheet({ memberId, rows, series, orderId });
       setIsDown(false);
       setErrors(outcome.ok ? [] : outcome.errors);
       if (outcome.ok) {
@@ -70,8 +77,8 @@ export function useSheetOutbox({ onRefused }: Options) {
 
   return {
     ...{ waiting, saved, errors, isDown },
-    put: (rows: readonly ShownRow[], series: string | null) => {
-      const next = waitingRows(rows, series);
+    put: (rows: readonly ShownRow[], origin: SheetOrigin) => {
+      const next = waitingRows(rows, origin);
       setErrors([]);
       setWaiting((before) => [...before, ...next]);
     },

@@ -8,6 +8,8 @@ import {
   studioBook,
   recipesInUse,
 } from '@/records/materials';
+import { NextTime } from '@/features/reminders';
+import { remindersOf } from '@/records/reminders';
 import { db } from '@/records/platform';
 import { hasRole } from '@/records/people';
 import { ClayView } from '@/features/clays/ui/ClayView';
@@ -27,11 +29,13 @@ export default async function Page({ params, searchParams }: Asked) {
   const body = (await listBodies(base)).find((one) => one.id === id);
   if (!body) notFound();
   const dips = (await searchParams).dips === '2' ? 2 : 1;
-  const [glazes, recipes, book, tiles] = await Promise.all([
+  const about = { about: 'clay', aboutId: id } as const;
+  const [glazes, recipes, book, tiles, reminders] = await Promise.all([
     listGlazes(base),
     recipesInUse(base),
     studioBook(base),
     fitTiles(base),
+    remindersOf(base, [about]),
   ]);
   const own = tiles.filter((tile) => tile.bodyId === id);
   const calibration = calibrations(own).get(id) ?? null;
@@ -42,6 +46,7 @@ export default async function Page({ params, searchParams }: Asked) {
       tiles={own}
       judged={judge({ body, calibration, glazes, recipes, tiles: own, book, dips })}
       dips={dips}
+      nextTime={<NextTime reminders={reminders} about={about} mayWrite={hasRole(member.role, 'student')} />}
       mayChange={hasRole(member.role, 'teacher')}
     />
   );

@@ -8,11 +8,14 @@ import {
   loadedIds,
   loadShelves,
   shelfPieces,
+  type ShelfPiece,
   waitingIds,
   listProgrammes,
   conesOf,
   rateOf,
 } from '@/records/firings';
+import { remindersOf, type About } from '@/records/reminders';
+import { NextTime } from '@/features/reminders';
 import { hasRole, studentsFor } from '@/records/people';
 import { FiringView } from '@/features/firings/ui/FiringView';
 import { orNotFound } from '@/features/shared/notFound';
@@ -37,13 +40,37 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     rateOf(db(), firing.id),
     hasEnded ? outcomeOf(db(), firing) : null,
   ]);
+  const isComing = firing.state === 'loading' || firing.state === 'firing';
+  const reminders = await remindersOf(db(), isComing ? usedIn(kiln.id, loaded) : []);
   const mayPlan = hasRole(member.role, 'teacher');
   return (
     <FiringView
       {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate, outcome }}
       cones={cones.get(firing.id)!}
+      nextTime={<NextTime reminders={reminders} isNamed mayWrite={hasRole(member.role, 'student')} />}
       mayPlan={mayPlan}
       students={mayPlan ? await studentsFor(db(), firing.id) : []}
     />
   );
+}
+
+/** What a firing uses: its kiln, and the clays, forms and glazes in it. */
+function usedIn(kilnId: string, loaded: readonly ShelfPiece[]): About[] {
+  const all = (about: About['about'], ids: readonly string[]) =>
+    [...new Set(ids)].map((aboutId) => ({ about, aboutId }));
+  return [
+    { about: 'kiln', aboutId: kilnId },
+    ...all(
+      'clay',
+      loaded.map(({ bodyId }) => bodyId),
+    ),
+    ...all(
+      'form',
+      loaded.map(({ formId, form }) => formId ?? form),
+    ),
+    ...all(
+      'glaze',
+      loaded.flatMap(({ coats }) => coats.map(({ glazeId }) => glazeId)),
+    ),
+  ];
 }

@@ -12,6 +12,8 @@ import {
   recipesInUse,
   versionsOf,
 } from '@/records/materials';
+import { NextTime } from '@/features/reminders';
+import { remindersOf } from '@/records/reminders';
 import { db } from '@/records/platform';
 import { headwordsOf } from '@/records/dictionary';
 import { hasRole } from '@/records/people';
@@ -27,7 +29,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const base = db();
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
-  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords] =
+  const about = { about: 'glaze', aboutId: id } as const;
+  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords, reminders] =
     await Promise.all([
       glazeSwatches(base),
       versionsOf(base, id),
@@ -38,6 +41,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       recipesInUse(base),
       batchesOf(base, id),
       headwordsOf(base, id, usual),
+      remindersOf(base, [about]),
     ]);
   const learned = calibrations(tiles);
   return (
@@ -57,6 +61,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       others={recipes.filter((recipe) => recipe.glazeId !== id)}
       batches={batches}
       headwords={headwords}
+      nextTime={<NextTime reminders={reminders} about={about} mayWrite={hasRole(member.role, 'student')} />}
       mayChange={hasRole(member.role, 'teacher')}
     />
   );

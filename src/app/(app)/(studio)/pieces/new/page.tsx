@@ -18,7 +18,7 @@ export default async function Page({
   const member = await requireMember('/pieces/new');
   const { like, with: setWith, form: formId } = await searchParams;
   const [choices, [model]] = await Promise.all([pieceChoices(member), piecesById(db(), like ? [like] : [])]);
-  const { bodies, glazes, makers, forms, inUse, clay, form, rooms, series, lastSeries } = choices;
+  const { bodies, glazes, makers, forms, inUse, clay, form, rooms, series, lastSeries, reminders } = choices;
   if (bodies.length === 0 || glazes.length === 0)
     return <FirstThings bodies={bodies.length} glazes={glazes.length} />;
   const asked = FORMS.find((one) => one === formId);
@@ -27,7 +27,7 @@ export default async function Page({
   return (
     <PieceEditor
       key={like ?? formId ?? setWith ?? 'new'}
-      {...{ bodies, glazes, makers, setWith, rooms, series, lastSeries }}
+      {...{ bodies, glazes, makers, setWith, rooms, series, lastSeries, reminders }}
       ownForms={forms}
       formsInUse={inUse}
       start={model ? draftLike(model) : own ? withOwnForm(empty, own) : empty}

@@ -2,6 +2,9 @@ import { notFound } from 'next/navigation';
 import { requireMember } from '@/auth';
 import { FORMS } from '@/core/vocabulary';
 import { listBodies } from '@/records/materials';
+import { NextTime } from '@/features/reminders';
+import { hasRole } from '@/records/people';
+import { remindersOf } from '@/records/reminders';
 import { db } from '@/records/platform';
 import { listForms } from '@/records/pieces';
 import { FormEditor } from '@/features/pieces/ui/FormEditor';
@@ -15,7 +18,7 @@ interface Props {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  await requireMember('/pieces/forms/[id]');
+  const member = await requireMember('/pieces/forms/[id]');
   const [{ id }, { like }, forms, bodies] = await Promise.all([
     params,
     searchParams,
@@ -27,12 +30,15 @@ export default async function Page({ params, searchParams }: Props) {
   const clays = bodies.flatMap(({ id: bodyId, name, shrinkage }) =>
     shrinkage === null ? [] : { id: bodyId, name, shrinkage },
   );
+  const about = { about: 'form', aboutId: id } as const;
+  const reminders = await remindersOf(db(), form ? [about] : []);
   const kind = FORMS.find((one) => one === like) ?? 'vase';
   return (
     <>
       <PageHeader first={form?.name ?? 'New form'}>
         <h1>{form?.name ?? 'New form'}</h1>
       </PageHeader>
+      {form && <NextTime {...{ reminders, about }} mayWrite={hasRole(member.role, 'student')} />}
       <FormEditor key={form ? form.version : kind} form={form} like={kind} clays={clays} />
     </>
   );

@@ -1,0 +1,1 @@
+export { orderStand, standOf, type OrderedPiece, type Stand } from './stand';

@@ -1,0 +1,1 @@
+export { OrderLines } from './ui/OrderLines';

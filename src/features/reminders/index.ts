@@ -1,0 +1,1 @@
+export { NextTime } from './ui/NextTime';

@@ -1,0 +1,1 @@
+export { type About, addReminder, type Reminder, remindersOf, setReminderDone } from './reminders';
