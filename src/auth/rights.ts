@@ -98,6 +98,7 @@ export const RIGHTS = {
 
   // Firings and kilns
   saveFiringPlan: teachers,
+  logPastFiring: teachers,
   loadFiring: tablet(teachers),
   placeOnShelves: tablet(teachers),
   setPosts: tablet(teachers),

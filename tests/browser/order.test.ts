@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addKiln, fireIn, signIn, type } from './steps';
+import { addKiln, choose, fireIn, signIn, type } from './steps';
 
 const heading = (page: Page) => page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
 
@@ -56,7 +56,7 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
   await page.keyboard.type('cup');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
-  await page.keyboard.type('buf');
+  await page.keyboard.type('tun');
   await page.keyboard.press('Tab');
   await page.keyboard.type('all over');
   await page.keyboard.press('Tab');
@@ -126,6 +126,40 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
   await expect(
     page.getByRole('region', { name: 'Orders' }).getByRole('listitem').filter({ hasText: name }),
   ).toContainText('2 to make');
+
+  // The two are made, and were fired last week: one form, and their zones stand there to be read.
+  await page.goto(order);
+  await page.getByRole('link', { name: 'Write down the 2 to make' }).click();
+  await page.waitForURL(/sheet/);
+  await page.waitForLoadState('networkidle');
+  await cells.nth(8).click();
+  await page.keyboard.type('2');
+  await page.keyboard.press('Control+Enter');
+  await expect(numbers).toHaveCount(10);
+  const two = (await numbers.allTextContents()).slice(8).map((label) => Number(label.slice(3)));
+  await page.goto('/kilns');
+  await page.getByRole('region', { name: 'Order Hut' }).getByRole('link', { name: 'Order Hut' }).click();
+  await page.getByRole('button', { name: 'A past firing' }).click();
+  const past = page.getByRole('form', { name: 'Past firing' });
+  await past.getByRole('button', { name: 'Write it down' }).click();
+  await expect(past).toContainText('Choose a day.');
+  await expect(past).toContainText('Choose a cone.');
+  await past.getByLabel('Day').fill('2026-11-02');
+  await choose(page, 'Kind', 'glaze');
+  await choose(page, 'Cone', '6');
+  await choose(page, 'Atmosphere', 'oxidation');
+  await past.getByLabel('Numbers of the pieces in it').pressSequentially(`${two[0]}-${two[1]}, 99999`);
+  await past.getByRole('button', { name: 'Write it down' }).click();
+  await expect(past).toContainText('Not waiting for a kiln: 99999.');
+  await past.getByLabel('Numbers of the pieces in it').press('Control+A');
+  await page.keyboard.type(`${two[0]}-${two[1]}`);
+  await past.getByRole('button', { name: 'Write it down' }).click();
+  await page.waitForURL(/opening/);
+  await page.getByRole('button', { name: /to the pieces/ }).click();
+  for (let i = 0; i < 2; i++) await end(page, 'first');
+  await sent(page);
+  await page.goto(order);
+  await expect(page.getByText('8 of 8 good, 2 lost')).toBeVisible();
 });
 
 test('a note for the next time comes up where the glaze is chosen, and is ticked off', async ({ page }) => {

@@ -14,7 +14,7 @@ import {
 } from '@/records/pieces';
 import { openingOf, summaryOf, writeOpening, type OpeningPiece, type PieceReading } from '@/records/openings';
 import { firedAgain } from '@/records/clinic';
-import { advanceFiring, loadPieces } from '@/records/firings';
+import { advanceFiring, firingById, loadPieces, savePastFiring } from '@/records/firings';
 import { dip, emptyFiring, fired, freshStudio, tile } from './studio';
 
 let studio: Awaited<ReturnType<typeof freshStudio>>;
@@ -196,4 +196,37 @@ test('a note for the next time comes up with what it is about until it is ticked
   expect(await remindersOf(base, about)).toEqual([]);
   await setReminderDone(base, member, note.id, false);
   expect(await remindersOf(base, about)).toHaveLength(1);
+});
+
+test('a past firing is written down in one go: its pieces are fired, and no time of it is made up', async () => {
+  const { base, member } = studio;
+  const made = await savePieces(base, member, tile(studio), [newId(), newId()]);
+  const pieceIds = made.map(({ id }) => id);
+  const firing = {
+    ...{ id: newId(), kilnId: studio.kilnId, kind: 'glaze' as const, cone: '6' as const },
+    ...{
+      atmosphere: 'oxidation' as const,
+      plannedOn: '2026-03-02',
+      startsAt: '00:00',
+      programmeId: null,
+      segments: null,
+    },
+    ...{ programme: '', remarks: 'fired by the evening class' },
+  };
+  const past = { firing, pieceIds, today: '2026-03-09' };
+  await savePastFiring(base, member, past);
+  await savePastFiring(base, member, past);
+  expect(await firingById(base, firing.id)).toMatchObject({
+    ...{ state: 'open', pieces: 2, waiting: 2, plannedOn: '2026-03-02' },
+    ...{ startedAt: null, endedAt: null, openedAt: null },
+  });
+  expect(await base('piece').whereIn('id', pieceIds).pluck('stage')).toEqual(['fired', 'fired']);
+  const before = { ...firing, id: newId(), plannedOn: '2026-03-01' };
+  await base('piece').whereIn('id', pieceIds).update({ stage: 'read', fate: 'refire' });
+  await expect(savePastFiring(base, member, { ...past, firing: before })).rejects.toThrow(
+    /Fired after that day/,
+  );
+  expect(await base('firing').where({ id: before.id })).toEqual([]);
+  const coming = { ...firing, id: newId(), plannedOn: '2026-04-01' };
+  await expect(savePastFiring(base, member, { ...past, firing: coming })).rejects.toThrow(/not come yet/);
 });

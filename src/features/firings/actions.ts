@@ -2,10 +2,14 @@
 import { refresh } from 'next/cache';
 import { action } from '@/auth';
 import { assignOpening as saveHelpers } from '@/records/people';
+import { dayOf } from '@/core/time';
+import { piecesById } from '@/records/pieces';
 import { db, Refusal } from '@/records/platform';
 import {
   loadPieces,
   saveFiring,
+  savePastFiring,
+  waitingIds,
   unloadPiece,
   advanceFiring,
   fileFiring,
@@ -28,6 +32,7 @@ import {
   loadSchema,
   moveOnShelvesSchema,
   saveFiringSchema,
+  savePastFiringSchema,
   shelfSchema,
   unloadSchema,
   conesSchema,
@@ -44,6 +49,7 @@ import {
   repairedSchema,
 } from './schema';
 import { ControllerError, httpDriver } from '@/kiln-poller';
+import { chosenBy } from './model/byNumber';
 import { endRepair } from '@/records/openings';
 
 /** Plans a firing or changes its plan. */
@@ -52,6 +58,22 @@ export const saveFiringPlan = action(
   saveFiringSchema,
   async (member, { firing, version }) => {
     await saveFiring(db(), member.id, firing, version);
+    refresh();
+    return null;
+  },
+);
+
+/** Writes down a firing that is over. */
+export const logPastFiring = action(
+  'logPastFiring',
+  savePastFiringSchema,
+  async (member, { firing: { numbers, ...firing } }) => {
+    const waiting = await piecesById(db(), await waitingIds(db()));
+    const { ids, missing, wrong } = chosenBy(numbers, waiting);
+    if (wrong.length > 0) throw new Refusal('numbers', `No number: ${wrong.join(', ')}.`);
+    if (missing.length > 0)
+      throw new Refusal('numbers', `Not waiting for a kiln: ${missing.join(', ')}. Write them down first.`);
+    await savePastFiring(db(), member.id, { firing, pieceIds: ids, today: dayOf(new Date()) });
     refresh();
     return null;
   },

@@ -1,6 +1,7 @@
 export { openKiln, saveFiringPlan } from './actions';
 export { CoolingWords } from './ui/CoolingWords';
 export { FiringForm, firstPlan } from './ui/FiringForm';
+export { PastFiringForm } from './ui/PastFiringForm';
 export { FiringTable } from './ui/FiringTable';
 export { type ChartLog, LogChart } from './ui/LogChart';
 export { WitnessPack } from './ui/WitnessPack';

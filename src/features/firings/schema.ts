@@ -24,6 +24,12 @@ export const firingSchema = z.object({
   remarks: z.string().trim().max(4000, 'At most 4000 characters.'),
 });
 
+/** A firing that is over, with the numbers of what was in it: "12-40, 55". */
+export const pastFiringSchema = firingSchema.extend({
+  numbers: z.string().trim().max(2000, 'At most 2000 characters.'),
+});
+
+export const savePastFiringSchema = z.object({ firing: pastFiringSchema });
 export const saveFiringSchema = z.object({ firing: firingSchema, version: z.int().nullable() });
 
 const spot = z.int('Whole millimetres.').min(0).max(4000);

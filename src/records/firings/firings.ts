@@ -260,21 +260,22 @@ const STAMPS: Readonly<Record<FiringState, string | null>> = {
 
 /**
  * Moves a firing on to its next state, or further, and stamps the time of each step it passes. Opening it
- * makes its pieces fired. A repeated call for a state that is reached already does nothing.
+ * makes its pieces fired; null for times that nobody noted. A repeated call for a state that is reached already does nothing.
  */
 export async function advanceFiring(
   base: Db,
   memberId: string,
   firingId: string,
   to: FiringState,
-  facts: { at?: Date; achievedCone?: number | null } = {},
+  facts: { at?: Date | null; achievedCone?: number | null } = {},
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     const { state, version } = await lockWhile(trx, firingId, FIRING_STATES);
     const [now, goal] = [FIRING_STATES.indexOf(state), FIRING_STATES.indexOf(to)];
     if (goal > now) {
-      const at = facts.at ?? new Date();
-      const stamps = FIRING_STATES.slice(now + 1, goal + 1).map((passed) => [STAMPS[passed]!, at] as const);
+      const at = facts.at === undefined ? new Date() : facts.at;
+      const passed = at === null ? [] : FIRING_STATES.slice(now + 1, goal + 1);
+      const stamps = passed.map((state) => [STAMPS[state]!, at] as const);
       await trx('firing')
         .where({ id: firingId })
         .update({ state: to, version: version + 1, ...Object.fromEntries(stamps) });

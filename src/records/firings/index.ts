@@ -58,3 +58,4 @@ export { outcomeOf, type FiringOutcome } from './outcome';
 export { listProgrammes, type Programme, type ProgrammeDraft, saveProgramme } from './programmes';
 export { type Booked, type Proposal, type Queue, queueOf } from './queue';
 export { conesOf, rateOf, rereadCones, saveCones, type ShelfCone } from './witness';
+export { savePastFiring } from './past';

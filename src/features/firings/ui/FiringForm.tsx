@@ -12,14 +12,14 @@ import { firingSchema } from '../schema';
 
 type Plan = z.infer<typeof firingSchema>;
 /** A plan as it stands in its form: what nobody said yet is null. */
-type Values = Omit<Plan, 'kind' | 'cone' | 'atmosphere'> & {
+export type FirstPlan = Omit<Plan, 'kind' | 'cone' | 'atmosphere'> & {
   readonly [K in 'kind' | 'cone' | 'atmosphere']: Plan[K] | null;
 };
 
 interface Props {
   readonly kilns: readonly Kiln[];
   readonly programmes: readonly Programme[];
-  readonly values: Values;
+  readonly values: FirstPlan;
   readonly version: number | null;
   readonly onSaved: (id: string) => void;
 }
@@ -30,7 +30,7 @@ interface Props {
  *
  * @param firings those of the kiln, newest first
  */
-export function firstPlan(kiln: Kiln, firings: readonly Firing[]): Values {
+export function firstPlan(kiln: Kiln, firings: readonly Firing[]): FirstPlan {
   const last = firings.find(({ kind }) => kind === 'glaze') ?? firings[0];
   return {
     id: ulid(),
@@ -49,7 +49,7 @@ export function firstPlan(kiln: Kiln, firings: readonly Firing[]): Values {
 
 /** Kiln, kind, cone, atmosphere, day and programme of a firing. */
 export function FiringForm({ kilns, programmes, values, version, onSaved }: Props) {
-  const form = useSavedForm<Values, Plan, null>({
+  const form = useSavedForm<FirstPlan, Plan, null>({
     schema: firingSchema,
     values,
     draft: { key: `jiten.firing.${version === null ? `new.${values.kilnId}` : `${values.id}.${version}`}` },

@@ -91,8 +91,9 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
 const SHORTEST_MS = 10 * 60_000;
 
 /** Whether a firing was written down after it had been: it has no log, and no length worth saying. */
-function isFromMemory({ startedAt, endedAt }: Firing, log: FiringLog): boolean {
-  if (!startedAt || !endedAt || log.last) return false;
+function isFromMemory({ state, startedAt, endedAt }: Firing, log: FiringLog): boolean {
+  if (log.last || state === 'loading' || state === 'firing') return false;
+  if (!startedAt || !endedAt) return true;
   return new Date(endedAt).getTime() - new Date(startedAt).getTime() < SHORTEST_MS;
 }
 

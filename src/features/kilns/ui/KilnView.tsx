@@ -12,7 +12,7 @@ import { shortDay } from '@/core/time';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
-import { FiringForm, firstPlan, FiringTable } from '@/features/firings';
+import { FiringForm, firstPlan, FiringTable, PastFiringForm } from '@/features/firings';
 import { KilnForm } from './KilnForm';
 import { setPartEnded } from '../actions';
 import { DriftChart } from './DriftChart';
@@ -45,7 +45,7 @@ export function KilnView({
   mayMend,
 }: Props) {
   const router = useRouter();
-  const [open, setOpen] = useState<'plan' | 'kiln' | null>(null);
+  const [open, setOpen] = useState<'plan' | 'past' | 'kiln' | null>(null);
   const toggle = (what: typeof open) => setOpen(open === what ? null : what);
   const live = firings.filter(({ state }) => state === 'firing' || state === 'cooling' || state === 'open');
   const marks = useMemo(
@@ -67,6 +67,7 @@ export function KilnView({
         </p>
         <Acts>
           {mayMend && <Button onClick={() => toggle('kiln')}>Edit kiln</Button>}
+          {mayPlan && <Button onClick={() => toggle('past')}>A past firing</Button>}
           {mayPlan && (
             <Button variant="contained" onClick={() => toggle('plan')}>
               Plan a firing
@@ -82,6 +83,12 @@ export function KilnView({
           version={null}
           values={firstPlan(kiln, firings)}
           onSaved={(id) => router.push(`/firings/${id}`)}
+        />
+      )}
+      {open === 'past' && (
+        <PastFiringForm
+          kilnId={kiln.id}
+          onSaved={({ id, numbers }) => router.push(`/firings/${id}${numbers ? '/opening' : ''}`)}
         />
       )}
       <TwoColumns

@@ -4,6 +4,9 @@ import { orderWords } from '@/ui/orderWords';
 import { DueWords } from './OrdersView';
 import css from './orders.module.css';
 
+/** More are one tap away. */
+const SHOWN = 5;
+
 interface Props {
   readonly orders: readonly Order[];
   /** "YYYY-MM-DD". */
@@ -17,7 +20,7 @@ export function OrderLines({ orders, today }: Props) {
     <section aria-label="Orders" className={css.lines}>
       <h2>Orders</h2>
       <ul>
-        {orders.map((order) => (
+        {orders.slice(0, SHOWN).map((order) => (
           <li key={order.id} className={css.line}>
             <Link href={`/orders/${order.id}`}>{order.name}</Link>
             <span>{orderWords(order)}</span>
@@ -25,6 +28,7 @@ export function OrderLines({ orders, today }: Props) {
           </li>
         ))}
       </ul>
+      {orders.length > SHOWN && <Link href="/orders">All {orders.length} orders</Link>}
     </section>
   );
 }
