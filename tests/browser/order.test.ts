@@ -188,7 +188,7 @@ test('a note for the next time comes up where the glaze is chosen, and is ticked
   await page.getByRole('option', { name: 'Guard Green' }).click();
   await expect(next).toContainText(`Guard Green: ${words}`);
   await next.getByRole('checkbox', { name: new RegExp(words) }).click();
-  await expect(next).toBeHidden();
+  await expect(next.getByText(words)).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(next).toContainText(words);
 });

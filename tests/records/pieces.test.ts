@@ -257,9 +257,27 @@ test('a piece can be taken out of a load again, and is in one firing at a time',
 });
 
 test('the list filters by what is on a piece and counts all of them', async () => {
-  const { base, glazes } = studio;
+  const { base, member, glazes } = studio;
   const waxed = await listPieces(base, { glazeId: glazes['Foot wax'] });
   expect(waxed.total).toBe(1);
+  // By what it was in, how its clay was treated, and the day it was made.
+  const firingId = await emptyFiring(studio);
+  const [combed] = await savePieces(
+    base,
+    member,
+    { ...tile(studio), texture: { outside: ['combed'] } },
+    [newId()],
+    {
+      madeAt: new Date('2026-03-04T12:00:00Z'),
+    },
+  );
+  await loadPieces(base, member, firingId, [{ pieceId: combed!.id, shelf: 1 }]);
+  const found = async (filter: Parameters<typeof listPieces>[1]) =>
+    (await listPieces(base, filter)).rows.map(({ id }) => id);
+  expect(await found({ firingId })).toEqual([combed!.id]);
+  expect(await found({ texture: 'combed' })).toEqual([combed!.id]);
+  expect(await found({ madeFrom: '2026-03-04', madeTo: '2026-03-04' })).toEqual([combed!.id]);
+  expect(await found({ madeTo: '2026-03-03' })).toEqual([]);
   const page = await listPieces(base, { limit: 2, sort: 'number', order: 'asc' });
   expect(page.rows.map((piece) => piece.number)).toEqual([1, 2]);
   expect(page.total).toBeGreaterThan(20);

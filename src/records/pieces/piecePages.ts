@@ -1,7 +1,17 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow } from '@/records/platform/tables';
 import { coreCoats, zonesOf, type Stack, type WrittenArea } from '@/core/coats';
-import type { AgainOutcome, DefectId, Form, Side, Fate, Profile, TextureBySide } from '@/core/vocabulary';
+import { studioTime } from '@/core/time';
+import type {
+  AgainOutcome,
+  DefectId,
+  Form,
+  Side,
+  Fate,
+  Profile,
+  TextureBySide,
+  Texture,
+} from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
 import { NotFound } from '@/records/platform/errors';
@@ -65,6 +75,16 @@ export interface PieceFilter {
   readonly groupId?: string;
   /** Of an order. */
   readonly orderId?: string;
+  /** Of a round's cells. */
+  readonly roundId?: string;
+  /** Loaded into a firing. */
+  readonly firingId?: string;
+  /** Done to the clay on some side. */
+  readonly texture?: Texture;
+  /** Made on this day or later, "YYYY-MM-DD" in the studio's time. */
+  readonly madeFrom?: string;
+  /** Made on this day or before. */
+  readonly madeTo?: string;
   readonly ids?: readonly string[];
   readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
   readonly order?: 'asc' | 'desc';
@@ -105,6 +125,17 @@ function filtered(base: Db, filter: PieceFilter) {
       'p.id',
       base('coat').where({ glaze_id: filter.glazeId, ended_at: null }).select('piece_id'),
     );
+  if (filter.roundId)
+    void query.whereIn(
+      'p.round_cell_id',
+      base('round_cell').where({ round_id: filter.roundId }).select('id'),
+    );
+  if (filter.firingId)
+    void query.whereIn('p.id', base('firing_piece').where({ firing_id: filter.firingId }).select('piece_id'));
+  if (filter.texture) void query.whereRaw("json_search(p.texture, 'one', ?) is not null", [filter.texture]);
+  if (filter.madeFrom) void query.where('p.made_at', '>=', studioTime(filter.madeFrom).toJSDate());
+  if (filter.madeTo)
+    void query.where('p.made_at', '<', studioTime(filter.madeTo).plus({ days: 1 }).toJSDate());
   const digits = filter.text?.match(/\d+/)?.[0];
   if (digits) void query.where('p.number', Number(digits));
   else if (filter.text) void query.whereILike('b.name', `%${filter.text.replace(/[\\%_]/g, '\\$&')}%`);

@@ -31,6 +31,16 @@ const TOURS: readonly Tour[] = [
     ],
   },
   {
+    path: '/orders',
+    title: 'Orders',
+    steps: [
+      'An order says what is wanted, how many and until when.',
+      'Its pieces are written on a sheet for it, or given to it from the list of pieces: tick them and choose the order.',
+      'Good are those kept, of first quality or given over; seconds, discarded, broken and missing ones are lost.',
+      'What is still to make is told here, on Today, in the queue, and at the opening beside each piece.',
+    ],
+  },
+  {
     path: '/pieces',
     title: 'Pieces',
     steps: [

@@ -32,7 +32,7 @@ export default async function Page() {
       steps={steps}
       rises={<Rises />}
       requests={requests}
-      orders={<OrderLines orders={orders} today={dayOf(now)} />}
+      orders={<OrderLines orders={orders} today={dayOf(now)} most={5} />}
       now={now}
       member={member}
     />

@@ -9,12 +9,22 @@ test('the address of the list is read whole', () => {
       fate: 'refire',
       body: ID,
       glaze: ID,
+      for: ID,
+      round: ID,
+      firing: ID,
+      texture: 'carved',
+      from: '2026-03-01',
+      to: '2026-03-31',
       sort: 'form',
       order: 'asc',
       page: '3',
     }),
   ).toEqual({
-    filter: { stage: 'glazed', fate: 'refire', bodyId: ID, glazeId: ID, sort: 'form', order: 'asc' },
+    filter: {
+      ...{ stage: 'glazed', fate: 'refire', bodyId: ID, glazeId: ID, sort: 'form', order: 'asc' },
+      ...{ orderId: ID, roundId: ID, firingId: ID, texture: 'carved' },
+      ...{ madeFrom: '2026-03-01', madeTo: '2026-03-31' },
+    },
     page: 3,
   });
 });
@@ -28,6 +38,8 @@ test('what is not understood is left out, and never reaches the database', () =>
       sort: 'p.number; drop',
       order: 'up',
       page: '-7',
+      from: '2026-13-01',
+      texture: 'fur',
     }),
   ).toEqual({
     filter: { sort: 'number', order: 'desc' },

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { PieceFilter } from '@/records/pieces';
-import { FATES } from '@/core/vocabulary';
+import { FATES, TEXTURES } from '@/core/vocabulary';
 import { idSchema } from '@/features/shared/schema';
 
 export const PAGE_SIZE = 50;
@@ -13,6 +13,11 @@ const querySchema = z.object({
   glaze: idSchema.optional().catch(undefined),
   group: idSchema.optional().catch(undefined),
   for: idSchema.optional().catch(undefined),
+  round: idSchema.optional().catch(undefined),
+  firing: idSchema.optional().catch(undefined),
+  texture: z.enum(TEXTURES).optional().catch(undefined),
+  from: z.iso.date().optional().catch(undefined),
+  to: z.iso.date().optional().catch(undefined),
   sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
   order: z.enum(['asc', 'desc']).default('desc').catch('desc'),
   page: z.coerce.number().int().min(0).max(100_000).default(0).catch(0),
@@ -20,7 +25,8 @@ const querySchema = z.object({
 
 /** Reads the address of the piece list. */
 export function readQuery(params: unknown): { filter: PieceFilter; page: number } {
-  const { body, glaze, group, page, stage, fate, sort, order, for: orderId } = querySchema.parse(params);
+  const { body, glaze, group, page, stage, fate, sort, order, ...more } = querySchema.parse(params);
+  const { for: orderId, round, firing, texture, from, to } = more;
   const filter: PieceFilter = {
     sort,
     order,
@@ -30,6 +36,11 @@ export function readQuery(params: unknown): { filter: PieceFilter; page: number 
     ...(glaze && { glazeId: glaze }),
     ...(group && { groupId: group }),
     ...(orderId && { orderId }),
+    ...(round && { roundId: round }),
+    ...(firing && { firingId: firing }),
+    ...(texture && { texture }),
+    ...(from && { madeFrom: from }),
+    ...(to && { madeTo: to }),
   };
   return { filter, page };
 }

@@ -2,32 +2,28 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { FATES, PIECE_STAGES } from '@/core/vocabulary';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
-import { Acts, DataTable, PageHeader, SelectField, type OptionWords, type TableRowData } from '@/ui/kit';
+import { Acts, DataTable, PageHeader, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Silhouette } from '@/ui/silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
 import { useChosen } from '@/ui/useChosen';
 import type { Maker } from '../model/makers';
+import { FILTERS, PieceFilters, type FilterChoices } from './PieceFilters';
 import { SeveralPieces } from './SeveralPieces';
 import css from './pieces.module.css';
 
-interface Props {
+interface Props extends FilterChoices {
   readonly rows: readonly ListedPiece[];
   readonly total: number;
   readonly page: number;
   readonly pageSize: number;
   readonly sort: { readonly field: string; readonly order: 'asc' | 'desc' };
-  readonly bodies: readonly { readonly id: string; readonly name: string }[];
-  readonly glazes: readonly { readonly id: string; readonly name: string }[];
   /** Who may have made a piece; empty for who may not say so. */
   readonly makers: readonly Maker[];
-  /** Open orders, to which pieces may be given. */
-  readonly orders: readonly { readonly id: string; readonly name: string }[];
   readonly memberId: string;
   /** Whether the member may write on everybody's pieces. */
   readonly mayTeach: boolean;
@@ -82,7 +78,7 @@ function rowOf(piece: ListedPiece): Omit<TableRowData, 'tick'> {
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable(props: Props) {
-  const { rows, total, page, pageSize, sort, bodies, glazes, makers, orders, memberId, mayTeach } = props;
+  const { rows, total, page, pageSize, sort, makers, orders, memberId, mayTeach } = props;
   const { params, change } = useAddress();
   // What was chosen on another page, or under another filter, stays chosen as it was last seen.
   const [seen, setSeen] = useState<ReadonlyMap<string, ListedPiece>>(new Map());
@@ -91,17 +87,6 @@ export function PieceTable(props: Props) {
   const pieces = [...chosen].flatMap((id) => now.get(id) ?? []);
   const go = (changes: Readonly<Record<string, string | null>>) =>
     change((next) => setAll(next, { page: null, ...changes }));
-  const filter = (key: string, label: string, options: OptionWords<string>) => (
-    <SelectField
-      label={label}
-      value={params.get(key) ?? ''}
-      onChange={(value) => go({ [key]: value })}
-      options={[['', 'any'], ...options]}
-      className={css.filter}
-    />
-  );
-  const plain = (names: readonly string[]) => names.map((name) => [name, name] as const);
-  const byId = (list: Props['bodies']) => list.map(({ id, name }) => [id, name] as const);
   return (
     <>
       <PageHeader first={rows[0]?.label ?? 'Pieces'} last={rows.at(-1)?.label}>
@@ -120,13 +105,7 @@ export function PieceTable(props: Props) {
           </LinkButton>
         </Acts>
       </PageHeader>
-      <div className={css.filters}>
-        {filter('stage', 'Stage', plain(PIECE_STAGES))}
-        {filter('fate', 'Fate', plain(FATES))}
-        {filter('body', 'Clay', byId(bodies))}
-        {filter('glaze', 'Glaze on it', byId(glazes))}
-        {orders.length > 0 && filter('for', 'Order', byId(orders))}
-      </div>
+      <PieceFilters {...props} />
       <SeveralPieces
         pieces={pieces}
         makers={makers}
@@ -150,7 +129,7 @@ export function PieceTable(props: Props) {
           },
         }))}
         empty={
-          ['stage', 'fate', 'body', 'glaze', 'for'].some((key) => params.get(key))
+          FILTERS.some((key) => params.get(key))
             ? 'No piece matches. Clear a filter, or log a new piece.'
             : 'No piece yet. Log the first one.'
         }

@@ -1,5 +1,7 @@
 import { requireMember } from '@/auth';
-import { hasRole, makersFor } from '@/records/people';
+import { listFirings } from '@/records/firings';
+import { listRounds } from '@/records/rounds';
+import { groupsSeenBy, hasRole, makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
 import { listOrders, listPieces } from '@/records/pieces';
@@ -11,12 +13,15 @@ export const metadata = { title: 'Pieces' };
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const member = await requireMember('/pieces');
   const { filter, page } = readQuery(await searchParams);
-  const [{ rows, total }, bodies, glazes, makers, orders] = await Promise.all([
+  const [{ rows, total }, bodies, glazes, makers, orders, rounds, firings, groups] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
     listBodies(db()),
     listGlazes(db()),
     makersFor(db(), member),
     listOrders(db(), { isOpen: true }),
+    listRounds(db()),
+    listFirings(db(), { limit: 60 }),
+    groupsSeenBy(db(), member),
   ]);
   const named = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }));
   return (
@@ -30,6 +35,9 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       glazes={named(glazes)}
       makers={makers}
       orders={named(orders)}
+      rounds={named(rounds)}
+      firings={firings.map(({ id, kilnName, number }) => ({ id, name: `${kilnName} ${number}` }))}
+      groups={named(groups)}
       memberId={member.id}
       mayTeach={hasRole(member.role, 'teacher')}
     />
