@@ -33,6 +33,7 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
   const name = `Waiting room ${Date.now()}`;
   await page.goto('/orders');
   await page.waitForLoadState('networkidle');
+  await page.getByRole('button', { name: 'Add an order' }).click();
   const form = page.getByRole('form', { name: 'New order' });
   await form.getByRole('button', { name: 'Add order' }).click();
   await expect(form).toContainText('Type a name.');

@@ -65,6 +65,8 @@ const MAIN_PAGES = [
   '/wall',
   '/pieces',
   '/pieces/new',
+  '/orders',
+  '/pieces/sheet',
   '/kilns',
   '/clinic',
   '/glazes?add=1',

@@ -13,8 +13,13 @@ const blank = (): Typed => ({
   ...{ id: ulid(), name: '', wanted: '', count: null, dueOn: '', price: '', note: '' },
 });
 
+interface Props {
+  readonly order: Order | null;
+  readonly onSaved: () => void;
+}
+
 /** An order as it is written down: what is wanted, how many, until when, and for what price. */
-export function OrderCard({ order }: { readonly order: Order | null }) {
+export function OrderCard({ order, onSaved }: Props) {
   const form = useSavedForm<Typed, Saved, null, Order>({
     schema: orderFormSchema,
     values: order ? typedOf(order) : blank(),
@@ -25,6 +30,7 @@ export function OrderCard({ order }: { readonly order: Order | null }) {
       saveOrderCard({ order: { ...typed, dueOn: dueOn || null }, version }),
     onSaved: () => {
       if (!order) form.form.reset(blank());
+      onSaved();
     },
   });
   const { control, theirs } = form;

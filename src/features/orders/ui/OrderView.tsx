@@ -1,6 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
 import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece, Order } from '@/records/pieces';
 import { Acts, FormErrors, PageHeader, TwoColumns } from '@/ui/kit';
@@ -26,6 +27,7 @@ interface Props {
 /** One order: how it stands, its pieces, and the way to those that are still to be made. */
 export function OrderView({ order, pieces, total, mayChange, today }: Props) {
   const { run, isBusy, errors } = useMutation();
+  const [isChanging, setIsChanging] = useState(false);
   const isEnded = order.endedAt !== null;
   const { toMake } = order.stand;
   return (
@@ -35,6 +37,11 @@ export function OrderView({ order, pieces, total, mayChange, today }: Props) {
         {isEnded && <span className="quiet">ended</span>}
         <DueWords {...{ order, today }} />
         <Acts>
+          {mayChange && (
+            <Button onClick={() => setIsChanging(!isChanging)}>
+              {isChanging ? 'Close' : 'Change the order'}
+            </Button>
+          )}
           {mayChange && (
             <Button
               disabled={isBusy}
@@ -51,7 +58,12 @@ export function OrderView({ order, pieces, total, mayChange, today }: Props) {
         </Acts>
       </PageHeader>
       <FormErrors errors={errors} />
-      <TwoColumns at="right" aside={mayChange && <OrderCard key={order.version} order={order} />}>
+      <TwoColumns
+        at="right"
+        aside={
+          isChanging && <OrderCard key={order.version} order={order} onSaved={() => setIsChanging(false)} />
+        }
+      >
         <p className={css.stand}>
           <b>{orderWords(order)}</b>
           <OrderMarks {...order} />

@@ -1,7 +1,10 @@
+'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
 import { shortDay } from '@/core/time';
 import type { Order } from '@/records/pieces';
-import { PageHeader, TwoColumns } from '@/ui/kit';
+import { Acts, PageHeader, TwoColumns } from '@/ui/kit';
 import { orderWords } from '@/ui/orderWords';
 import { OrderCard } from './OrderCard';
 import { OrderMarks } from './OrderMarks';
@@ -16,6 +19,7 @@ interface Props {
 
 /** What was ordered, and how far each order is: the first to be due stands first. */
 export function OrdersView({ orders, mayChange, today }: Props) {
+  const [isAdding, setIsAdding] = useState(false);
   const open = orders.filter(({ endedAt }) => endedAt === null);
   const ended = orders.filter(({ endedAt }) => endedAt !== null);
   return (
@@ -25,8 +29,18 @@ export function OrdersView({ orders, mayChange, today }: Props) {
         <span className="quiet">
           <span className="figures">{open.length}</span> open
         </span>
+        {mayChange && (
+          <Acts>
+            <Button variant={isAdding ? 'outlined' : 'contained'} onClick={() => setIsAdding(!isAdding)}>
+              {isAdding ? 'Close' : 'Add an order'}
+            </Button>
+          </Acts>
+        )}
       </PageHeader>
-      <TwoColumns at="right" aside={mayChange && <OrderCard order={null} />}>
+      <TwoColumns
+        at="right"
+        aside={isAdding && <OrderCard order={null} onSaved={() => setIsAdding(false)} />}
+      >
         {open.length === 0 && (
           <p>
             {mayChange
