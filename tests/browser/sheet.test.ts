@@ -86,6 +86,7 @@ test('27 tumblers of as many combinations are logged by the keyboard, and loaded
 test('a pattern named on a piece glazes a row; what is wrong is told at its cell, and nothing is lost or doubled', async ({
   page,
 }) => {
+  page.setDefaultTimeout(20_000);
   await signIn(page);
   await page.goto('/pieces/SW-0100');
   await page.getByRole('button', { name: 'Name this way of glazing' }).click();
@@ -138,6 +139,7 @@ test('a pattern named on a piece glazes a row; what is wrong is told at its cell
 
   // A pattern that is no longer used is taken out of the list, and can be put back.
   await page.goto('/pieces/sheet');
+  await page.waitForLoadState('networkidle');
   const own = page.getByRole('group').filter({ hasText: 'own patterns' });
   await own.getByText('own patterns').click();
   await own.getByRole('button', { name: `Remove ${name}` }).click();
