@@ -53,8 +53,11 @@ export interface PieceDraft {
 /** Taps that can be taken back one by one. */
 const MOST_PAST = 40;
 
+/** What of a piece its draft begins with. */
+type Unread = Pick<OpeningPiece, 'fate' | 'state' | 'reasons'>;
+
 /** A piece that nothing was tapped of yet. */
-export function blankDraft(piece: Pick<OpeningPiece, 'fate' | 'state'>): PieceDraft {
+export function blankDraft(piece: Unread): PieceDraft {
   return { answers: blankAnswers(piece), sentAs: null, before: null, past: [] };
 }
 
@@ -92,8 +95,12 @@ function standingAfter({ answers, sentAs, before }: PieceDraft): Standing | null
 }
 
 /** Starts from the live readings of a piece: only zones that are touched are written again. */
-export function blankAnswers(piece: Pick<OpeningPiece, 'fate' | 'state'>): Answers {
-  return { fate: piece.fate, state: piece.state === 'loaded' ? 'read' : piece.state, zones: {} };
+export function blankAnswers({ fate, state, reasons = [] }: Unread): Answers {
+  const outcomes = reasons.flatMap(({ reason, outcome }) => (outcome ? [[reason, outcome] as const] : []));
+  return {
+    ...{ fate, state: state === 'loaded' ? 'read' : state, zones: {} },
+    ...(outcomes.length > 0 && { outcomes: Object.fromEntries(outcomes) }),
+  };
 }
 
 /** The reading of a zone as it stands: what was tapped, else the live one, else blank. */
@@ -145,28 +152,17 @@ export function isPlain(answers: Answers, { zones }: Pick<OpeningPiece, 'zones'>
   );
 }
 
-/** What firing again did about each reason: as tapped, else as the server has it. */
-export function outcomesOf(
-  answers: Answers,
-  reasons: readonly CameBack[],
-): Readonly<Record<string, AgainOutcome>> {
-  return (
-    answers.outcomes ??
-    Object.fromEntries(reasons.flatMap(({ reason, outcome }) => (outcome ? [[reason, outcome]] : [])))
-  );
-}
-
 /**
  * Says what firing again did about one reason, or takes it back when it is said again. Of a defect it is the reading as
  * well: it is written where it had been, as bad as is said.
  */
 export function sayOutcome(
   answers: Answers,
-  { zones, reasons = [] }: Pick<OpeningPiece, 'zones' | 'reasons'>,
+  { zones }: Pick<OpeningPiece, 'zones'>,
   { reason, was }: CameBack,
   outcome: AgainOutcome,
 ): Answers {
-  const { [reason]: before, ...others } = outcomesOf(answers, reasons);
+  const { [reason]: before, ...others } = answers.outcomes ?? {};
   const isTakenBack = before === outcome;
   const over = zones.flatMap((zone) => {
     const there = was.filter((fault) => isOver(fault, zone));

@@ -13,11 +13,13 @@ import {
   tapDefectOn,
   readingToSend,
   blankDraft,
+  sayOutcome,
   type Answers,
   wholeOf,
   withReadings,
   type PieceDraft,
 } from './draft';
+import { AGAIN_OUTCOMES, type AgainOutcome } from '@/core/vocabulary';
 import { pieceReadingSchema } from '@/features/shared/readingSchema';
 
 const id = (letter: string) => letter.repeat(26);
@@ -230,4 +232,27 @@ test.each([
   const errors = pieceReadingSchema.safeParse({ ...sent, readings: [{ ...sent.readings[0], ...wrong }] })
     .error?.issues;
   expect(errors?.map((issue) => issue.path.join('.'))).toEqual([field]);
+});
+
+test('what firing again did is written where the defect had been, and no longer holds once the defect is tapped', () => {
+  const was = [{ area: null, side: 'outside', from: 0, to: 0.5, severity: 2, place: 'thick' }] as const;
+  const pitting = { reason: 'pitting', outcome: null, was };
+  const severity = (answers: Answers) => readingOf(answers, blank).defects[0]?.severity;
+  const said = (outcome: AgainOutcome) =>
+    sayOutcome(blankAnswers(piece), { zones: [blank] }, pitting, outcome);
+  expect(AGAIN_OUTCOMES.map((outcome) => severity(said(outcome)))).toEqual([undefined, 1, 2, 3]);
+  expect(readingToSend(piece, id('F'), said('worse')).outcomes).toEqual({ pitting: 'worse' });
+  expect(readingOf(said('same'), blank).defects).toEqual([
+    { defect: 'pitting', severity: 2, place: 'thick' },
+  ]);
+  // Words have no place: nothing is read by them.
+  const thin = { reason: 'thin', outcome: null, was: [] };
+  const both = sayOutcome(said('gone'), { zones: [blank] }, thin, 'better');
+  expect(both).toMatchObject({ outcomes: { pitting: 'gone', thin: 'better' } });
+  expect(tapDefectOn(both, [blank], 'pitting').outcomes).toEqual({ thin: 'better' });
+  expect(tapDefectOn(both, [blank], 'crazing').outcomes).toEqual(both.outcomes);
+  // Said once more it is taken back, also what the server has from before.
+  expect(sayOutcome(both, { zones: [blank] }, thin, 'better').outcomes).toEqual({ pitting: 'gone' });
+  const known = { ...piece, reasons: [{ ...pitting, outcome: 'gone' }] } as OpeningPiece;
+  expect(tapDefectOn(blankAnswers(known), [blank], 'pitting').outcomes).toEqual({});
 });

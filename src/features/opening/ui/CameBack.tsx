@@ -2,7 +2,7 @@
 import { AGAIN_OUTCOMES, reasonName } from '@/core/vocabulary';
 import type { OpeningPiece } from '@/records/openings';
 import { orderWords } from '@/ui/orderWords';
-import { outcomesOf, sayOutcome, type Answers } from '../model/draft';
+import { sayOutcome, type Answers } from '../model/draft';
 import css from './opening.module.css';
 import { WordRow } from './WordRow';
 
@@ -15,7 +15,6 @@ interface Props {
 /** What was known of a piece before the kiln was opened: what its maker expects, its order, and why it is back. */
 export function CameBack({ piece, said, onSay }: Props) {
   const { reasons = [], expectation, order } = piece;
-  const outcomes = outcomesOf(said, reasons);
   return (
     <>
       {(expectation || order) && (
@@ -40,7 +39,7 @@ export function CameBack({ piece, said, onSay }: Props) {
           <WordRow
             label={`What became of ${reasonName(one.reason)}`}
             options={AGAIN_OUTCOMES}
-            value={outcomes[one.reason] ?? null}
+            value={said.outcomes?.[one.reason] ?? null}
             onPick={(outcome) => onSay((before) => sayOutcome(before, piece, one, outcome))}
           />
         </div>
