@@ -90,7 +90,10 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
     await expect(page.getByText(`For ${name}`)).toContainText('8 to decide');
     if (label === labels[0]) await expect(page.getByText('Expected: runs')).toBeVisible();
     const why = ['thin', 'own words'][i];
-    if (i === 2) await page.getByRole('button', { name: /pits/ }).first().click();
+    if (i === 2) {
+      await page.getByRole('button', { name: 'more', exact: true }).click();
+      await page.getByRole('button', { name: 'warped', exact: true }).click();
+    }
     if (i < 3) back.push(label);
     await end(page, i < 3 ? 'refire' : 'first', why);
   }
@@ -107,20 +110,20 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
     const [reason, outcome, fate] = [
       ['thin', 'gone', 'first'],
       ['thumb mark at the foot', 'same', 'discard'],
-      ['pitting', 'worse', 'second'],
+      ['warping', 'worse', 'second'],
     ][back.indexOf(label)]!;
     const became = page.getByRole('group', { name: `What became of ${reason}` });
     await became.getByRole('button', { name: outcome! }).click();
     await expect(became.getByRole('button', { name: outcome!, pressed: true })).toBeVisible();
-    if (reason === 'pitting')
-      await expect(page.getByRole('button', { name: /pits/ }).first()).toContainText('spoils it');
+    if (reason === 'warping')
+      await expect(page.getByRole('button', { name: /warped/ }).first()).toContainText('spoils it');
     await end(page, fate!);
   }
   await sent(page);
   await page.goto(`${again}/summary`);
   const became = page.getByRole('listitem');
   await expect(became.filter({ hasText: 'thin: gone 1 of 1' })).toBeVisible();
-  await expect(became.filter({ hasText: 'pitting: worse 1 of 1' })).toBeVisible();
+  await expect(became.filter({ hasText: 'warping: worse 1 of 1' })).toBeVisible();
   await page.goto(order);
   await expect(page.getByText('6 of 8 good, 2 lost, 2 to make')).toBeVisible();
   await page.goto('/kilns/queue');

@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import type { StudioPattern } from '@/records/pieces';
 import { FormErrors } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
@@ -11,6 +12,8 @@ import css from './sheet.module.css';
 export function OwnPatterns({ patterns }: { readonly patterns: readonly StudioPattern[] }) {
   const { run, isBusy, errors } = useMutation();
   const { offer, bar } = useUndo();
+  // Stays open where the last one is removed and put back.
+  const [isOpen, setIsOpen] = useState(false);
   const remove = async ({ id, name }: StudioPattern) => {
     if ((await run(() => endPattern({ id, isEnded: true }))) === undefined) return;
     offer(`“${name}” removed.`, () => void run(() => endPattern({ id, isEnded: false })));
@@ -18,7 +21,7 @@ export function OwnPatterns({ patterns }: { readonly patterns: readonly StudioPa
   return (
     <>
       {patterns.length > 0 && (
-        <details className={css.own}>
+        <details className={css.own} open={isOpen} onToggle={(event) => setIsOpen(event.currentTarget.open)}>
           <summary>The studio’s own patterns ({patterns.length})</summary>
           <ul>
             {patterns.map((pattern) => (
