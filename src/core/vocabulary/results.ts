@@ -11,7 +11,7 @@ export const FATES = ['keep', 'first', 'second', 'give', 'refire', 'reglaze', 'g
 export type Fate = (typeof FATES)[number];
 
 /** Fates after which a piece goes into a kiln again. */
-export const AGAIN_FATES = ['refire', 'reglaze'] as const satisfies readonly Fate[];
+export const AGAIN_FATES: readonly Fate[] = ['refire', 'reglaze'];
 
 /** Why a piece goes into a kiln again, beside the defects that were read on it. */
 export const AGAIN_REASONS = ['thin', 'patchy', 'too thick', 'dull', 'wrong colour', 'not melted'] as const;

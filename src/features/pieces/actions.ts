@@ -13,6 +13,7 @@ import {
   joinSet,
   leaveSet,
   movePhoto,
+  orderById,
   piecesById,
   removePhoto,
   saveExpectation,
@@ -82,6 +83,7 @@ export const saveSheet = action(
       throw new Refusal('', 'Somebody else is signed in on this device. Sign in as yourself to save them.');
     for (const { makerId } of rows) refuseOthersPieces(member, makerId);
     return inTransaction(db(), async (trx) => {
+      if (orderId) await orderById(trx, orderId);
       const made: { id: string; label: string }[][] = [];
       for (const { ids, draft, makerId } of rows)
         made.push(

@@ -1,7 +1,7 @@
 import { type JoinedRow, type Maybe } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
 import { coneIndex, type Spot } from '@/core/firing';
-import { formShape, type Cone } from '@/core/vocabulary';
+import { AGAIN_FATES, formShape, type Cone } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -182,7 +182,7 @@ export async function loadedIds(base: Db, firingId: string): Promise<string[]> {
 export async function waitingIds(base: Db): Promise<string[]> {
   const rows: { id: string }[] = await base('piece')
     .whereIn('stage', ['made', 'glazed'])
-    .orWhere((again) => void again.where('stage', 'read').whereIn('fate', ['refire', 'reglaze']))
+    .orWhere((again) => void again.where('stage', 'read').whereIn('fate', AGAIN_FATES))
     .orderBy('number')
     .limit(400)
     .select('id');

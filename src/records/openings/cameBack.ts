@@ -106,8 +106,10 @@ async function saidReasons(
     't.fate',
     't.reasons',
   );
-  const isAgain = (fate: string) => AGAIN_FATES.some((one) => one === fate);
   return new Map(
-    rows.map(({ piece_id, fate, reasons }) => [piece_id, isAgain(fate) ? fromJson<string[]>(reasons) : []]),
+    rows.map(({ piece_id, fate, reasons }) => [
+      piece_id,
+      AGAIN_FATES.includes(fate) ? fromJson<string[]>(reasons) : [],
+    ]),
   );
 }

@@ -118,7 +118,7 @@ export async function summaryOf(
     again: await withReasons(
       base,
       firingId,
-      read.filter(({ fate }) => AGAIN_FATES.some((one) => one === fate)),
+      read.filter(({ fate }) => fate && AGAIN_FATES.includes(fate)),
     ),
     outcomes: outcomesOf(read),
   };

@@ -4,7 +4,7 @@ import { listFirings } from '@/records/firings/firings';
 import { listKilns } from '@/records/firings/kilns';
 import { logOf } from '@/records/firings/live';
 import { piecesById } from '@/records/pieces/piecePages';
-import { ROUND_STEPS } from '@/core/vocabulary';
+import { AGAIN_FATES, ROUND_STEPS } from '@/core/vocabulary';
 import { listRounds, type RoundSummary } from './roundPages';
 
 async function count(query: PromiseLike<unknown>): Promise<number> {
@@ -16,7 +16,7 @@ export async function todayIn(base: Db, now: Date) {
   const firings = await listFirings(base, { limit: 40 });
   const live = firings.filter((firing) => firing.state !== 'closed');
   const glazed = base('piece').where({ stage: 'glazed' });
-  const refires = base('piece').whereIn('fate', ['refire', 'reglaze']).whereIn('stage', ['read']);
+  const refires = base('piece').whereIn('fate', AGAIN_FATES).where({ stage: 'read' });
   const unread = base('piece').where({ stage: 'fired' });
   const first = async (query: typeof glazed) =>
     piecesById(

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { WORTH_FIRING } from '@/core/firing';
 import type { Booked, Proposal, Queue } from '@/records/firings';
 import { Acts, FormErrors, PageHeader } from '@/ui/kit';
@@ -26,6 +26,8 @@ function startOn(start: Date): { plannedOn: string; startsAt: string } {
 interface Props extends Queue {
   readonly now: Date;
   readonly mayPlan: boolean;
+  /** What of each order is still missing. */
+  readonly orders: ReactNode;
 }
 
 /** Ready to load for which fire, what is planned, and what to fire next. */
@@ -39,6 +41,7 @@ export function QueueView({
   unsaid,
   now,
   mayPlan,
+  orders,
 }: Props) {
   const router = useRouter();
   const { run, isBusy, errors } = useMutation();
@@ -110,6 +113,7 @@ export function QueueView({
           </p>
         )}
       </section>
+      {orders}
       <Feed mayRenew={mayPlan} />
     </>
   );

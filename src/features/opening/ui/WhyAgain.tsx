@@ -19,19 +19,17 @@ export function useWhyAgain({
 }) {
   const [asked, setAsked] = useState<Fate | null>(null);
   const onFate = (fate: Fate) => {
-    const isAgain = AGAIN_FATES.some((one) => one === fate);
-    if (isAgain && !isPlain(said, piece)) return setAsked(fate);
+    if (AGAIN_FATES.includes(fate) && !isPlain(said, piece)) return setAsked(fate);
     onFinish((before) => ({ ...before, state: 'read', fate, reasons: [] }));
   };
   const question = asked && (
     <WhyAgain
       fate={asked}
       onCancel={() => setAsked(null)}
-      onReason={(reason) =>
-        onFinish((before) => ({
-          ...{ ...before, state: 'read', fate: asked, reasons: reason ? [reason] : [] },
-        }))
-      }
+      onReason={(reason) => {
+        setAsked(null);
+        onFinish((before) => ({ ...before, state: 'read', fate: asked, reasons: reason ? [reason] : [] }));
+      }}
     />
   );
   return { onFate, question };

@@ -44,7 +44,7 @@ export function OrdersView({ orders, mayChange, today }: Props) {
         {open.length === 0 && (
           <p>
             {mayChange
-              ? 'No open order. Write one down with how many are wanted; pieces that belong to it are counted by what came out of the kiln.'
+              ? 'No open order. Write down how many are wanted; its pieces are counted as they come out of the kiln.'
               : 'No open order. A teacher writes them down.'}
           </p>
         )}

@@ -2,6 +2,7 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import type { ReactNode } from 'react';
 import { heldText } from '@/core/units';
 import { NumberField } from '@/ui/kit';
 import { Said } from '@/ui/units';
@@ -20,14 +21,26 @@ interface Props {
   readonly bands: FormChoice['bands'];
   readonly bodyOf: (id: string) => string;
   readonly onRemove: (index: number) => void;
+  /** Notes for the next time about what is chosen. */
+  readonly nextTime: ReactNode;
 }
 
 /** The coats of a piece, what they test, and the button that saves it. */
-export function PieceCoats({ of, glazes, firingNames, isCorrection, bands, bodyOf, onRemove }: Props) {
+export function PieceCoats({
+  of,
+  glazes,
+  firingNames,
+  isCorrection,
+  bands,
+  bodyOf,
+  onRemove,
+  nextTime,
+}: Props) {
   const { draft, change, coats, warnings, nameOf, errorOf, selected, setSelected, twins, setTwins } = of;
   return (
     <section className={css.how} aria-label="Coats and zones">
       <h3>Coats, in order of application</h3>
+      {nextTime}
       <CoatList
         draft={draft}
         glazes={glazes}

@@ -131,7 +131,6 @@ export function PieceEditor({
         )}
       </PageHeader>
       <SaveResult {...state} />
-      <NextTime reminders={remindersFor(reminders, [draft])} isNamed mayWrite />
       {theirs && (
         <ConflictNotice
           rows={differing(draft, theirs, { bodyOf, glazeOf: nameOf, formOf }, units)}
@@ -166,6 +165,7 @@ export function PieceEditor({
           firingNames={firingNames}
           isCorrection={editing !== undefined}
           onRemove={remove}
+          nextTime={<NextTime reminders={remindersFor(reminders, [draft])} isNamed mayWrite />}
         />
       </div>
       {bar}

@@ -137,7 +137,7 @@ export function PieceView({
 
 /** Whether the piece waits for a firing, or is in one. */
 function isComing({ stage, fate }: PiecePage): boolean {
-  return stage === 'read' ? AGAIN_FATES.some((one) => one === fate) : stage !== 'fired';
+  return stage === 'read' ? fate !== null && AGAIN_FATES.includes(fate) : stage !== 'fired';
 }
 
 function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean }) {

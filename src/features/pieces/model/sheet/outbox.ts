@@ -30,12 +30,12 @@ export interface SavedRow {
 }
 
 /** The rows to be sent, in their order; each keeps the ids that it is sent under. */
-export function waitingRows(all: readonly ShownRow[], origin: SheetOrigin): WaitingRow[] {
+export function waitingRows(all: readonly ShownRow[], { series, orderId }: SheetOrigin): WaitingRow[] {
   return all.flatMap(({ row, read: { piece, count, makerId } }) =>
     piece
       ? [
           {
-            ...{ row, draft: piece, makerId, ...origin },
+            ...{ row, draft: piece, makerId, series, orderId },
             ids: [row.id, ...Array.from({ length: count - 1 }, () => ulid())],
           },
         ]

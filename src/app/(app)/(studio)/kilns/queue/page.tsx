@@ -14,9 +14,11 @@ export default async function Page() {
   const now = new Date();
   const [queue, orders] = await Promise.all([queueOf(db(), now), listOrders(db(), { isOpen: true })]);
   return (
-    <>
-      <QueueView {...queue} now={now} mayPlan={hasRole(member.role, 'teacher')} />
-      <OrderLines orders={orders} today={dayOf(now)} />
-    </>
+    <QueueView
+      {...queue}
+      now={now}
+      mayPlan={hasRole(member.role, 'teacher')}
+      orders={<OrderLines orders={orders} today={dayOf(now)} />}
+    />
   );
 }
