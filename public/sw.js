@@ -17,17 +17,22 @@ async function begin() {
 
 self.addEventListener('message', (event) => {
   if (event.data?.claim) event.waitUntil(self.clients.claim());
-  if (event.data?.keep) event.waitUntil(keep(event.data.keep));
+  if (event.data?.keep)
+    event.waitUntil(keep(event.data.keep).then((isKept) => event.ports[0]?.postMessage(isKept)));
 });
 
+/** Whether all of them are kept now. */
 async function keep(addresses) {
+  let isKept = true;
   for (const address of addresses) {
     const isPage = !address.includes('/_next/') && !address.includes('/api/');
     const cache = isPage ? await caches.open(PAGES) : await cacheOf(address);
     if (!isPage && (await cache.match(address))) continue;
     const answer = await fetch(address).catch(() => null);
     if (answer?.ok && !answer.redirected) await cache.put(address, answer);
+    else isKept = false;
   }
+  return isKept;
 }
 
 self.addEventListener('fetch', (event) => {

@@ -13,8 +13,7 @@ test('twelve cups are logged by thumb without a network, and numbered once it is
   const cards = page.getByRole('list', { name: 'Sheet' });
   const field = (name: string) => cards.getByRole('group', { name, exact: true });
   await expect(field('Form')).toBeVisible();
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-  await page.waitForLoadState('networkidle');
+  await expect(page.getByRole('img', { name: /it opens without a network/ })).toBeVisible();
   await context.setOffline(true);
   let taps = 0;
   const tap = async (of: string, name: string) => {

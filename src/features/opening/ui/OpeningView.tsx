@@ -13,7 +13,7 @@ import { useUndo } from '@/ui/Undo';
 import { WitnessPack } from '@/features/firings';
 import { blankDraft, type PieceDraft, type Answers } from '../model/draft';
 import { useOpening } from './useOpening';
-import { cacheAppShell } from '@/ui/appShell';
+import { OpensOffline } from '@/ui/OpensOffline';
 import { OutboxStatus } from './OutboxStatus';
 import css from './opening.module.css';
 import { PieceReader } from './PieceReader';
@@ -54,7 +54,6 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   usePageKey('right', () => go(index + 1));
   useEffect(() => {
     photoWorker();
-    void cacheAppShell();
   }, []);
   const finish = async (of: OpeningPiece, change: (answers: Answers) => Answers) => {
     const draft = await api.finish(of, change);
@@ -173,6 +172,7 @@ function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?
         {firing.kilnName} {firing.number}
       </Link>
       <OutboxStatus waiting={api.waiting} arriving={api.arriving} connection={api.connection} />
+      <OpensOffline />
       {children}
     </div>
   );

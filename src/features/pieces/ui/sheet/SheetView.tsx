@@ -2,8 +2,8 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useEffect, useMemo } from 'react';
-import { cacheAppShell } from '@/ui/appShell';
+import { useMemo } from 'react';
+import { OpensOffline } from '@/ui/OpensOffline';
 import { Acts, FormErrors, PageHeader, SelectField } from '@/ui/kit';
 import { useSaveKey } from '@/ui/useSaveKey';
 import { NextTime } from '@/features/reminders';
@@ -55,9 +55,6 @@ export function SheetView({
   const isPhone = useMediaQuery((theme) => theme.breakpoints.down('md'));
   const glazes = useMemo(() => new Map(book.glazes.map((glaze) => [glaze.id, glaze])), [book]);
   useSaveKey(of.save);
-  useEffect(() => {
-    void cacheAppShell();
-  }, []);
   return (
     <>
       <PageHeader first="Sheet">
@@ -66,6 +63,7 @@ export function SheetView({
           <span className="figures">{of.written}</span> {of.written === 1 ? 'row' : 'rows'},{' '}
           <span className="figures">{of.pieces}</span> {of.pieces === 1 ? 'piece' : 'pieces'}
         </span>
+        <OpensOffline />
         {series.length > 1 && (
           <SelectField
             label="Number"
