@@ -67,6 +67,8 @@ export const RIGHTS = {
   saveNewPieces: tablet(students),
   saveSheet: tablet(students),
   saveMany: within(students, 'pieces'),
+  saveCorrections: within(students, 'pieces'),
+  decidePlan: within(students, 'pieces'),
   saveGlazingPattern: students,
   endPattern: teachers,
   saveOrderCard: teachers,

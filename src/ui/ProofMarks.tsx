@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 /** A tally of twins: one stroke each, a broken stroke for one that disagrees. */
 export function ProofMarks({
   proofs,
@@ -17,8 +18,7 @@ export function ProofMarks({
   const shown = Math.min(proofs, most);
   const differing = proofs - agreeing;
   const broken = differing === 0 ? 0 : Math.max(1, Math.round((differing * shown) / proofs));
-  const text =
-    proofs === 0 ? 'not tried' : `${agreeing} of ${proofs} ${proofs === 1 ? 'piece' : 'pieces'} agree`;
+  const text = proofs === 0 ? 'not tried' : `${agreeing} of ${counted(proofs, 'piece')} agree`;
   return (
     <span style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }} title={text}>
       <svg width={shown * 4.5} height={height} viewBox={`0 0 ${shown * 4.5} 14`} role="img" aria-label={text}>

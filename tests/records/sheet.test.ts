@@ -1,7 +1,10 @@
 import { patternOf } from '@/core/coats';
 import { lookUp } from '@/records/dictionary';
+import { decideForMany, recordPiece } from '@/records/openings';
 import {
   changeMany,
+  correctMany,
+  correctPiece,
   listPatterns,
   piecesById,
   savePattern,
@@ -9,10 +12,23 @@ import {
   setPatternEnded,
 } from '@/records/pieces';
 import { newId, Refusal } from '@/records/platform';
-import { makerChanges, noteChanges, reversed } from '@/features/pieces/model/several';
+import { listGlazes } from '@/records/materials';
+import { draftOf } from '@/features/pieces/model/fromPiece';
+import {
+  coatCorrections,
+  commonPlaces,
+  correctionsBack,
+  makerChanges,
+  noteChanges,
+  planBack,
+  planFor,
+  reversed,
+  setChanges,
+  textureCorrections,
+} from '@/features/pieces/model/several';
 import type { Role } from '@/core/vocabulary';
 import { said, studioOfRoles } from './roles';
-import { dip, tile, type Studio } from './studio';
+import { dip, fired, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -123,4 +139,76 @@ test('several pieces are written on in one act and put back in one, but not over
   await expect(changeMany(base, member, missing)).rejects.toThrow();
   expect((await listed()).map(({ memberId }) => memberId)).toEqual(ids.map(() => other));
   expect(await said('saveMany', 'student', { changes: reversed(given) })).toMatchObject({ ok: false });
+});
+
+test('several pieces get one coat, one texture, one set and one plan, each taken back in one act', async () => {
+  const { base, member, glazes } = studio;
+  const listed = () => piecesById(base, ids);
+  const ids = [newId(), newId(), newId()];
+  await savePieces(base, member, tile(studio), ids);
+  const before = await listed();
+  const [glazeCard] = (await listGlazes(base)).filter(({ id }) => id === glazes.Sleeper);
+  const coat = {
+    glazeId: glazes.Sleeper,
+    method: 'spray',
+    place: commonPlaces(before)[0]!,
+    times: 2,
+  } as const;
+  const coated = coatCorrections(before, coat, [glazeCard!]);
+  // Somebody else corrects one of them meanwhile: it is left, the others get their coat.
+  await correctPiece(base, member, ids[1]!, before[1]!.version, { ...draftOf(before[1]!), note: 'chipped' });
+  expect(await correctMany(base, member, coated)).toEqual([before[1]!.label]);
+  expect((await listed()).map(({ coats }) => coats.length)).toEqual([3, 2, 3]);
+  expect((await listed())[0]!.coats.at(-1)).toMatchObject({ method: 'spray', times: 2, firingId: null });
+  const done = coated.filter(({ id }) => id !== ids[1]);
+  expect(await correctMany(base, member, correctionsBack(before, done))).toEqual([]);
+  expect((await listed()).map(draftOf)).toEqual(
+    before.map(draftOf).map((draft, i) => (i === 1 ? { ...draft, note: 'chipped' } : draft)),
+  );
+
+  // A piece that nobody has described yet stays so.
+  await base('piece').where({ id: ids[2]! }).update({ described: 0 });
+  const now = await listed();
+  const textured = textureCorrections(now, ['combed'], null);
+  expect(await correctMany(base, member, textured)).toEqual([now[2]!.label]);
+  const combed = (await listed()).map(({ texture }) => Object.values(texture).flat().includes('combed'));
+  expect(combed).toEqual([true, true, false]);
+  expect(textureCorrections((await listed()).slice(0, 2), ['combed'], null)).toEqual([]);
+
+  const set = setChanges(await listed(), newId());
+  await changeMany(base, member, set);
+  expect(new Set((await listed()).map(({ setId }) => setId))).toEqual(new Set([set[0]!.set!.to]));
+  await changeMany(base, member, reversed(set));
+  expect((await listed()).map(({ setId }) => setId)).toEqual([null, null, null]);
+});
+
+test('pieces that turned out wrong get one plan; what was not read, or was decided otherwise, is left', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(
+    studio,
+    Array.from({ length: 3 }, () => tile(studio)),
+  );
+  const labels = (await piecesById(base, ids)).map(({ label }) => label);
+  for (const id of ids.slice(0, 2))
+    await recordPiece(base, member, {
+      ...{ pieceId: id, firingId, state: 'read', fate: id === ids[0] ? 'second' : null, readings: [] },
+    });
+  const listed = () => piecesById(base, ids);
+  const plan = planFor(await listed(), 'reglaze', 'thin');
+  expect(plan.pieces).toEqual([
+    { id: ids[0], from: 'second', to: 'reglaze' },
+    { id: ids[1], from: null, to: 'reglaze' },
+  ]);
+  // The one that was not read is not in the plan, and the server leaves it as well.
+  const all = { ...plan, pieces: [...plan.pieces, { id: ids[2]!, from: null, to: 'reglaze' as const }] };
+  expect(await decideForMany(base, member, all)).toEqual([labels[2]]);
+  expect((await listed()).map(({ fate }) => fate)).toEqual(['reglaze', 'reglaze', null]);
+  const said = await base('fate').whereIn('piece_id', ids).where({ fate: 'reglaze' }).select('*');
+  expect(said.map((one) => [one.firing_id, one.reasons])).toEqual(
+    Array.from({ length: 2 }, () => [firingId, ['thin']]),
+  );
+
+  await base('piece').where({ id: ids[1]! }).update({ fate: 'keep' });
+  expect(await decideForMany(base, member, planBack(plan))).toEqual([labels[1]]);
+  expect((await listed()).map(({ fate }) => fate)).toEqual(['second', 'keep', null]);
 });

@@ -1,3 +1,4 @@
+import { counted } from '../units';
 import type { BodyFigure } from './body';
 import { fitOf, VERDICTS, type Fit, type FitInput, type Verdict } from './stress';
 
@@ -48,7 +49,7 @@ export function basisWords({ tiles, tilesOf }: Basis, glazeId: string | null = n
   const glazes = Object.keys(tilesOf).length;
   const own = glazeId === null ? null : (tilesOf[glazeId] ?? 0);
   const ofThis = own === null ? '' : `, ${own === 0 ? 'none' : own} of this one`;
-  return `this clay’s limit rests on ${tiles} tiles of ${glazes} ${glazes === 1 ? 'glaze' : 'glazes'}${ofThis}`;
+  return `this clay’s limit rests on ${tiles} tiles of ${counted(glazes, 'glaze')}${ofThis}`;
 }
 
 function infinitive(verdict: Verdict): string {

@@ -1,3 +1,4 @@
+export { counted } from './counted';
 export {
   MEASURE_KINDS,
   type Measure,

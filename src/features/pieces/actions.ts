@@ -9,6 +9,7 @@ import {
   changeMany,
   changePhoto,
   choosePhoto,
+  correctMany,
   correctPiece,
   joinSet,
   leaveSet,
@@ -28,6 +29,7 @@ import {
 } from '@/records/pieces';
 import {
   changedPhotoSchema,
+  correctedManySchema,
   correctedPieceSchema,
   endedPatternSchema,
   endedFormSchema,
@@ -43,12 +45,13 @@ import {
   patternSchema,
   photoIdSchema,
   photoTimeSchema,
+  planSchema,
   removedPhotoSchema,
   saveFormSchema,
   sheetSchema,
   wareSchema,
 } from './schema';
-import { recordPiece } from '@/records/openings';
+import { decideForMany, recordPiece } from '@/records/openings';
 
 const ofPhoto = ({ id }: { readonly id: string }) => ({ photoIds: [id] });
 
@@ -98,18 +101,41 @@ export const saveSheet = action(
   },
 );
 
-/** Writes on several pieces, or gives them to who made them; gives back the numbers of those that were otherwise by now. */
+/** What an act on several pieces gives back: the numbers of those that were left, and all of them as they are now. */
+async function afterMany(left: readonly string[], ids: readonly string[]) {
+  refresh();
+  return { left, pieces: await piecesById(db(), ids) };
+}
+
+/** Writes on several pieces, gives them to who made them, to an order or to a set. */
 export const saveMany = action(
   'saveMany',
   manySchema,
   async (member, { changes }) => {
     if (changes.some(({ maker }) => maker) && !hasRole(member.role, 'teacher'))
       throw new Refusal('', 'Who made a piece is said by a teacher.');
-    const left = await changeMany(db(), member.id, changes);
-    refresh();
-    return left;
+    return afterMany(await changeMany(db(), member.id, changes), idsOf(changes));
   },
-  ({ changes }) => ({ pieceIds: changes.map(({ id }) => id) }),
+  ({ changes }) => ({ pieceIds: idsOf(changes) }),
+);
+
+const idsOf = (list: readonly { readonly id: string }[]) => list.map(({ id }) => id);
+
+/** Corrects several pieces in one act: one more coat on each, a texture on each. */
+export const saveCorrections = action(
+  'saveCorrections',
+  correctedManySchema,
+  async (member, { corrections }) =>
+    afterMany(await correctMany(db(), member.id, corrections), idsOf(corrections)),
+  ({ corrections }) => ({ pieceIds: idsOf(corrections) }),
+);
+
+/** Decides one thing of several pieces that were read. */
+export const decidePlan = action(
+  'decidePlan',
+  planSchema,
+  async (member, plan) => afterMany(await decideForMany(db(), member.id, plan), idsOf(plan.pieces)),
+  ({ pieces }) => ({ pieceIds: idsOf(pieces) }),
 );
 
 /** Gives the way a piece is glazed a name, to be glazed so again. */

@@ -5,6 +5,7 @@ import {
   CLAY_MIXES,
   CLAY_STATES,
   DEFECT_IDS,
+  FATES,
   FORMS,
   METHODS,
   READING_STAGES,
@@ -182,6 +183,7 @@ export const manySchema = z.object({
         note: turned(z.string().max(4000, 'At most 4000 characters.')),
         maker: turned(idSchema),
         order: turned(idSchema.nullable()),
+        set: turned(idSchema.nullable()),
       }),
     )
     .max(300, 'At most 300 pieces at once.'),
@@ -193,6 +195,18 @@ export const patternSchema = z.object({
 });
 export const endedPatternSchema = z.object({ id: idSchema, isEnded: z.boolean() });
 export const correctedPieceSchema = z.object({ id: idSchema, version: z.int(), draft: pieceSchema });
+export const correctedManySchema = z.object({
+  corrections: z.array(correctedPieceSchema).max(300, 'At most 300 pieces at once.'),
+});
+
+/** One plan for several pieces, or its taking back. */
+export const planSchema = z.object({
+  pieces: z
+    .array(z.object({ id: idSchema, from: z.enum(FATES).nullable(), to: z.enum(FATES).nullable() }))
+    .max(300, 'At most 300 pieces at once.'),
+  reasons: z.array(z.string().trim().min(1).max(60, 'At most 60 letters.')).max(8),
+  isBack: z.boolean(),
+});
 
 /** What is said of a piece as ware; what is left out stays as it was. */
 export const wareSchema = z.object({

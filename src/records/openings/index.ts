@@ -1,4 +1,5 @@
 export type { CameBack, FaultBefore } from './cameBack';
+export { decideForMany, type PlanForMany } from './fates';
 export { type OpeningWrite, writeOpening } from './openingWrites';
 export {
   type Opening,

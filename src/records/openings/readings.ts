@@ -1,10 +1,11 @@
 import { rowsOf } from '@/records/platform/joins';
 import type { AgainOutcome, DefectId, Fate, MOVEMENTS, Place, SURFACES } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
-import { inTransaction, newId, type Db } from '@/records/platform/db';
+import { inTransaction, type Db } from '@/records/platform/db';
 import { defectsOf, refreshEntries } from '@/records/dictionary/entries';
 import { keepExpectation, takeExpectationBack } from '@/records/pieces/expectations';
 import { Conflict, NotFound, found } from '@/records/platform/errors';
+import { setFate, takeFateBack } from './fates';
 
 /** What was seen on one zone. Severity: 1 only when looked for, 2 plain, 3 spoils the piece. */
 export interface ReadingDraft {
@@ -72,7 +73,7 @@ export async function recordPiece(
       .update({ state: said.state });
     // A piece that went into another kiln since stays there.
     await trx('piece').where({ id: said.pieceId, stage: 'fired' }).update({ stage: 'read' });
-    if (said.fate) await setFate(trx, memberId, said, said.fate, at);
+    if (said.fate) await setFate(trx, memberId, { reasons: [], ...said, fate: said.fate }, at);
     await saveOutcomes(trx, memberId, said, at);
     await keepExpectation(trx, said.pieceId, said.firingId);
     const { firingId, state } = said;
@@ -126,15 +127,6 @@ export async function undoReading(
     await recordChange(trx, memberId, 'taken back', pieceId, { readings: readingIds }, { state, fate });
     await refreshPiece(trx, pieceId, firingId);
   });
-}
-
-/** Takes a fate away that was said after a firing, unless it is the one that stands again. */
-async function takeFateBack(trx: Db, pieceId: string, firingId: string, fate: Fate | null): Promise<void> {
-  const last = await trx('fate')
-    .where({ piece_id: pieceId, firing_id: firingId })
-    .orderBy('at', 'desc')
-    .first('id', 'fate');
-  if (last && last.fate !== fate) await trx('fate').where({ id: last.id }).delete();
 }
 
 /** Sums up every entry that the piece proves in a firing. */
@@ -219,26 +211,6 @@ async function addReading(
   });
   const defects = reading.defects.map((row) => ({ reading_id: reading.id, ...row }));
   if (defects.length) await trx('reading_defect').insert(defects);
-}
-
-async function setFate(
-  trx: Db,
-  memberId: string,
-  { pieceId, firingId, reasons = [] }: PieceReading,
-  fate: Fate,
-  at: Date,
-): Promise<void> {
-  const before = found(await trx('piece').where({ id: pieceId }).first('fate'), 'This piece');
-  if (before.fate === fate && reasons.length === 0) return;
-  await trx('fate').insert({
-    ...{ id: newId(), piece_id: pieceId, firing_id: firingId, fate, member_id: memberId, at },
-    reasons: JSON.stringify(reasons),
-  });
-  await trx('piece').where({ id: pieceId }).update({ fate });
-  await recordChange(trx, memberId, 'fate', pieceId, before, {
-    fate,
-    ...(reasons.length > 0 && { reasons }),
-  });
 }
 
 /** Keeps what a firing did about the reasons for it; what is said again takes the place of what was. */

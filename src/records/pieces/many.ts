@@ -2,7 +2,7 @@ import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { found } from '@/records/platform/errors';
 import { setOrderOf } from './orders';
-import { setMaker } from './pieces';
+import { correctPiece, setMaker, type PieceDraft } from './pieces';
 
 /** What is changed on one of several pieces: each from what it was. */
 export interface PieceChange {
@@ -11,6 +11,8 @@ export interface PieceChange {
   readonly maker?: { readonly from: string; readonly to: string } | undefined;
   /** The order it belongs to. */
   readonly order?: { readonly from: string | null; readonly to: string | null } | undefined;
+  /** The set it belongs to; one that is not there yet is begun. */
+  readonly set?: { readonly from: string | null; readonly to: string | null } | undefined;
 }
 
 /**
@@ -26,18 +28,19 @@ export async function changeMany(
 ): Promise<string[]> {
   return inTransaction(base, async (trx) => {
     const left: string[] = [];
-    for (const { id, note, maker, order } of changes) {
+    for (const { id, note, maker, order, set } of changes) {
       const piece = found(
         await trx('piece')
           .where({ id })
           .forUpdate()
-          .first('label', 'note', 'member_id', 'order_id', 'version'),
+          .first('label', 'note', 'member_id', 'order_id', 'set_id', 'version'),
         'This piece',
       );
       if (
         (note && piece.note !== note.from) ||
         (maker && piece.member_id !== maker.from) ||
-        (order && piece.order_id !== order.from)
+        (order && piece.order_id !== order.from) ||
+        (set && piece.set_id !== set.from)
       ) {
         left.push(piece.label);
         continue;
@@ -50,6 +53,53 @@ export async function changeMany(
       }
       if (maker) await setMaker(trx, memberId, { pieceId: id, makerId: maker.to });
       if (order) await setOrderOf(trx, memberId, id, order.to);
+      if (set) await putIntoSet(trx, memberId, id, set);
+    }
+    return left;
+  });
+}
+
+async function putIntoSet(
+  trx: Db,
+  memberId: string,
+  id: string,
+  { from, to }: NonNullable<PieceChange['set']>,
+): Promise<void> {
+  if (to !== null && !(await trx('piece_set').where({ id: to }).first('id')))
+    await trx('piece_set').insert({ id: to, name: '' });
+  await trx('piece').where({ id }).update({ set_id: to });
+  await recordChange(trx, memberId, 'piece', id, { set: from }, { set: to });
+}
+
+/** A piece with what it is to be, from a version of it. */
+export interface Correction {
+  readonly id: string;
+  readonly version: number;
+  readonly draft: PieceDraft;
+}
+
+/**
+ * Corrects several pieces in one act. Left as they are: those that somebody changed meanwhile, and those of which
+ * somebody has still to say more, since a correction would say that it was done.
+ *
+ * @returns numbers of the pieces that were left
+ * @throws NotFound of a piece
+ */
+export async function correctMany(
+  base: Db,
+  memberId: string,
+  corrections: readonly Correction[],
+): Promise<string[]> {
+  return inTransaction(base, async (trx) => {
+    const left: string[] = [];
+    for (const { id, version, draft } of corrections) {
+      const piece = found(
+        await trx('piece').where({ id }).forUpdate().first('label', 'version', 'described', 'check_lengths'),
+        'This piece',
+      );
+      if (piece.version === version && piece.described && !piece.check_lengths)
+        await correctPiece(trx, memberId, id, version, draft);
+      else left.push(piece.label);
     }
     return left;
   });

@@ -54,6 +54,8 @@ export interface ListedPiece {
   readonly fate: Fate | null;
   /** The order it belongs to. */
   readonly orderId: string | null;
+  /** The set it belongs to. */
+  readonly setId: string | null;
   /** What its maker numbered it; empty for none. */
   readonly ownNumber: string;
   readonly note: string;
@@ -220,6 +222,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       stage: row.stage,
       fate: row.fate,
       orderId: row.order_id,
+      setId: row.set_id,
       ownNumber: row.own_number,
       note: row.note,
       maker: row.maker,

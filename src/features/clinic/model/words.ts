@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import type { Cure } from '@/core/clinic';
 import { shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
 import type { Series } from '@/records/clinic';
@@ -20,7 +21,7 @@ export function worthWords({ p, q, sets, paired, firings, byFiring, confounded }
       ? `unlikely to be chance (${p < RAREST ? `less than 1 in ${1 / RAREST}` : `1 in ${Math.round(1 / p)}`})`
       : 'could be chance, given everything that was tested';
   const own = paired ? ` (${paired} ${paired === 1 ? 'piece carries' : 'pieces carry'} both)` : '';
-  const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'}${own} in ${firings} ${firings === 1 ? 'firing' : 'firings'}`;
+  const base = `${sets} matched ${sets === 1 ? 'set' : 'sets'}${own} in ${counted(firings, 'firing')}`;
   const but = confounded.length
     ? `; the ${confounded.join(' and the ')} ${confounded.length > 1 ? 'differ' : 'differs'} with it`
     : '';

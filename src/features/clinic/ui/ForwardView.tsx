@@ -1,4 +1,4 @@
-import { figures } from '@/core/units';
+import { counted, figures } from '@/core/units';
 import Link from 'next/link';
 import { DataTable } from '@/ui/kit';
 import { RISK_LIMIT, type Risk } from '@/core/clinic';
@@ -27,7 +27,7 @@ export function ForwardView({ forward }: { forward: Forward }) {
           <p>
             {forward.risk.above === null
               ? `No number of coats you have tried is above ${percent(RISK_LIMIT)}.`
-              : `The risk is above ${percent(RISK_LIMIT)} from ${forward.risk.above} ${forward.risk.above === 1 ? 'coat' : 'coats'} upwards.`}{' '}
+              : `The risk is above ${percent(RISK_LIMIT)} from ${counted(forward.risk.above, 'coat')} upwards.`}{' '}
             <span className="quiet small">
               Neighbouring counts that would fall are pooled; the limit of {percent(RISK_LIMIT)} is a
               judgement.

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import Link from 'next/link';
 import { defectName } from '@/core/vocabulary';
@@ -18,11 +19,7 @@ export function WatchView({ series }: { series: readonly Series[] }) {
   return (
     <>
       <GuideWords first="Clinic" last="Defects going up" />
-      <h1>
-        {rising.length
-          ? `${rising.length} ${rising.length === 1 ? 'defect' : 'defects'} going up`
-          : 'No defect is going up'}
-      </h1>
+      <h1>{rising.length ? `${counted(rising.length, 'defect')} going up` : 'No defect is going up'}</h1>
       <p className="quiet">
         Pieces with a plain defect, firing by firing. The line is the upper limit of what is usual, allowing
         for scatter between firings. A rise may also come from what was tested: check whether other clays,

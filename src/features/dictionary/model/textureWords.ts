@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import type { OverTexture } from '@/records/dictionary';
 
 /**
@@ -11,7 +12,7 @@ export function textureWords(textured: readonly OverTexture[], only?: string): s
   return textured
     .filter(({ texture }) => !only || only === 'breaks' || texture === only)
     .map(({ texture, pieces, breaks, holds }) => {
-      const count = `${texture}: ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+      const count = `${texture}: ${counted(pieces, 'piece')}`;
       const said = breaks + holds;
       return said === 0 ? count : `${count}, breaks over the edges on ${breaks} of ${said}`;
     })

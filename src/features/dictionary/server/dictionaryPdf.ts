@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import 'server-only';
 import type { Writable } from 'node:stream';
 import { colourWords } from '@/core/evidence';
@@ -67,7 +68,7 @@ export async function writeDictionary(
 function titlePage(book: Book, count: number, now: Date): void {
   book.newPage();
   book.text('Dictionary of fired results', { font: 'head', size: 30, gap: 0 });
-  book.text(`${count} ${count === 1 ? 'headword' : 'headwords'}, as of ${shortDay(now)}`, {
+  book.text(`${counted(count, 'headword')}, as of ${shortDay(now)}`, {
     size: 12,
     gap: 14,
   });

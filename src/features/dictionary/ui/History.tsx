@@ -1,4 +1,4 @@
-import { figures } from '@/core/units';
+import { counted, figures } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import type { Proof } from '@/records/dictionary';
 import { shortDay } from '@/core/time';
@@ -28,7 +28,7 @@ export function History({ proofs, colour }: { proofs: readonly Proof[]; colour: 
               {one.made || 'not noted'}
               {!one.counts && <b> (not counted)</b>}
             </span>,
-            `${one.pieces} ${one.pieces === 1 ? 'piece' : 'pieces'}, last ${shortDay(one.last)}`,
+            `${counted(one.pieces, 'piece')}, last ${shortDay(one.last)}`,
             <span key="away" className="figures">
               {one.away === null ? '' : `colour difference ${figures(one.away, 1)}`}
             </span>,

@@ -1,4 +1,4 @@
-import { figures } from '@/core/units';
+import { counted, figures } from '@/core/units';
 import { defectName } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { FiringSummary } from '@/records/openings';
@@ -17,7 +17,7 @@ export function readOut(summary: FiringSummary): string[] {
     firing.achievedCone === null
       ? 'No witness cones were read.'
       : `The cones say cone ${figures(firing.achievedCone, 1)}.`,
-    `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${unread ? `, ${unread} still to be read` : ', all read'}${lost.length ? `; ${lost.map(({ label, state }) => `${label} ${state}`).join(', ')}` : ''}.`,
+    `${counted(pieces, 'piece')}${unread ? `, ${unread} still to be read` : ', all read'}${lost.length ? `; ${lost.map(({ label, state }) => `${label} ${state}`).join(', ')}` : ''}.`,
   ];
   if (sound.of > 0) lines.push(`Without a plain defect: ${shareWords(sound)}.`);
   if (fates.length) lines.push(`Fates: ${fates.map(({ fate, count }) => `${count} ${fate}`).join(', ')}.`);

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import { reasonName } from '@/core/vocabulary';
 import 'server-only';
 import type { FiringSummary } from '@/records/openings';
@@ -19,7 +20,7 @@ export async function summaryPdf(summary: FiringSummary, head: Letterhead): Prom
   );
   part(
     'New in the dictionary',
-    fresh.map(({ text, pieces }) => `${text} (${pieces} ${pieces === 1 ? 'piece' : 'pieces'})`),
+    fresh.map(({ text, pieces }) => `${text} (${counted(pieces, 'piece')})`),
   );
   part(
     'Shelves to repair',

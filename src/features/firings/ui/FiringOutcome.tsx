@@ -1,4 +1,5 @@
 'use client';
+import { counted } from '@/core/units';
 import Button from '@mui/material/Button';
 import { ATMOSPHERES_REACHED, type AtmosphereReached } from '@/core/vocabulary';
 import { sayCone } from '@/core/firing';
@@ -31,7 +32,7 @@ function OtherCone({
 }: Pick<Props, 'firing' | 'mayDecide'> & { other: NonNullable<Outcome['otherCone']> }) {
   const { run, isBusy, errors } = useMutation();
   const file = (cone: Firing['filedCone']) => void run(() => fileUnderCone({ firingId: firing.id, cone }));
-  const pieces = `${other.pieces} ${other.pieces === 1 ? 'piece' : 'pieces'}`;
+  const pieces = counted(other.pieces, 'piece');
   return (
     <section aria-label="Cone reached">
       <h3>Cone reached</h3>

@@ -1,4 +1,4 @@
-import { heldText, kelvins, signed, text, type Message } from '@/core/units';
+import { counted, heldText, kelvins, signed, text, type Message } from '@/core/units';
 import { shortDay } from '@/core/time';
 import type { Drift, Estimate } from '@/core/firing';
 
@@ -26,7 +26,7 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift, rang
       'No firing has both a log and witness cones yet. Two or three of them show how true the thermocouple is.',
     ];
   const recent = offsets.filter(({ day }) => day >= since).length;
-  const of = `${recent} ${recent === 1 ? 'firing' : 'firings'} since ${shortDay(dateOf(since))}`;
+  const of = `${counted(recent, 'firing')} since ${shortDay(dateOf(since))}`;
   const size = Math.abs(offset.value);
   const plain = offset.low > 0 || offset.high < 0;
   const first =

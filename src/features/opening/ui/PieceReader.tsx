@@ -32,7 +32,7 @@ import { PressDrawing } from './PressDrawing';
 import { ThreeStops } from './ThreeStops';
 import { useCamera } from './useCamera';
 import { useOpeningKeys } from './useOpeningKeys';
-import { useWhyAgain } from './WhyAgain';
+import { useWhyAgain } from './useWhyAgain';
 import { WordRow } from './WordRow';
 import { ZonePick } from './ZonePick';
 

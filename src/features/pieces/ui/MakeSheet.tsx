@@ -1,4 +1,4 @@
-import { areaOf, grams, lengthOf, sayQuantity, unitOf } from '@/core/units';
+import { counted, areaOf, grams, lengthOf, sayQuantity, unitOf } from '@/core/units';
 import { useUnits } from '@/ui/units';
 import type { WorkSheet, MakeLine } from '@/core/rounds';
 import { layerWords } from '@/core/coats';
@@ -49,7 +49,7 @@ export function MakeSheet(props: Props) {
           ...Object.entries(sheet.grams).map(([glaze, dry]) => ({
             key: glaze,
             cells: [
-              `${names.get(glaze)}, on ${count} ${count === 1 ? 'piece' : 'pieces'}`,
+              `${names.get(glaze)}, on ${counted(count, 'piece')}`,
               '',
               '',
               dry === null ? NOT_KNOWN : <b key="dry">{sayQuantity(grams(dry, 1), units)}</b>,

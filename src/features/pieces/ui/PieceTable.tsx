@@ -12,11 +12,13 @@ import { Silhouette } from '@/ui/silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
 import { useChosen } from '@/ui/useChosen';
 import type { Maker } from '../model/makers';
+import type { CoatGlaze } from '../model/sheet/readRow';
 import { FILTERS, PieceFilters, type FilterChoices } from './PieceFilters';
-import { SeveralPieces } from './SeveralPieces';
+import { SeveralPieces } from './several/SeveralPieces';
 import css from './pieces.module.css';
 
 interface Props extends FilterChoices {
+  readonly glazes: readonly CoatGlaze[];
   readonly rows: readonly ListedPiece[];
   readonly total: number;
   readonly page: number;
@@ -78,7 +80,7 @@ function rowOf(piece: ListedPiece): Omit<TableRowData, 'tick'> {
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable(props: Props) {
-  const { rows, total, page, pageSize, sort, makers, orders, memberId, mayTeach } = props;
+  const { rows, total, page, pageSize, sort, makers, orders, glazes, memberId, mayTeach } = props;
   const { params, change } = useAddress();
   // What was chosen on another page, or under another filter, stays chosen as it was last seen.
   const [seen, setSeen] = useState<ReadonlyMap<string, ListedPiece>>(new Map());
@@ -111,7 +113,9 @@ export function PieceTable(props: Props) {
         makers={makers}
         orders={orders}
         mayChange={mayTeach || pieces.every((piece) => piece.memberId === memberId)}
+        glazes={glazes}
         onClear={clear}
+        onFresh={(fresh) => setSeen(new Map([...now, ...fresh.map((piece) => [piece.id, piece] as const)]))}
       />
       <DataTable
         label="Pieces"

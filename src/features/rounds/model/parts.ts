@@ -1,3 +1,4 @@
+import { counted } from '@/core/units';
 import { PLAIN_SEVERITY } from '@/core/vocabulary';
 import { timesWords } from '@/core/coats';
 import {
@@ -126,8 +127,8 @@ export function verdictLine({ factor, tests }: FactorVerdict): string {
   const unread = tests.length - judged.length;
   const fewest = Math.min(...judged.map(({ pieces }) => pieces));
   const open = [
-    ...(plainly || may ? [] : [`by ${fewest} ${fewest === 1 ? 'piece' : 'pieces'} of each`]),
-    ...(unread ? [`${unread} ${unread === 1 ? 'test' : 'tests'} not read yet`] : []),
+    ...(plainly || may ? [] : [`by ${counted(fewest, 'piece')} of each`]),
+    ...(unread ? [`${counted(unread, 'test')} not read yet`] : []),
   ];
   return `${said}${open.length ? ` (${open.join(', ')})` : ''}.`;
 }

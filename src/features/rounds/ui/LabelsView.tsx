@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { millimetres, sayQuantity } from '@/core/units';
+import { counted, millimetres, sayQuantity } from '@/core/units';
 import { Acts, NumberField, PageHeader, QuantityField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUnits } from '@/ui/units';
@@ -69,7 +69,7 @@ export function LabelsView({ round, cells }: { round: Round; cells: readonly Rou
           ))}
           <p className={fits ? 'small quiet' : 'heat'} role="status">
             {fits
-              ? `Each ${each}; ${pages} ${pages === 1 ? 'sheet' : 'sheets'} of A4.`
+              ? `Each ${each}; ${counted(pages, 'sheet')} of A4.`
               : `Each would be ${each}: too small to read. Use fewer labels or smaller margins.`}
           </p>
           <p className="small">If a label is lost, search for the number under the foot.</p>

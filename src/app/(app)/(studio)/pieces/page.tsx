@@ -4,8 +4,10 @@ import { listRounds } from '@/records/rounds';
 import { groupsSeenBy, hasRole, makersFor } from '@/records/people';
 import { listBodies, listGlazes } from '@/records/materials';
 import { db } from '@/records/platform';
-import { listOrders, listPieces } from '@/records/pieces';
+import { listOrders, listPieces, usualWays } from '@/records/pieces';
 import { PieceTable } from '@/features/pieces/ui/PieceTable';
+import { toPutOn } from '@/features/pieces/model/several';
+import { withUsualWay } from '@/features/pieces/model/draft';
 import { PAGE_SIZE, readQuery } from '@/features/pieces/model/query';
 
 export const metadata = { title: 'Pieces' };
@@ -13,7 +15,7 @@ export const metadata = { title: 'Pieces' };
 export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const member = await requireMember('/pieces');
   const { filter, page } = readQuery(await searchParams);
-  const [{ rows, total }, bodies, glazes, makers, orders, rounds, firings, groups] = await Promise.all([
+  const [{ rows, total }, bodies, glazes, makers, orders, rounds, firings, groups, ways] = await Promise.all([
     listPieces(db(), { ...filter, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
     listBodies(db()),
     listGlazes(db()),
@@ -22,6 +24,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
     listRounds(db()),
     listFirings(db(), { limit: 60 }),
     groupsSeenBy(db(), member),
+    usualWays(db(), member.id),
   ]);
   const named = (list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id, name }));
   return (
@@ -32,7 +35,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<Rec
       pageSize={PAGE_SIZE}
       sort={{ field: filter.sort!, order: filter.order! }}
       bodies={named(bodies)}
-      glazes={named(glazes)}
+      glazes={glazes.map((glaze) => toPutOn(withUsualWay(glaze, ways)))}
       makers={makers}
       orders={named(orders)}
       rounds={named(rounds)}

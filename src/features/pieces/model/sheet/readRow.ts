@@ -14,7 +14,14 @@ export interface EverywhereCoat {
   readonly method: Method;
   /** A usual place by its name. */
   readonly place: string;
+  /** Once when nothing is said. */
+  readonly times?: number;
 }
+
+/** What is to be known of a glaze to put it on. */
+export type CoatGlaze = Pick<GlazeChoice, 'id' | 'name' | 'kind' | 'usualMethod'> & {
+  readonly batches: readonly { readonly id: string }[];
+};
 
 /** What a row comes to. */
 export interface ReadRow {
@@ -201,17 +208,21 @@ function pieceOf(
     areas: pattern?.areas ?? [],
     ...{ ownNumber: cells.number.trim(), note: cells.note.trim(), coats },
   };
-  return everywhere.reduce((before, coat) => withEverywhere(before, coat, book), draft);
+  return everywhere.reduce((before, coat) => withEverywhere(before, coat, book.glazes), draft);
 }
 
 /** The piece with one more coat on top; a place that its form has not is left out. */
-function withEverywhere(draft: PieceDraft, coat: EverywhereCoat, { glazes }: SheetBook): PieceDraft {
+export function withEverywhere(
+  draft: PieceDraft,
+  coat: EverywhereCoat,
+  glazes: readonly CoatGlaze[],
+): PieceDraft {
   const glaze = glazes.find(({ id }) => id === coat.glazeId);
   const preset = presetsFor(draft).find(({ name }) => name === coat.place);
   if (!glaze || !preset) return draft;
   const fresh: CoatDraft = {
     ...{ ...PLAIN_COAT, glazeId: glaze.id, batchId: glaze.batches[0]?.id ?? null },
-    ...{ method: coat.method, times: 1, from: 0, to: 1, side: formShape(draft.form).sides[0]! },
+    ...{ method: coat.method, times: coat.times ?? 1, from: 0, to: 1, side: formShape(draft.form).sides[0]! },
   };
   return preset.put({ ...draft, coats: [...draft.coats, fresh] }, draft.coats.length);
 }

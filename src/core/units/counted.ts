@@ -1,0 +1,9 @@
+/**
+ * A count with its word.
+ *
+ * @example counted(1, 'piece') // '1 piece'
+ * @example counted(8, 'batch', 'batches') // '8 batches'
+ */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}

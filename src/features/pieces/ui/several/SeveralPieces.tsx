@@ -1,0 +1,188 @@
+'use client';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { counted } from '@/core/units';
+import { AGAIN_FATES, type Fate } from '@/core/vocabulary';
+import type { ListedPiece } from '@/records/pieces';
+import { Acts, FormErrors, SelectField, WordField } from '@/ui/kit';
+import { WhyAgain } from '@/ui/WhyAgain';
+import { labelAddress } from '../../model/labelAddress';
+import type { Maker } from '../../model/makers';
+import {
+  isPlainlyLogged,
+  makerChanges,
+  noteChanges,
+  orderChanges,
+  planFor,
+  setChanges,
+} from '../../model/several';
+import type { CoatGlaze } from '../../model/sheet/readRow';
+import css from '../pieces.module.css';
+import { CoatForAll } from './CoatForAll';
+import { TextureForAll } from './TextureForAll';
+import { useSeveral, type Several } from './useSeveral';
+
+interface Props {
+  /** Those that are chosen, in the order in which they were. */
+  readonly pieces: readonly ListedPiece[];
+  /** Who may have made them; empty for who may not say so. */
+  readonly makers: readonly Maker[];
+  readonly orders: readonly { readonly id: string; readonly name: string }[];
+  readonly glazes: readonly CoatGlaze[];
+  /** Whether the member may write on all of them. */
+  readonly mayChange: boolean;
+  readonly onClear: () => void;
+  /** Hands on the pieces as they are after an act. */
+  readonly onFresh: (pieces: readonly ListedPiece[]) => void;
+}
+
+/** Stands for no order among orders. */
+const NONE = 'none';
+
+/** What is asked before an act. */
+type Asked = 'note' | 'coat' | 'texture' | Fate | null;
+
+/** What can be done with several pieces at a time; each act can be taken back as a whole. */
+export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onClear, onFresh }: Props) {
+  const [asked, setAsked] = useState<Asked>(null);
+  const several = useSeveral(pieces, onFresh);
+  const { left, isBusy, errors, bar, change } = several;
+  const count = pieces.length;
+  const logged = pieces.filter(isPlainlyLogged);
+  const read = pieces.filter(({ stage }) => stage === 'read');
+  const close = () => setAsked(null);
+  const askFor = (what: Asked, words: string) => (
+    <Button onClick={() => setAsked(asked === what ? null : what)} aria-expanded={asked === what}>
+      {words}
+    </Button>
+  );
+  return (
+    <>
+      {count > 0 && (
+        <section className={css.several} aria-label="Chosen pieces">
+          <b>
+            <span className="figures">{count}</span> chosen
+          </b>
+          <Button component="a" href={labelAddress(pieces)} target="_blank">
+            Print {count === 1 ? 'label' : 'labels'}
+          </Button>
+          {mayChange && (
+            <>
+              {askFor('note', 'Note')}
+              {logged.length > 0 && askFor('coat', 'Coat')}
+              {logged.length > 0 && askFor('texture', 'Texture')}
+              {read.length > 0 && AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, fate)}</span>)}
+              {count > 1 && pieces.some(({ setId }) => setId === null || setId !== pieces[0]!.setId) && (
+                <Button
+                  disabled={isBusy}
+                  onClick={() =>
+                    void change(setChanges(pieces, ulid()), `${counted(count, 'piece')}: one set`)
+                  }
+                >
+                  One set
+                </Button>
+              )}
+            </>
+          )}
+          {makers.length > 0 && (
+            <SelectField
+              label="Made by"
+              value=""
+              isDisabled={isBusy}
+              className={css.filter}
+              onChange={(id) => {
+                const name = makers.find((maker) => maker.id === id)!.name;
+                void change(makerChanges(pieces, id), `${count} made by ${name}`);
+              }}
+              options={makers.map(({ id, name }) => [id, name] as const)}
+            />
+          )}
+          {mayChange && orders.length > 0 && (
+            <SelectField
+              label="For the order"
+              value=""
+              isDisabled={isBusy}
+              className={css.filter}
+              onChange={(id) => {
+                const name = orders.find((order) => order.id === id)?.name ?? 'no order';
+                void change(orderChanges(pieces, id === NONE ? null : id), `${count} for ${name}`);
+              }}
+              options={[...orders.map(({ id, name }) => [id, name] as const), [NONE, 'no order']]}
+            />
+          )}
+          <Button variant="text" onClick={onClear}>
+            Choose none
+          </Button>
+          {asked === 'note' && <NoteForAll {...{ pieces, several }} onClose={close} />}
+          {asked === 'coat' && <CoatForAll {...{ glazes, several }} pieces={logged} onClose={close} />}
+          {asked === 'texture' && <TextureForAll {...{ several }} pieces={logged} onClose={close} />}
+          {(asked === 'coat' || asked === 'texture') && logged.length < count && (
+            <p className="small">
+              Left as they are, because they are not logged yet or their lengths are to be checked:{' '}
+              {pieces.flatMap((piece) => (isPlainlyLogged(piece) ? [] : piece.label)).join(', ')}.
+            </p>
+          )}
+          {asked !== null && AGAIN_FATES.includes(asked as Fate) && (
+            <WhyAgain
+              className={css.severalForm}
+              fate={asked as Fate}
+              onCancel={close}
+              onReason={(reason) => {
+                void several
+                  .decide(
+                    planFor(pieces, asked as Fate, reason),
+                    `${counted(read.length, 'piece')}: ${asked}`,
+                  )
+                  .then((isDone) => isDone && close());
+              }}
+            />
+          )}
+          {asked !== null && AGAIN_FATES.includes(asked as Fate) && read.length < count && (
+            <p className="small">
+              Only {counted(read.length, 'piece')} of them {read.length === 1 ? 'was' : 'were'} read at an
+              opening; the others are left.
+            </p>
+          )}
+          {left.length > 0 && (
+            <p className="heat">Changed by somebody else meanwhile, and left: {left.join(', ')}</p>
+          )}
+          <FormErrors errors={errors} />
+        </section>
+      )}
+      {bar}
+    </>
+  );
+}
+
+/** A line put under the notes of all. */
+function NoteForAll({
+  pieces,
+  several: { change, isBusy },
+  onClose,
+}: Pick<Props, 'pieces'> & { readonly several: Several; readonly onClose: () => void }) {
+  const [note, setNote] = useState('');
+  const count = pieces.length;
+  const write = async () => {
+    if (note.trim() && (await change(noteChanges(pieces, note), `Noted on ${count}`))) onClose();
+  };
+  return (
+    <div className={css.severalNote}>
+      <WordField
+        label={count === 1 ? 'Note' : `Note on all ${count}`}
+        value={note}
+        onChange={setNote}
+        autoFocus
+        onKeyDown={(event) => event.key === 'Enter' && void write()}
+      />
+      <Acts>
+        <Button variant="contained" disabled={isBusy || !note.trim()} onClick={() => void write()}>
+          Write note
+        </Button>
+        <Button variant="text" onClick={onClose}>
+          Cancel
+        </Button>
+      </Acts>
+    </div>
+  );
+}
