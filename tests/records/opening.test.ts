@@ -272,3 +272,35 @@ test('a firing is summed up: yield, defects of pieces, surprises against earlier
   expect((await summaryOf(base, before.firingId)).surprises).toEqual([]);
   await base.destroy();
 });
+
+test('a piece that was in the kiln and not in its load joins it by its number, once, with the coats it came with', async () => {
+  const { base, member } = studio;
+  const { firingId } = await opened();
+  const ask = (number: string, id = newId()) =>
+    write(firingId, { kind: 'join', join: { firingId, number, shelf: 2 } }, id);
+  const [late] = await savePieces(base, member, { ...tile(studio), ownNumber: 'K7' }, [newId()]);
+  const id = newId();
+  const joined = (await ask(late!.label.toLowerCase(), id))!;
+  expect(joined).toMatchObject({ id: late!.id, shelf: 2, state: 'loaded', stage: 'fired' });
+  expect(joined.zones.map((zone) => zone.headword)).toEqual(['Sleeper', 'Limewash over Sleeper', 'Limewash']);
+  expect(joined.coats.map((coat) => coat.firingId)).toEqual([firingId, firingId]);
+  // The lost answer and the other phone find it where it is.
+  expect((await ask(late!.label, id))!.id).toBe(late!.id);
+  expect((await ask('K7'))!.id).toBe(late!.id);
+  expect((await openingOf(base, firingId)).pieces.filter((piece) => piece.id === late!.id)).toHaveLength(1);
+
+  // Of two with one number that which waits for a kiln is meant; two that wait are asked about.
+  await savePieces(base, member, { ...tile(studio), ownNumber: 'K31' }, [newId()]);
+  const elsewhere = await emptyFiring(studio);
+  const [away] = await savePieces(base, member, { ...tile(studio), ownNumber: 'K31' }, [newId()]);
+  await loadPieces(base, member, elsewhere, [{ pieceId: away!.id, shelf: 1 }]);
+  expect((await ask('K31'))!.label).not.toBe(away!.label);
+  await expect(ask(away!.label)).rejects.toThrow('is in another firing by the records');
+  for (let i = 0; i < 2; i++)
+    await savePieces(base, member, { ...tile(studio), ownNumber: 'K32' }, [newId()]);
+  await expect(ask('K32')).rejects.toThrow('Several pieces are K32');
+  await expect(ask('99999')).rejects.toThrow('There is no piece 99999');
+  await expect(
+    write(elsewhere, { kind: 'join', join: { firingId: elsewhere, number: late!.label, shelf: 1 } }),
+  ).rejects.toThrow('This firing is loading');
+});

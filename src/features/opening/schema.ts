@@ -35,6 +35,14 @@ export const openingWriteSchema = z.object({
       }),
     }),
     z.object({
+      kind: z.literal('join'),
+      join: z.object({
+        firingId: idSchema,
+        number: z.string().trim().min(1, 'Type a number.').max(24, 'At most 24 letters.'),
+        shelf,
+      }),
+    }),
+    z.object({
       kind: z.literal('repair'),
       repair: z.object({ id: idSchema, firingId: idSchema, shelf, what: z.enum(SHELF_FAULTS), note }),
     }),

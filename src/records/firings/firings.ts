@@ -187,35 +187,38 @@ export async function loadPieces(
 ): Promise<void> {
   await inTransaction(base, async (trx) => {
     await lockWhile(trx, firingId, ['loading']);
-    const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [
-      { last: number | null },
-    ];
-    let place = last ?? 0;
-    for (const { pieceId, shelf, x, y, cookie } of places) {
+    for (const { pieceId, ...spot } of places) {
       const piece = await trx('piece').where({ id: pieceId }).forUpdate().first('stage', 'label', 'version');
       if (!piece) throw new NotFound('This piece');
       if (await trx('firing_piece').where({ firing_id: firingId, piece_id: pieceId }).first()) continue;
       if (piece.stage === 'loaded')
         throw new Refusal('pieces', `${piece.label} is already in another firing.`);
-      await trx('firing_piece').insert({
-        firing_id: firingId,
-        piece_id: pieceId,
-        shelf,
-        place: ++place,
-        x_mm: x ?? null,
-        y_mm: y ?? null,
-        cookie: cookie ?? false,
-        state: 'loaded',
-        at: new Date(),
-      });
-      await trx('coat')
-        .where({ piece_id: pieceId, ended_at: null, firing_id: null })
-        .update({ firing_id: firingId });
-      await trx('piece').where({ id: pieceId }).update({ stage: 'loaded', fate: null });
-      await createZones(trx, pieceId, firingId);
+      await putIn(trx, firingId, pieceId, spot, 'loaded');
     }
     await recordChange(trx, memberId, 'load', firingId, null, places);
   });
+}
+
+/** Puts a piece into a firing, last in its order, with the coats that have not been fired. */
+export async function putIn(
+  trx: Db,
+  firingId: string,
+  pieceId: string,
+  { shelf, x, y, cookie }: { readonly shelf: number } & Partial<ShelfSpot>,
+  stage: 'loaded' | 'fired',
+): Promise<void> {
+  const [{ last }] = (await trx('firing_piece').where({ firing_id: firingId }).max('place as last')) as [
+    { last: number | null },
+  ];
+  await trx('firing_piece').insert({
+    ...{ firing_id: firingId, piece_id: pieceId, shelf, place: (last ?? 0) + 1 },
+    ...{ x_mm: x ?? null, y_mm: y ?? null, cookie: cookie ?? false, state: 'loaded', at: new Date() },
+  });
+  await trx('coat')
+    .where({ piece_id: pieceId, ended_at: null, firing_id: null })
+    .update({ firing_id: firingId });
+  await trx('piece').where({ id: pieceId }).update({ stage, fate: null });
+  await createZones(trx, pieceId, firingId);
 }
 
 /** Takes a piece out of a firing that is still being loaded. */
@@ -242,7 +245,8 @@ export async function unloadPiece(
   });
 }
 
-async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
+/** Locks a firing. @throws Refusal of `state` when it is not in one of these; NotFound */
+export async function lockWhile(trx: Db, firingId: string, states: readonly FiringState[]) {
   const row = await trx('firing').where({ id: firingId }).forUpdate().first('state', 'version');
   if (!row) throw new NotFound('This firing');
   if (!states.includes(row.state))

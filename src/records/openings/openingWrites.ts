@@ -1,5 +1,6 @@
 import { inTransaction, type Db } from '@/records/platform/db';
 import { firingById } from '@/records/firings/firings';
+import { joinOpening, type JoiningPiece } from '@/records/firings/joining';
 import { addUnloggedPiece, type UnloggedPiece } from '@/records/platform/numbers';
 import { openingPieces, type OpeningPiece } from './openings';
 import { setPhoto } from '@/records/pieces/photos';
@@ -15,6 +16,7 @@ export type OpeningWrite =
   | { readonly kind: 'piece'; readonly reading: PieceReading }
   | { readonly kind: 'undo'; readonly undone: UndoneReading }
   | { readonly kind: 'unlogged'; readonly piece: UnloggedPiece }
+  | { readonly kind: 'join'; readonly join: JoiningPiece }
   | { readonly kind: 'repair'; readonly repair: Omit<ShelfRepair, 'done'> }
   | { readonly kind: 'repaired'; readonly repairId: string; readonly done: boolean }
   | { readonly kind: 'frame'; readonly photo: PhotoSettings & { readonly id: string } }
@@ -33,17 +35,20 @@ export async function writeOpening(
   memberId: string,
   { id, firingId, write }: { id: string; firingId: string; write: OpeningWrite },
 ): Promise<OpeningPiece | null> {
-  await inTransaction(base, async (trx) => {
-    if (await trx('write_done').where({ id }).forUpdate().first('id')) return;
-    await apply(trx, store, memberId, write);
-    await trx('write_done').insert({ id, at: new Date() });
+  const pieceId = await inTransaction(base, async (trx) => {
+    // What joined is found again by its number, and is in the load already.
+    if (write.kind !== 'join' && (await trx('write_done').where({ id }).forUpdate().first('id')))
+      return pieceOf(write);
+    const touched = await apply(trx, store, memberId, write);
+    await trx('write_done').insert({ id, at: new Date() }).onConflict('id').ignore();
+    return touched ?? pieceOf(write);
   });
-  const pieceId = pieceOf(write);
   if (!pieceId) return null;
   return (await openingPieces(base, await firingById(base, firingId), pieceId))[0] ?? null;
 }
 
-async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrite): Promise<void> {
+/** Does it; gives the piece that only the records know it is about. */
+async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrite): Promise<string | void> {
   switch (write.kind) {
     case 'piece':
       return recordPiece(trx, memberId, write.reading);
@@ -52,6 +57,8 @@ async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrit
     case 'unlogged':
       await addUnloggedPiece(trx, memberId, write.piece);
       return createZones(trx, write.piece.id, write.piece.firingId);
+    case 'join':
+      return joinOpening(trx, memberId, write.join);
     case 'repair':
       return addRepair(trx, memberId, write.repair);
     case 'repaired':

@@ -379,12 +379,21 @@ export function twinNow(
     if (other.id === piece.id || other.twinKey !== piece.twinKey) continue;
     const answers = saidOf(other);
     if (answers?.state === 'read' && Object.keys(answers.zones).length)
-      return {
-        label: other.label,
-        zones: other.zones.map((zone) => ({ ...zone, ...readingOf(answers, zone) })),
-      };
+      return { label: other.label, zones: zonesAsRead(other, answers) };
   }
   return piece.twin;
+}
+
+/** The zones of a piece with what was tapped of each. */
+const zonesAsRead = (piece: OpeningPiece, answers: Answers): readonly TwinZone[] =>
+  piece.zones.map((zone) => ({ ...zone, ...readingOf(answers, zone) }));
+
+/** What is said of a piece when it came out as one like it did: its readings and its fate, not its notes. */
+export function sameAs(other: OpeningPiece, said: Answers, piece: OpeningPiece) {
+  return (before: Answers): Answers => ({
+    ...asTwin(before, piece.zones, zonesAsRead(other, said)),
+    ...{ state: 'read', fate: said.fate, reasons: said.reasons },
+  });
 }
 
 /** What somebody else recorded of a piece first. */

@@ -2,6 +2,7 @@ import type { OpeningPiece, OpeningZone } from '@/records/openings';
 import {
   asExpected,
   asTwin,
+  sameAs,
   rebasedOn,
   gradeLast,
   blankAnswers,
@@ -208,6 +209,15 @@ test('as expected says what the proofs say; as its twin takes over zone by zone'
   ] as const;
   const like = asTwin(blankAnswers(piece), [low, high], twin);
   expect([like.zones[low.id]?.surface, like.zones[high.id]?.surface]).toEqual(['gloss', 'matte']);
+});
+
+test('the others like it get its readings and its fate, but not what was noted of it alone', () => {
+  const tapped = withReadings(blankAnswers(piece), [blank], { surface: 'matte', note: 'leans' });
+  const other = { ...piece, id: id('P'), zones: [{ ...blank, id: id('Q') }] };
+  const same = sameAs(piece, { ...tapped, fate: 'reglaze', reasons: ['thin'] }, other)(blankAnswers(other));
+  expect(same).toMatchObject({ state: 'read', fate: 'reglaze', reasons: ['thin'] });
+  expect(same.zones[id('Q')]).toMatchObject({ surface: 'matte', note: '' });
+  expect(same.zones[blank.id]).toBeUndefined();
 });
 
 test.each([

@@ -9,9 +9,9 @@ import type { Opening, OpeningPiece } from '@/records/openings';
 import type { ShelfCone } from '@/records/firings';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
-import { useUndo } from '@/ui/Undo';
 import { WitnessPack } from '@/features/firings';
-import { blankDraft, type PieceDraft, type Answers } from '../model/draft';
+import { blankDraft, type PieceDraft } from '../model/draft';
+import { useFinish } from './useFinish';
 import { useOpening } from './useOpening';
 import { OpensOffline } from '@/ui/OpensOffline';
 import { OutboxStatus } from './OutboxStatus';
@@ -34,11 +34,10 @@ interface Props {
 
 /** The walk through a cooled kiln: witness cones, then one piece at a time, top shelf first. */
 export function OpeningView({ memberId, start, phrases, shelves, samples, cones, ...first }: Props) {
-  const api = useOpening(first.opening, memberId);
-  const { firing, pieces } = api.opening;
   const [at, setAt] = useState<string | null>(start);
+  const api = useOpening(first.opening, memberId, setAt);
+  const { firing, pieces } = api.opening;
   const [conesDone, setConesDone] = useState(cones.saved.length > 0 || start !== null);
-  const { offer, line } = useUndo();
   const stateOf = (piece: OpeningPiece) => stateNow(piece, api.drafts[piece.id]);
   const index = Math.max(
     0,
@@ -47,6 +46,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   const piece = pieces[index];
   const done = pieces.filter((one) => stateOf(one) !== 'loaded').length;
   const go = (to: number) => setAt(pieces[Math.min(pieces.length - 1, Math.max(0, to))]?.id ?? null);
+  const { finish, undone } = useFinish({ api, stateOf, onGo: setAt });
   useEffect(() => {
     window.scrollTo(0, 0);
   }, [piece?.id]);
@@ -55,15 +55,6 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   useEffect(() => {
     photoWorker();
   }, []);
-  const finish = async (of: OpeningPiece, change: (answers: Answers) => Answers) => {
-    const draft = await api.finish(of, change);
-    const words = draft.answers.state === 'read' ? (draft.answers.fate ?? 'read') : draft.answers.state;
-    offer(`${of.label}: ${words}`, () => {
-      setAt(of.id);
-      void api.unfinish(of, draft);
-    });
-    go(nextUnread(pieces, index, (one) => one.id === of.id || stateOf(one) !== 'loaded'));
-  };
   if (!conesDone && done === 0 && firing.state === 'open')
     return (
       <div className={css.cones}>
@@ -134,7 +125,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
           state={stateOf(piece)}
           phrases={phrases}
           sample={samples.includes(piece.label)}
-          undone={line}
+          undone={undone}
           onFinish={(change) => void finish(piece, change)}
           onStep={(by) => go(index + by)}
         />
@@ -151,17 +142,6 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
 /** The state of a piece with what this device knows and the server does not yet. */
 function stateNow(piece: OpeningPiece, draft: PieceDraft | undefined): OpeningPiece['state'] {
   return draft?.sentAs ? draft.answers.state : piece.state;
-}
-
-/** The next piece that is still to be read, after this one or from the beginning; else this one. */
-function nextUnread(
-  pieces: readonly OpeningPiece[],
-  from: number,
-  isRead: (piece: OpeningPiece) => boolean,
-): number {
-  const after = pieces.findIndex((piece, i) => i > from && !isRead(piece));
-  const any = after === -1 ? pieces.findIndex((piece) => !isRead(piece)) : after;
-  return any === -1 ? from : any;
 }
 
 function Head({ api, children }: { api: ReturnType<typeof useOpening>; children?: React.ReactNode }) {

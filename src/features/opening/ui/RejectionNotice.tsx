@@ -34,8 +34,14 @@ export function RejectionNotice({ stuck, piece, onDecide }: Props) {
       ) : (
         <>
           <p>
-            <b>{piece?.label ?? 'A note of this opening'} was not accepted:</b>{' '}
-            {errors.map((error) => `${error.field && `${error.field}: `}${error.message}`).join(' ')}
+            <b>{nameOf(stuck, piece)} was not accepted:</b>{' '}
+            {errors
+              .map((error) =>
+                stuck.write.kind === 'join'
+                  ? error.message
+                  : `${error.field && `${error.field}: `}${error.message}`,
+              )
+              .join(' ')}
           </p>
           <Button onClick={() => onDecide(false)} sx={{ mt: 1 }}>
             {stuck.write.kind === 'photo' ? 'Discard the photo' : 'Discard it'}
@@ -45,6 +51,9 @@ export function RejectionNotice({ stuck, piece, onDecide }: Props) {
     </Alert>
   );
 }
+
+const nameOf = ({ write }: OutboxItem, piece: OpeningPiece | undefined) =>
+  write.kind === 'join' ? `Number ${write.join.number}` : (piece?.label ?? 'A note of this opening');
 
 /** What was read here beside what was read elsewhere, where they differ. */
 function differences({ write }: OutboxItem, theirs: OtherReading, piece: OpeningPiece | undefined) {

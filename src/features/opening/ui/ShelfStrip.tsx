@@ -61,12 +61,19 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
     },
     [onGo],
   );
+  const goAndClose = (pieceId: string) => {
+    goTo(pieceId);
+    setSaid('');
+    close();
+  };
   const find = (text: string) => {
     setNote(text);
-    const found = pieces.filter((piece) => piece.number === Number(text.replace(/\D/g, '')));
-    if (found.length !== 1) return;
-    onGo(found[0]!.id);
-    setChosen(null);
+    const { sure } = numbered(text, pieces);
+    if (sure) goAndClose(sure.id);
+  };
+  const join = async () => {
+    await api.join(shelf, note);
+    setSaid(`${note.trim()} is asked for. It comes as soon as the server has answered.`);
     close();
   };
   return (
@@ -118,7 +125,9 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
         ))}
       </ul>
       {open && open !== 'shelves' && (
-        <StripForm {...{ open, shelf, note, setNote, find, addUnlogged, addRepair }} />
+        <StripForm
+          {...{ open, shelf, note, setNote, pieces, find, goAndClose, join, addUnlogged, addRepair }}
+        />
       )}
       {said && (
         <p role="status" className="small">
@@ -154,17 +163,55 @@ function ShelfButtons({ pieces, shelves, shelf, stateOf, onShelf }: ShelfButtons
   );
 }
 
+/** So many numbers that begin alike are offered. */
+const SHOWN = 6;
+
+/** Pieces by what was typed of their number: those that have it, those that go on with it, and the one that is meant for sure. */
+function numbered(text: string, pieces: readonly OpeningPiece[]) {
+  const typed = text.trim().toUpperCase();
+  const digits = /(\d+)$/.exec(typed)?.[1];
+  if (!digits) return { exact: [], more: [], sure: null };
+  const isNumber = typed === digits;
+  const exact = pieces.filter(
+    ({ label, number, ownNumber }) =>
+      label === typed || ownNumber.toUpperCase() === typed || (isNumber && number === Number(digits)),
+  );
+  const more = pieces.filter(
+    (piece) =>
+      !exact.includes(piece) &&
+      (piece.label.startsWith(typed) ||
+        (isNumber && String(piece.number).startsWith(String(Number(digits))))),
+  );
+  return { exact, more, sure: exact.length === 1 && more.length === 0 ? exact[0]! : null };
+}
+
 interface StripFormProps {
   readonly open: Ask;
   readonly shelf: number;
   readonly note: string;
   readonly setNote: (note: string) => void;
+  readonly pieces: readonly OpeningPiece[];
   readonly find: (text: string) => void;
+  readonly goAndClose: (pieceId: string) => void;
+  /** Takes the piece of that number into the load. */
+  readonly join: () => Promise<void>;
   readonly addUnlogged: () => Promise<void>;
   readonly addRepair: (what: (typeof SHELF_FAULTS)[number]) => Promise<void>;
 }
 
-function StripForm({ open, shelf, note, setNote, find, addUnlogged, addRepair }: StripFormProps) {
+function StripForm({
+  open,
+  shelf,
+  note,
+  setNote,
+  pieces,
+  find,
+  goAndClose,
+  join,
+  addUnlogged,
+  addRepair,
+}: StripFormProps) {
+  const { exact, more } = numbered(note, pieces);
   return (
     <div className={css.form}>
       <TextField
@@ -177,9 +224,30 @@ function StripForm({ open, shelf, note, setNote, find, addUnlogged, addRepair }:
         }
         value={note}
         autoFocus
-        slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric' } : {} }}
+        slotProps={{ htmlInput: open === 'find' ? { inputMode: 'numeric', enterKeyHint: 'go' } : {} }}
+        onKeyDown={(event) => {
+          if (open === 'find' && event.key === 'Enter' && exact.length === 1) goAndClose(exact[0]!.id);
+        }}
         onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
       />
+      {open === 'find' &&
+        [...exact, ...more].slice(0, SHOWN).map((piece) => (
+          <Button key={piece.id} onClick={() => goAndClose(piece.id)}>
+            {piece.label}
+            {piece.ownNumber && ` (${piece.ownNumber})`}
+          </Button>
+        ))}
+      {open === 'find' && note.trim() !== '' && exact.length === 0 && (
+        <>
+          <Button variant="contained" onClick={() => void join()}>
+            {note.trim()} came out of this kiln, shelf {shelf}
+          </Button>
+          <p className="small quiet">
+            It is not in this load by the records. It joins the load, with the coats that it had not been
+            fired with.
+          </p>
+        </>
+      )}
       {open === 'unlogged' && <Button onClick={() => void addUnlogged()}>Number it, shelf {shelf}</Button>}
       {open === 'shelf' && (
         <>

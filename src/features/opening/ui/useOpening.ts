@@ -17,8 +17,10 @@ const STORE_AFTER = 1500;
 /**
  * An opening as this device knows it: what the server answered last, what was tapped since, and what is still on
  * its way. Every tap is kept on the device before anything else happens.
+ *
+ * @param onJoined is told of a piece that was found in the kiln and has come
  */
-export function useOpening(first: Opening, memberId: string) {
+export function useOpening(first: Opening, memberId: string, onJoined: (pieceId: string) => void) {
   const firingId = first.firing.id;
   const [opening, setOpening] = useState(first);
   const { drafts, draftAt, putDraft, restore } = useDrafts(firingId);
@@ -83,6 +85,7 @@ export function useOpening(first: Opening, memberId: string) {
       sender.current = startSender(memberId, {
         sent: (write, piece) => {
           if (piece) takeOver([piece]);
+          if (piece && write.write.kind === 'join') onJoined(piece.id);
           if (write.write.kind === 'photo' || write.write.kind === 'repair') void refresh();
           const draft = write.pieceId ? draftAt(write.pieceId) : undefined;
           if (draft?.sentAs === write.id) putDraft(write.pieceId!, null);
@@ -104,7 +107,7 @@ export function useOpening(first: Opening, memberId: string) {
       window.removeEventListener('offline', line);
       sender.current?.stop();
     };
-  }, [firingId, memberId, draftAt, putDraft, restore, readOutbox, refresh, takeOver]);
+  }, [firingId, memberId, draftAt, putDraft, restore, readOutbox, refresh, takeOver, onJoined]);
 
   const enqueue = useCallback(
     async (write: OutboxItem['write'], pieceId: string | null, id = ulid()) => {

@@ -88,5 +88,8 @@ function openingActs(tools: OpeningTools) {
     void reserveIfFew();
     return label;
   };
-  return { answer, undo, finish, unfinish, decide, addUnlogged };
+  /** Asks for a piece that is known and came out of this kiln; it comes with the server's answer. */
+  const join = (shelf: number, number: string) =>
+    tools.enqueue({ kind: 'join', join: { firingId, number: number.trim(), shelf } }, null);
+  return { answer, undo, finish, unfinish, decide, addUnlogged, join };
 }

@@ -19,6 +19,8 @@ function touchedBy({ firingId, write }: z.output<typeof openingWriteSchema>): To
       };
     case 'unlogged':
       return { firingId: write.piece.firingId, isOfOpening: true };
+    case 'join':
+      return { firingId: write.join.firingId, isOfOpening: true };
     case 'frame':
       return { firingId, photoIds: [write.photo.id] };
     case 'count':

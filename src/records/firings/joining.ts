@@ -1,0 +1,77 @@
+import { AGAIN_FATES } from '@/core/vocabulary';
+import { recordChange } from '@/records/platform/changes';
+import { inTransaction, type Db } from '@/records/platform/db';
+import { Refusal } from '@/records/platform/errors';
+import { rowsOf } from '@/records/platform/joins';
+import { lockWhile, putIn } from './firings';
+
+/** A piece that was found in an opened kiln without having been written into its load. */
+export interface JoiningPiece {
+  readonly firingId: string;
+  /** What is written under its foot: "SW-0412", "412", or its maker's own number. */
+  readonly number: string;
+  readonly shelf: number;
+}
+
+/**
+ * Writes a piece that is known into the load that it came out of. One that is in it already stays as it is.
+ *
+ * @returns the id of the piece
+ * @throws Refusal of `number` when no piece has it, when several have, or when it is in another kiln; of `state` while
+ *   the kiln is not open
+ */
+export async function joinOpening(
+  base: Db,
+  memberId: string,
+  { firingId, number, shelf }: JoiningPiece,
+): Promise<string> {
+  return inTransaction(base, async (trx) => {
+    await lockWhile(trx, firingId, ['open', 'closed']);
+    const { id, stage, label } = await pieceNumbered(trx, firingId, number);
+    if (await trx('firing_piece').where({ firing_id: firingId, piece_id: id }).first('piece_id')) return id;
+    if (stage === 'loaded')
+      throw new Refusal('number', `${label} is in another firing by the records. Take it out there first.`);
+    await putIn(trx, firingId, id, { shelf }, 'fired');
+    await recordChange(trx, memberId, 'load', firingId, null, [{ pieceId: id, shelf }]);
+    return id;
+  });
+}
+
+/** The one piece with a number: first one of this firing, then one that waits for a kiln, then any. */
+async function pieceNumbered(trx: Db, firingId: string, text: string) {
+  const number = text.trim();
+  const isPlain = /^\d+$/.test(number);
+  const known = await rowsOf<{ p: 'piece' }>()(
+    trx('piece as p')
+      .where({ 'p.label': number.toUpperCase() })
+      .orWhere({ 'p.own_number': number })
+      .orWhere((query) => void (isPlain && query.where({ 'p.number': Number(number) })))
+      .orderBy('p.number'),
+    'p.id',
+    'p.label',
+    'p.stage',
+    'p.fate',
+  );
+  const here = await trx('firing_piece')
+    .where({ firing_id: firingId })
+    .whereIn(
+      'piece_id',
+      known.map(({ id }) => id),
+    )
+    .pluck<string[]>('piece_id');
+  const orders = [
+    known.filter(({ label }) => label === number.toUpperCase()),
+    known.filter(({ id }) => here.includes(id)),
+    known.filter(({ stage, fate }) => stage === 'glazed' || (fate && AGAIN_FATES.includes(fate))),
+    known,
+  ];
+  const found = orders.find((list) => list.length > 0);
+  if (!found)
+    throw new Refusal('number', `There is no piece ${number}. Number it as one that is not on the list.`);
+  if (found.length > 1)
+    throw new Refusal(
+      'number',
+      `Several pieces are ${number}: ${found.map(({ label }) => label).join(', ')}. Type the letters as well.`,
+    );
+  return found[0]!;
+}
