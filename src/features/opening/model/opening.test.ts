@@ -214,7 +214,11 @@ test('as expected says what the proofs say; as its twin takes over zone by zone'
 test('the others like it get its readings and its fate, but not what was noted of it alone', () => {
   const tapped = withReadings(blankAnswers(piece), [blank], { surface: 'matte', note: 'leans' });
   const other = { ...piece, id: id('P'), zones: [{ ...blank, id: id('Q') }] };
-  const same = sameAs(piece, { ...tapped, fate: 'reglaze', reasons: ['thin'] }, other)(blankAnswers(other));
+  const same = sameAs(
+    { ...piece, zones: [blank] },
+    { ...tapped, fate: 'reglaze', reasons: ['thin'] },
+    other,
+  )(blankAnswers(other));
   expect(same).toMatchObject({ state: 'read', fate: 'reglaze', reasons: ['thin'] });
   expect(same.zones[id('Q')]).toMatchObject({ surface: 'matte', note: '' });
   expect(same.zones[blank.id]).toBeUndefined();
