@@ -25,7 +25,7 @@ import {
   waitingIds,
   addEvent,
   curveOf,
-  endEvent,
+  endEvents,
   eventsOf,
   importLog,
   liveSources,
@@ -152,9 +152,9 @@ test('hand readings are the log of a kiln without a controller; events are struc
   await addEvent(base, member, event);
   expect(await eventsOf(base, id)).toHaveLength(9);
   const tooHot = (await firingById(base, id)).loggedCone!;
-  await endEvent(base, member, wrong, true);
+  await endEvents(base, member, [wrong], true);
   expect((await firingById(base, id)).loggedCone!).toBeLessThan(tooHot);
-  await endEvent(base, member, wrong, false);
+  await endEvents(base, member, [wrong], false);
   expect((await firingById(base, id)).loggedCone).toBeCloseTo(tooHot);
 });
 

@@ -236,6 +236,12 @@ test('a load says what is doubtful in it', () => {
   expect(said(piece('a', 60, { chrome: true }), piece('b', 160, { tin: true, shelf: 2 }))).toEqual([]);
   expect(said(piece('a', 60, { runsFrom: 4 }))[0]).toMatch(/cookie/);
   expect(said(piece('a', 60, { runsFrom: 4, cookie: true }))).toEqual([]);
+  // What is said of many is said once.
+  const many = Array.from({ length: 3 }, (_, i) => piece(`p${i}`, 60 + i * 100, { runsFrom: 9 - i }));
+  expect(said(...many)).toEqual([
+    '3 carry a runny glaze to 7 mm from the foot, or little more: put cookies under p0, p1, p2.',
+  ]);
+  expect(said(piece('a', 60), piece('b', 120), piece('c', 180))).toEqual(['a and b; b and c touch.']);
   expect(said(piece('a', 60, { heightMm: 130 }))[0]).toMatch(/130 mm high, its posts 120 mm/);
   expect(said(piece('a', 10))[0]).toMatch(/over the edge/);
 });

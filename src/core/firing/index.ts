@@ -1,3 +1,4 @@
+export { readBook, type BookHand, type BookLine, type FiringBook } from './book';
 export { fitsNowhere, innerHeightMm, type KilnRoom } from './room';
 export { alarmsOf, type Alarm, type LogLine } from './alarms';
 export { monoxideShare, reductionByProbe, type ProbeReading } from './probe';

@@ -138,25 +138,43 @@ export function warningsOf(
       ...(typeof post === 'number' && piece.heightMm + 5 > post
         ? [warn(text`is ${millimetres(piece.heightMm)} high, its posts ${millimetres(post)}.`)]
         : []),
-      ...(piece.runsFrom !== null && piece.runsFrom < RUN_ROOM && !piece.cookie
-        ? [
-            warn(
-              text`carries a runny glaze to ${millimetres(piece.runsFrom)} from the foot: put a cookie under it.`,
-            ),
-          ]
-        : []),
     ];
   });
-  const pairs = pieces.flatMap((a, i) =>
-    pieces.slice(i + 1).flatMap((b): LoadWarning[] => {
-      if (a.shelf !== b.shelf) return [];
+  const touching: Pair[] = [];
+  const fuming: Pair[] = [];
+  for (const [i, a] of pieces.entries())
+    for (const b of pieces.slice(i + 1)) {
+      if (a.shelf !== b.shelf) continue;
       const room = roomBetween(a, b);
-      if (room < 0) return [{ pieces: [a.id, b.id], words: `${a.label} and ${b.label} touch.` }];
-      const fumes = (a.chrome && b.tin) || (b.chrome && a.tin);
-      return fumes && room < FUMES
-        ? [{ pieces: [a.id, b.id], words: `Chrome beside tin: ${a.label} and ${b.label} may blush pink.` }]
-        : [];
-    }),
-  );
-  return [...alone, ...pairs];
+      if (room < 0) touching.push([a, b]);
+      else if (((a.chrome && b.tin) || (b.chrome && a.tin)) && room < FUMES) fuming.push([a, b]);
+    }
+  return [
+    ...alone,
+    ...runningDown(pieces),
+    ...pairs(touching, (words) => `${words} touch.`),
+    ...pairs(fuming, (words) => `Chrome beside tin: ${words} may blush pink.`),
+  ];
+}
+
+type Pair = readonly [LoadPiece, LoadPiece];
+
+/** One piece of advice for all pairs it is for. */
+function pairs(found: readonly Pair[], say: (words: string) => string): LoadWarning[] {
+  if (found.length === 0) return [];
+  const words = found.map(([a, b]) => `${a.label} and ${b.label}`).join('; ');
+  return [{ pieces: [...new Set(found.flat().map(({ id }) => id))], words: say(words) }];
+}
+
+/** Runny glazes near the shelf: said once, with the pieces and how near the nearest comes. */
+function runningDown(pieces: readonly LoadPiece[]): LoadWarning[] {
+  const low = pieces.filter(({ runsFrom, cookie }) => runsFrom !== null && runsFrom < RUN_ROOM && !cookie);
+  if (low.length === 0) return [];
+  const nearest = millimetres(Math.min(...low.map(({ runsFrom }) => runsFrom!)));
+  const labels = low.map(({ label }) => label).join(', ');
+  const words =
+    low.length === 1
+      ? text`${labels} carries a runny glaze to ${nearest} from the foot: put a cookie under it.`
+      : text`${low.length} carry a runny glaze to ${nearest} from the foot, or little more: put cookies under ${labels}.`;
+  return [{ pieces: low.map(({ id }) => id), words }];
 }

@@ -14,19 +14,24 @@ export type KilnPart = (typeof KILN_PARTS)[number];
 export interface FiringEvent {
   readonly kind: string;
   /** What has to be typed or chosen with it. */
-  readonly asks?: 'degrees' | 'percent' | 'heaviness' | 'ring' | 'words';
+  readonly asks?: 'degrees' | 'percent' | 'heaviness' | 'ring' | 'words' | 'details';
+  /** What is usually said with it; other words, or none, do as well. */
+  readonly details?: readonly string[];
   /** Whether only a kiln with a flame has it. */
   readonly isGasOnly?: true;
   /** The key that does the same as the tap. */
   readonly key: string;
 }
 
+/** Peepholes as they lie over one another. */
+const PEEPHOLES = ['top', 'middle', 'bottom'];
+
 export const FIRING_EVENTS = [
   { kind: 'hand reading', asks: 'degrees', key: '1' },
-  { kind: 'lid propped', key: '2' },
+  { kind: 'lid propped', asks: 'details', details: ['a crack', 'a finger', 'a hand', 'wide open'], key: '2' },
   { kind: 'lid closed', key: '3' },
-  { kind: 'peephole plug in', key: '4' },
-  { kind: 'peephole plug out', key: '5' },
+  { kind: 'peephole plug in', asks: 'details', details: PEEPHOLES, key: '4' },
+  { kind: 'peephole plug out', asks: 'details', details: PEEPHOLES, key: '5' },
   { kind: 'damper', asks: 'percent', isGasOnly: true, key: '6' },
   { kind: 'gas', asks: 'percent', isGasOnly: true, key: '7' },
   { kind: 'reduction starts', asks: 'heaviness', isGasOnly: true, key: '8' },
@@ -40,11 +45,15 @@ export type EventKind = (typeof FIRING_EVENTS)[number]['kind'];
 /** The kinds of event, in the order in which they are offered. */
 export const EVENT_KINDS = FIRING_EVENTS.map(({ kind }) => kind) as [EventKind, ...EventKind[]];
 
+const eventOf = (kind: EventKind): FiringEvent => FIRING_EVENTS.find((one) => one.kind === kind)!;
+
 /** What an event asks for besides the tap; null for nothing. */
 export function eventAsks(kind: EventKind): NonNullable<FiringEvent['asks']> | null {
-  const event: FiringEvent = FIRING_EVENTS.find((one) => one.kind === kind)!;
-  return event.asks ?? null;
+  return eventOf(kind).asks ?? null;
 }
+
+/** What is usually said with an event. */
+export const eventDetails = (kind: EventKind): readonly string[] => eventOf(kind).details ?? [];
 
 /** What heats a kiln. */
 export const KILN_HEATS = ['electric', 'gas', 'wood'] as const;

@@ -13,13 +13,15 @@ import {
   unloadPiece,
   advanceFiring,
   fileFiring,
+  correctStart,
   lightKiln,
   type Light,
   placePieces,
   setDue,
   setShelf,
   addEvent,
-  endEvent,
+  addEvents,
+  endEvents,
   importLog,
   liveSources,
   recordControllerContact,
@@ -36,7 +38,9 @@ import {
   shelfSchema,
   unloadSchema,
   conesSchema,
-  endEventSchema,
+  bookSchema,
+  endEventsSchema,
+  litSchema,
   eventSchema,
   firingIdSchema,
   importSchema,
@@ -119,9 +123,18 @@ export const unloadFiring = action('unloadFiring', unloadSchema, async (member, 
 });
 
 /** Starts a firing: its controller gets the programme, or a hand lights it. Nothing starts if that fails. */
-export const startFiring = action('startFiring', startSchema, async (member, { firingId, sourceId, by }) => {
-  const light: Light = (kiln, segments) => asked(() => httpDriver(kiln.controller).start(sourceId, segments));
-  await lightKiln(db(), member.id, { firingId, sourceId }, by === 'controller' ? light : null);
+export const startFiring = action('startFiring', startSchema, async (member, { by, at, ...start }) => {
+  const light: Light = (kiln, segments) =>
+    asked(() => httpDriver(kiln.controller).start(start.sourceId, segments));
+  const told = { ...start, at: at === null ? null : new Date(at) };
+  await lightKiln(db(), member.id, told, by === 'controller' ? light : null);
+  refresh();
+  return null;
+});
+
+/** Says when a firing began that was told late. */
+export const sayLit = action('sayLit', litSchema, async (member, { firingId, at }) => {
+  await correctStart(db(), member.id, { firingId, at: new Date(at) });
   refresh();
   return null;
 });
@@ -177,9 +190,19 @@ export const saveEvent = action('saveEvent', eventSchema, async (member, event) 
   return null;
 });
 
-/** Deletes an event, or brings it back. */
-export const setEventEnded = action('setEventEnded', endEventSchema, async (member, { id, ended }) => {
-  await endEvent(db(), member.id, id, ended);
+/** Writes down the readings of a firing book. */
+export const saveBook = action('saveBook', bookSchema, async (member, { firingId, lines }) => {
+  const events = lines.map(
+    ({ celsius, ...line }) => ({ ...line, kind: 'hand reading', value: celsius }) as const,
+  );
+  await addEvents(db(), member.id, firingId, events);
+  refresh();
+  return null;
+});
+
+/** Deletes events, or brings them back. */
+export const setEventsEnded = action('setEventsEnded', endEventsSchema, async (member, { ids, ended }) => {
+  await endEvents(db(), member.id, ids, ended);
   refresh();
   return null;
 });

@@ -73,7 +73,10 @@ export const startSchema = z.object({
   sourceId: idSchema,
   /** Whether its controller runs it, or it is lit by hand. */
   by: z.enum(['controller', 'hand']),
+  /** When it was lit, if not now. */
+  at: z.iso.datetime().nullable().default(null),
 });
+export const litSchema = z.object({ firingId: idSchema, at: z.iso.datetime() });
 
 export const firingIdSchema = z.object({ firingId: idSchema });
 
@@ -106,7 +109,23 @@ export const eventSchema = z
     if (kind === 'note' && !note) error('note', 'Write something.');
   });
 
-export const endEventSchema = z.object({ id: idSchema, ended: z.boolean() });
+/** Readings of a firing book, all in one. */
+export const bookSchema = z.object({
+  firingId: idSchema,
+  lines: z
+    .array(
+      z.object({
+        id: idSchema,
+        minutes: eventSchema.shape.minutes,
+        celsius: z.number().min(-20).max(1450),
+        note: eventSchema.shape.note,
+      }),
+    )
+    .min(1, 'Nothing to save.')
+    .max(400, 'At most 400 lines at once.'),
+});
+
+export const endEventsSchema = z.object({ ids: z.array(idSchema).min(1).max(400), ended: z.boolean() });
 
 export const conesSchema = z.object({
   firingId: idSchema,

@@ -1,4 +1,4 @@
-export { lightKiln, type Light } from './starts';
+export { correctStart, lightKiln, type Light, type Start } from './starts';
 export { isFeedToken, renewFeed } from './calendarFeed';
 export {
   advanceFiring,
@@ -43,7 +43,8 @@ export {
   addEvent,
   addLogPoints,
   curveOf,
-  endEvent,
+  addEvents,
+  endEvents,
   eventsOf,
   importLog,
   type LiveSource,

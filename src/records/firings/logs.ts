@@ -180,25 +180,53 @@ export interface StoredEvent extends EventDraft {
 }
 
 /** Writes down an event; the same id twice is one event. A hand reading counts in the log. */
-export async function addEvent(base: Db, memberId: string, event: EventDraft): Promise<void> {
+export const addEvent = (base: Db, memberId: string, { firingId, ...event }: EventDraft): Promise<void> =>
+  addEvents(base, memberId, firingId, [event]);
+
+/** Writes down events of a firing, all or none; the same id twice is one event. @throws NotFound */
+export async function addEvents(
+  base: Db,
+  memberId: string,
+  firingId: string,
+  events: readonly Omit<EventDraft, 'firingId'>[],
+): Promise<void> {
   await inTransaction(base, async (trx) => {
-    if (!(await trx('firing').where({ id: event.firingId }).forUpdate().first('id')))
+    if (!(await trx('firing').where({ id: firingId }).forUpdate().first('id')))
       throw new NotFound('This firing');
-    if (await trx('firing_event').where({ id: event.id }).first('id')) return;
-    const { firingId, ...rest } = event;
-    await trx('firing_event').insert({ ...rest, firing_id: firingId, member_id: memberId, at: new Date() });
-    await recordChange(trx, memberId, 'firing_event', event.id, null, event);
-    if (event.kind === 'hand reading') await updateLoggedCone(trx, firingId);
+    const known = await trx('firing_event')
+      .whereIn(
+        'id',
+        events.map(({ id }) => id),
+      )
+      .pluck<string[]>('id');
+    const fresh = events.filter(({ id }) => !known.includes(id));
+    for (const event of fresh) {
+      await trx('firing_event').insert({
+        ...event,
+        ...{ firing_id: firingId, member_id: memberId, at: new Date() },
+      });
+      await recordChange(trx, memberId, 'firing_event', event.id, null, { firingId, ...event });
+    }
+    if (fresh.some(({ kind }) => kind === 'hand reading')) await updateLoggedCone(trx, firingId);
   });
 }
 
-/** Deletes an event, or brings it back. */
-export async function endEvent(base: Db, memberId: string, id: string, ended: boolean): Promise<void> {
+/** Deletes events, or brings them back. @throws NotFound */
+export async function endEvents(
+  base: Db,
+  memberId: string,
+  ids: readonly string[],
+  ended: boolean,
+): Promise<void> {
   await inTransaction(base, async (trx) => {
-    const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
-    if (!event) throw new NotFound('This event');
-    await setEnded(trx, memberId, 'firing_event', id, ended);
-    if (event.kind === 'hand reading') await updateLoggedCone(trx, event.firing_id);
+    const read = new Set<string>();
+    for (const id of ids) {
+      const event = await trx('firing_event').where({ id }).forUpdate().first('firing_id', 'kind');
+      if (!event) throw new NotFound('This event');
+      await setEnded(trx, memberId, 'firing_event', id, ended);
+      if (event.kind === 'hand reading') read.add(event.firing_id);
+    }
+    for (const firingId of read) await updateLoggedCone(trx, firingId);
   });
 }
 

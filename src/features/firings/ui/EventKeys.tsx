@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { usePageKey } from '@/ui/usePageKey';
-import { type EventKind, type Ring, type FiringEvent, FIRING_EVENTS, eventAsks } from '@/core/vocabulary';
+import { type EventKind, type FiringEvent, FIRING_EVENTS, eventAsks } from '@/core/vocabulary';
 import { celsius } from '@/core/units';
 import type { StoredEvent } from '@/records/firings';
 import { FormErrors } from '@/ui/kit';
@@ -10,9 +10,9 @@ import { useUndo } from '@/ui/Undo';
 import { useMutation } from '@/ui/useMutation';
 import { usePersistedState } from '@/ui/usePersistedState';
 import { useIdempotentId } from '@/ui/useIdempotentId';
-import { saveEvent, setEventEnded } from '../actions';
+import { saveEvent, setEventsEnded } from '../actions';
 import { hours, parseHours } from '@/features/shared/clock';
-import { AskEvent } from './AskEvent';
+import { AskEvent, type Typed } from './AskEvent';
 import css from './log.module.css';
 
 interface Props {
@@ -25,6 +25,9 @@ interface Props {
   readonly onDone: () => void;
 }
 
+/** Nothing typed yet. */
+const BLANK: Typed = { value: null, when: '', note: '' };
+
 /** After so long without a hand reading, a kiln without a controller wants one. */
 const EVERY = 60;
 
@@ -34,33 +37,36 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
   const [idOf, kept] = useIdempotentId();
   const { offer, bar } = useUndo();
   const [asking, setAsking] = useState<EventKind | null>(byHand ? 'hand reading' : null);
-  const [value, setValue] = useState<number | null>(null);
-  const [when, setWhen] = useState('');
-  const [note, setNote, , dropNote] = usePersistedState(`jiten.note.${firingId}`, '');
+  const [typed, setTyped, , dropTyped] = usePersistedState<Readonly<Record<string, Typed>>>(
+    `jiten.events.${firingId}`,
+    {},
+  );
   const offered: readonly (FiringEvent & { readonly kind: EventKind })[] = FIRING_EVENTS;
   const kinds = offered.filter(({ isGasOnly }) => gas || !isGasOnly);
   const asks = asking && eventAsks(asking);
   const lastHand = events.findLast(({ kind }) => kind === 'hand reading');
+  const unlogged = kinds
+    .map(({ kind }) => kind)
+    .filter((kind) => kind !== asking && typed[kind] && typed[kind].value !== null);
   const due = byHand && now() - (lastHand?.minutes ?? 0) >= EVERY;
-  const put = async (kind: EventKind, heaviness?: Ring) => {
+  const put = async (kind: EventKind, chosen?: string) => {
     const wants = eventAsks(kind);
+    const { value, when, note } = typed[kind] ?? BLANK;
     const said = {
       kind,
       value: wants === 'degrees' || wants === 'percent' ? value : null,
-      note: heaviness ?? (wants === 'words' ? note : ''),
+      note: chosen ?? (wants === 'words' || wants === 'details' ? note : ''),
     };
     // The same tap ten minutes later is another event.
     const key = [said, when, Math.floor(now() / 10)];
     const event = { ...said, id: idOf(key), firingId, minutes: parseHours(when) ?? now() };
     if ((await run(() => saveEvent(event))) === undefined) return;
     kept(key);
-    setValue(null);
-    setWhen('');
-    if (wants === 'words') {
-      dropNote();
-      setNote('');
-    }
-    if (!byHand) setAsking(null);
+    const { [kind]: _, ...others } = typed;
+    setTyped(others);
+    if (Object.keys(others).length === 0) dropTyped();
+    // Reading follows reading; anything else is asked for when it happens.
+    if (kind !== 'hand reading') setAsking(byHand ? 'hand reading' : null);
     onDone();
   };
   const tap = (kind: EventKind) =>
@@ -73,10 +79,10 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
     },
   );
   const remove = async (event: StoredEvent) => {
-    await run(() => setEventEnded({ id: event.id, ended: true }));
+    await run(() => setEventsEnded({ ids: [event.id], ended: true }));
     offer(
       `${event.kind} deleted`,
-      () => void run(() => setEventEnded({ id: event.id, ended: false })).then(onDone),
+      () => void run(() => setEventsEnded({ ids: [event.id], ended: false })).then(onDone),
     );
     onDone();
   };
@@ -99,9 +105,25 @@ export function EventKeys({ firingId, now, events, gas, byHand, onDone }: Props)
       {due && <p className={css.due}>Hourly reading due.</p>}
       {asking && asks && (
         <AskEvent
-          {...{ asks, asking, byHand, isBusy, value, setValue, when, setWhen, note, setNote }}
-          onLog={(heaviness) => void put(asking, heaviness)}
+          // Each kind of event has what was typed for it, and nothing of another.
+          key={asking}
+          {...{ asks, asking, isBusy }}
+          typed={typed[asking] ?? BLANK}
+          onType={(part) =>
+            setTyped((before) => ({ ...before, [asking]: { ...(before[asking] ?? BLANK), ...part } }))
+          }
+          onLog={(chosen) => void put(asking, chosen)}
         />
+      )}
+      {unlogged.length > 0 && (
+        <p className={css.due} role="status">
+          Typed and not logged:{' '}
+          {unlogged.map((kind) => (
+            <button key={kind} type="button" className={css.strike} onClick={() => setAsking(kind)}>
+              {kind}
+            </button>
+          ))}
+        </p>
       )}
       <FormErrors errors={errors} />
       <EventList events={events} onDelete={(event) => void remove(event)} />

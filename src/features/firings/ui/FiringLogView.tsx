@@ -9,6 +9,7 @@ import type { Firing, Kiln, FiringLog, ShelfCone } from '@/records/firings';
 import { hours } from '@/features/shared/clock';
 import { CoolingWords } from './CoolingWords';
 import { EventKeys } from './EventKeys';
+import { FiringBookForm } from './FiringBookForm';
 import { ImportLog } from './ImportLog';
 import { LogChart } from './LogChart';
 import { WitnessPack } from './WitnessPack';
@@ -41,7 +42,11 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
   const fromMemory = isFromMemory(firing, log);
   return (
     <div className={css.log}>
-      {fromMemory ? <Result firing={firing} log={log} /> : <Standing {...{ firing, log, silent }} />}
+      {fromMemory ? (
+        <Result firing={firing} log={log} />
+      ) : (
+        <Standing {...{ firing, log, silent }} hasFlame={kiln.heat !== 'electric'} />
+      )}
       <Button
         size="small"
         variant="text"
@@ -64,7 +69,6 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
           events={log.events}
           gas={kiln.heat !== 'electric'}
           byHand={!live && log.sensors.length === 0}
-
           onDone={ask}
         />
       )}
@@ -82,6 +86,7 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
           onDone={ask}
         />
       )}
+      {mayWrite && !live && <FiringBookForm firing={firing} onDone={ask} />}
       {over && mayWrite && !live && <ImportLog firingId={firing.id} onDone={ask} />}
     </div>
   );
@@ -130,7 +135,14 @@ function useLiveLog(firing: Firing, first: FiringLog) {
 }
 
 /** The answer first: how hot it is, how far along the cones, and what is wrong. */
-function Standing({ firing, log, silent }: { firing: Firing; log: FiringLog; silent: boolean }) {
+interface StandingProps {
+  readonly firing: Firing;
+  readonly log: FiringLog;
+  readonly silent: boolean;
+  readonly hasFlame: boolean;
+}
+
+function Standing({ firing, log, silent, hasFlame }: StandingProps) {
   const lastLine = log.sensors[0]?.at(-1);
   const error = log.sources.find((source) => source.live && source.error)?.error;
   return (
@@ -169,7 +181,7 @@ function Standing({ firing, log, silent }: { firing: Firing; log: FiringLog; sil
       <CoolingWords log={log} />
       {log.alarms.map((alarm) => (
         <p key={alarm} role="alert" className={css.alarm}>
-          {ALARMS[alarm]}
+          {ALARMS[alarm][hasFlame ? 'flame' : 'electric']}
         </p>
       ))}
       {error && (
@@ -187,13 +199,28 @@ function Standing({ firing, log, silent }: { firing: Firing; log: FiringLog; sil
   );
 }
 
-const ALARMS: Readonly<Record<FiringLog['alarms'][number], string>> = {
-  'sensor break': 'Sensor break: the thermocouple says nothing. Look at the kiln; switch it off if in doubt.',
-  'over target':
-    'Over target: hotter than the programme asks. A relay may be stuck: switch off at the supply if it climbs on.',
-  'over the kiln’s limit': 'Over this kiln’s limit. Switch off at the supply.',
-  'behind the programme':
-    'Behind the programme for a quarter of an hour: elements may be worn, or the climb too steep.',
+/** What an alarm means, and what to do, at each kind of kiln. */
+const ALARMS: Readonly<
+  Record<FiringLog['alarms'][number], { readonly electric: string; readonly flame: string }>
+> = {
+  'sensor break': {
+    electric: 'Sensor break: the thermocouple says nothing. Look at the kiln; switch it off if in doubt.',
+    flame: 'Sensor break: the thermocouple says nothing. Look at the kiln; put the fire out if in doubt.',
+  },
+  'over target': {
+    electric:
+      'Over target: hotter than the programme asks. A relay may be stuck: switch off at the supply if it climbs on.',
+    flame: 'Over target: hotter than the programme asks. Take the fire back; put it out if it climbs on.',
+  },
+  'over the kiln’s limit': {
+    electric: 'Over this kiln’s limit. Switch off at the supply.',
+    flame: 'Over this kiln’s limit. Put the fire out: gas off at the cock.',
+  },
+  'behind the programme': {
+    electric: 'Behind the programme for a quarter of an hour: elements may be worn, or the climb too steep.',
+    flame:
+      'Behind the programme for a quarter of an hour: too little fuel or draught, or the climb too steep.',
+  },
 };
 
 function Result({ firing, log }: { firing: Firing; log: FiringLog }) {

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { WhoChanged } from '@/ui/WhoChanged';
 import { saySegments } from '@/core/firing';
 import { celsius, text, type Message } from '@/core/units';
@@ -6,7 +7,7 @@ import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import type { FiringState } from '@/core/vocabulary';
+import type { FiringState, KilnHeat } from '@/core/vocabulary';
 import type { Firing, FiringLog, FiringOutcome as Outcome, Kiln } from '@/records/firings';
 import type { OpeningStudent } from '@/records/people';
 import { FormErrors } from '@/ui/kit';
@@ -15,20 +16,41 @@ import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
 import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
+import { LitAt, StartButtons } from './StartButtons';
 import { OpeningHelpers } from './OpeningHelpers';
 
-const CAUTIONS: Readonly<Partial<Record<FiringState, Message>>> = {
-  loading:
-    'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Gas: carbon monoxide detector on. Lines, flues and wiring are for licensed people and local codes.',
-  firing:
-    'Spyholes only through a shade for infrared. Gas off at the cock, or supply switched off, at the end.',
-  cooling: text`No cracking above ${celsius(200)}, and slow through ${celsius(573)} and ${celsius(225)}. Supply off before the lid goes up; gloves above ${celsius(50)}.`,
+const SHADE = 'Spyholes only through a shade for infrared.';
+const SLOWLY = text`No cracking above ${celsius(200)}, and slow through ${celsius(573)} and ${celsius(225)}.`;
+const GLOVES = text`gloves above ${celsius(50)}.`;
+
+/** What to mind at a kiln in each state, by what heats it. */
+const CAUTIONS: Readonly<Record<KilnHeat, Readonly<Partial<Record<FiringState, Message>>>>> = {
+  electric: {
+    loading:
+      'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Wiring is for licensed electricians and local codes.',
+    firing: `${SHADE} Supply switched off at the end.`,
+    cooling: text`${SLOWLY} Supply off before the lid goes up; ${GLOVES}`,
+  },
+  gas: {
+    loading:
+      'Kiln wash dry, witness cones in, damper open before it is lit; ventilation and carbon monoxide detector on. Lines and flues are for licensed people and local codes.',
+    firing: `${SHADE} Never leave it to relight by itself. Gas off at the cock at the end.`,
+    cooling: text`${SLOWLY} Gas off at the cock and at the main before the door opens; ${GLOVES}`,
+  },
+  wood: {
+    loading:
+      'Kiln wash dry, witness cones in; water at hand, carbon monoxide detector on in any shed. Fires in the open are for local rules.',
+    firing: `${SHADE} Gloves, eye protection and no loose sleeves at the stoke hole.`,
+    cooling: text`${SLOWLY} Embers out before the door opens; ${GLOVES}`,
+  },
 };
 
 interface Props {
   readonly firing: Firing;
   readonly kiln: Kiln;
-  readonly log: Pick<FiringLog, 'open'>;
+  readonly log: Pick<FiringLog, 'open' | 'sources'>;
+  /** Other firings that this kiln is not done with. */
+  readonly others: readonly Pick<Firing, 'id' | 'kilnName' | 'number' | 'state'>[];
   /** Null while it has not ended. */
   readonly outcome: Outcome | null;
   /** Whether nothing numbered is in it. */
@@ -38,15 +60,23 @@ interface Props {
 }
 
 /** Beside a firing: what comes next, what to mind at it, its programme and remarks. */
-export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, students }: Props) {
+export function FiringMargin({ firing, kiln, log, others, outcome, isEmpty, mayPlan, students }: Props) {
   const { run, isBusy, errors } = useMutation();
   // One run however often it is asked to start.
   const [sourceId] = useState(ulid);
-  const caution = CAUTIONS[firing.state];
-  const start = (by: 'controller' | 'hand') =>
-    void run(() => startFiring({ firingId: firing.id, sourceId, by }));
+  const caution = CAUTIONS[kiln.heat][firing.state];
+  const start = (by: 'controller' | 'hand', at: string | null) =>
+    void run(() => startFiring({ firingId: firing.id, sourceId, by, at }));
   return (
     <>
+      {others.map(({ id, kilnName, number, state }) => (
+        <p key={id} className="small heat">
+          <Link href={`/firings/${id}`}>
+            {kilnName} {number}
+          </Link>{' '}
+          is {state} too.
+        </p>
+      ))}
       {caution && (
         <>
           <h3>{firing.state === 'cooling' ? 'Cooling' : 'Next'}</h3>
@@ -70,11 +100,14 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, stu
             <StartButtons
               hasController={Boolean(kiln.controller)}
               mayRun={Boolean(kiln.controller && firing.segments)}
-              {...{ isEmpty, isBusy }}
+              {...{ firing, isEmpty, isBusy }}
               onStart={start}
             />
           )}
         </>
+      )}
+      {mayPlan && firing.startedAt && firing.state !== 'closed' && log.sources.length === 0 && (
+        <LitAt firing={firing} />
       )}
       {(firing.state === 'cooling' || firing.state === 'open' || firing.state === 'closed') && (
         <LinkButton
@@ -117,36 +150,6 @@ export function FiringMargin({ firing, kiln, log, outcome, isEmpty, mayPlan, stu
       )}
       <FormErrors errors={errors} />
       <WhoChanged id={firing.id} />
-    </>
-  );
-}
-
-interface StartProps {
-  readonly hasController: boolean;
-  /** Whether its controller can run the programme. */
-  readonly mayRun: boolean;
-  readonly isEmpty: boolean;
-  readonly isBusy: boolean;
-  readonly onStart: (by: 'controller' | 'hand') => void;
-}
-
-function StartButtons({ hasController, mayRun, isEmpty, isBusy, onStart }: StartProps) {
-  return (
-    <>
-      {isEmpty && <p className="small quiet">Nothing numbered is in it yet: class work only?</p>}
-      {mayRun && (
-        <Button variant="contained" disabled={isBusy} onClick={() => onStart('controller')} fullWidth>
-          Start by controller
-        </Button>
-      )}
-      <Button
-        variant={mayRun ? 'outlined' : 'contained'}
-        disabled={isBusy}
-        onClick={() => onStart('hand')}
-        fullWidth
-      >
-        {hasController ? 'Started by hand' : 'Start the firing'}
-      </Button>
     </>
   );
 }

@@ -30,6 +30,8 @@ interface Props {
   readonly log: FiringLog;
   /** What it came to; null while it has not ended. */
   readonly outcome: FiringOutcome | null;
+  /** Other firings that its kiln is not done with. */
+  readonly others: readonly Firing[];
   readonly cones: readonly ShelfCone[];
   readonly rate: number;
   /** Notes for the next time. */
@@ -50,6 +52,7 @@ export function FiringView({
   log,
   nextTime,
   outcome,
+  others,
   students,
   cones,
   rate,
@@ -106,6 +109,7 @@ export function FiringView({
             kiln={kiln}
             log={log}
             outcome={outcome}
+            others={others}
             students={students}
             isEmpty={loaded.length === 0}
             mayPlan={mayPlan}

@@ -1,6 +1,7 @@
 import { requireMember } from '@/auth';
 import { db } from '@/records/platform';
 import {
+  listFirings,
   listKilns,
   logOf,
   outcomeOf,
@@ -30,7 +31,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const inside = await loadedIds(db(), firing.id);
   const outside = firing.state === 'loading' ? await waitingIds(db()) : [];
   const hasEnded = firing.state !== 'loading' && firing.state !== 'firing';
-  const [loaded, waiting, shelves, programmes, log, cones, rate, outcome] = await Promise.all([
+  const [loaded, waiting, shelves, programmes, log, cones, rate, outcome, current] = await Promise.all([
     shelfPieces(db(), inside, firing.id),
     shelfPieces(db(), outside, null),
     loadShelves(db(), firing.id),
@@ -39,6 +40,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     conesOf(db(), [firing.id]),
     rateOf(db(), firing.id),
     hasEnded ? outcomeOf(db(), firing) : null,
+    hasEnded ? [] : listFirings(db(), { kilnId: kiln.id, states: ['loading', 'firing', 'cooling'] }),
   ]);
   const isComing = firing.state === 'loading' || firing.state === 'firing';
   const reminders = await remindersOf(db(), isComing ? usedIn(kiln.id, loaded) : []);
@@ -48,6 +50,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate, outcome }}
       cones={cones.get(firing.id)!}
       nextTime={<NextTime reminders={reminders} isNamed mayWrite={hasRole(member.role, 'student')} />}
+      others={current.filter(({ id }) => id !== firing.id)}
       mayPlan={mayPlan}
       students={mayPlan ? await studentsFor(db(), firing.id) : []}
     />
