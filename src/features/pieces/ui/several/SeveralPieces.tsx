@@ -40,6 +40,8 @@ interface Props {
 /** Stands for no order among orders. */
 const NONE = 'none';
 
+const AGAIN_WORDS: Readonly<Partial<Record<Fate, string>>> = { refire: 'Refire', reglaze: 'Reglaze' };
+
 /** What is asked before an act. */
 type Asked = 'note' | 'coat' | 'texture' | Fate | null;
 
@@ -72,7 +74,7 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
               {askFor('note', 'Note')}
               {logged.length > 0 && askFor('coat', 'Coat')}
               {logged.length > 0 && askFor('texture', 'Texture')}
-              {read.length > 0 && AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, fate)}</span>)}
+              {read.length > 0 && AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, AGAIN_WORDS[fate]!)}</span>)}
               {count > 1 && pieces.some(({ setId }) => setId === null || setId !== pieces[0]!.setId) && (
                 <Button
                   disabled={isBusy}
