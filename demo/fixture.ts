@@ -66,7 +66,7 @@ export async function fixtureStudio(base: Db): Promise<Studio> {
 /** A glaze of which nothing but its name is said. */
 export function plainGlaze(id: string, name: string, kind: GlazeDraft['kind'] = 'glaze'): GlazeDraft {
   return {
-    ...{ id, name, kind, colour: '#333333', surface: null, movement: null },
+    ...{ id, name, also: '', kind, colour: '#333333', surface: null, movement: null },
     ...{ opaque: true, decorative: false, usualMethod: null, usualTimes: null, advice: '', caution: '' },
   };
 }

@@ -98,6 +98,7 @@ const glaze = (
   kind: GlazeDraft['kind'] = 'glaze',
 ): Omit<GlazeDraft, 'id'> => ({
   name,
+  also: ALSO[name] ?? '',
   kind,
   colour,
   surface,
@@ -109,6 +110,13 @@ const glaze = (
   advice,
   caution,
 });
+
+/** What students call them. */
+const ALSO: Readonly<Record<string, string>> = {
+  'Guard Green': 'celadon, the green bucket',
+  'Kettle Blue': 'the blue one',
+  Sleeper: 'tenmoku',
+};
 
 /** Much copper, chrome or manganese: the studio keeps these off what food touches. */
 const DECORATIVE = new Set(['Verdigris Gate', 'Lantern', 'Sleeper', 'Plum Siding', 'Brass Plate']);

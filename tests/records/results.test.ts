@@ -2,7 +2,7 @@ import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { headwordPage, tilesOf, lookUp } from '@/records/dictionary';
+import { hadInHand, headwordPage, tilesOf, lookUp } from '@/records/dictionary';
 import { newId, Refusal, folderStore, type Store } from '@/records/platform';
 import { advanceFiring } from '@/records/firings';
 import {
@@ -13,6 +13,7 @@ import {
   pictureAt,
   piecePage,
   removePhoto,
+  saveWare,
   setPhotoTime,
 } from '@/records/pieces';
 import { todayIn } from '@/records/rounds';
@@ -282,6 +283,44 @@ test('looking up takes notes, makers and remarks along, and a glaze together wit
   const entries = (await answers('limewash on cutting red')).filter(({ kind }) => kind === 'entry');
   expect(entries[0]).toMatchObject({ text: 'Limewash', detail: 'entry, on Cutting Red' });
   expect((await answers('limewash nowhere')).filter(({ kind }) => kind === 'entry')).toEqual([]);
+});
+
+test('looking up knows what people say, orders, owners, readings, and the pieces one had in hand', async () => {
+  const { base, member, glazes } = studio;
+  await base('glaze').where({ id: glazes.Sleeper }).update({ also: 'tenmoku, the black bucket' });
+  const hrefs = async (text: string) => (await lookUp(base, text)).answers.map(({ href }) => href);
+  const texts = async (text: string) =>
+    (await lookUp(base, text)).answers.map((answer) => `${answer.kind} ${answer.text}`);
+  expect(await texts('tenmoku')).toEqual(expect.arrayContaining(['glaze Sleeper', 'entry Sleeper']));
+  expect(await texts('tenmokou')).toContain('glaze Sleeper');
+  expect(await texts('brittle')).toEqual(['defect black core']);
+  expect(await texts('crackle')).toContain('defect crazed');
+
+  const orderId = newId();
+  await base('piece_order').insert({
+    id: orderId,
+    name: 'Ferry café',
+    wanted: 'beakers',
+    count: 12,
+    note: '',
+  });
+  const { firingId, ids } = await fired(studio, [tile(studio)]);
+  await base('piece').where({ id: ids[0]! }).update({ order_id: orderId });
+  const { label } = (await base('piece').where({ id: ids[0]! }).first('label'))!;
+  await saveWare(base, member, { pieceId: ids[0]!, said: { owner: 'Aunt Perpetua' } });
+  await readAll(studio, firingId, () => ({ note: 'smells of struck flint' }));
+  const piece = `/pieces/${label}`;
+  expect(await texts('limewash over tenmoku')).toContain('entry Limewash over Sleeper');
+  expect(await hrefs('beakers')).toEqual([`/orders/${orderId}`]);
+  expect(await hrefs('ferry café')).toEqual([`/orders/${orderId}`, piece]);
+  expect([await hrefs('perpetua'), await hrefs('struck flint')]).toEqual([[piece], [piece]]);
+
+  const [first, ...more] = await hadInHand(base, member, new Date());
+  expect(first).toMatchObject({ href: piece, detail: 'tile, Cutting Red; today' });
+  expect(more.map(({ href }) => href)).not.toContain(piece);
+  const tomorrow = new Date(Date.now() + 24 * 3_600_000);
+  expect((await hadInHand(base, member, tomorrow))[0]!.detail).toMatch(/; yesterday$/);
+  expect(await hadInHand(base, newId(), new Date())).toEqual([]);
 });
 
 test('today says what waits', async () => {

@@ -187,6 +187,29 @@ export const DEFECTS: readonly Defect[] = TABLE.map(([id, name, group, look, tol
   ...(caution && { caution }),
 }));
 
+/** What people call defects beside their names. Common practice, no source. */
+const CALLED: Readonly<Partial<Record<DefectId, readonly string[]>>> = {
+  crazing: ['crackle', 'craquelure', 'cracked glaze'],
+  shivering: ['peeling', 'flaking'],
+  dunting: ['cooling crack'],
+  crawling: ['beading', 'bare spots', 'pulled back'],
+  pinholing: ['pinholes', 'needle pricks', 'holes'],
+  pitting: ['pits', 'holes'],
+  blistering: ['bubbles', 'blisters', 'boiled', 'craters'],
+  bloating: ['bloat', 'blown up', 'lumps in the clay'],
+  coring: ['black core', 'iron coring', 'grey heart', 'brittle'],
+  underfired: ['dry', 'rough', 'not melted'],
+  overfired: ['too hot', 'ran off'],
+  running: ['drips', 'ran', 'dripping'],
+  'pop-out': ['lime pop', 'lime blowing'],
+  'kiln-wash': ['kiln wash', 'crumbs'],
+  'slip-lifting': ['slip flaking', 'slip peeling'],
+  stuck: ['plucked', 'stuck to the shelf'],
+};
+
+/** What people call a defect beside its name. */
+export const defectCalled = (id: DefectId): readonly string[] => CALLED[id] ?? [];
+
 /** The defect of an id; undefined when there is none. */
 export function defectOf(id: string): Defect | undefined {
   return DEFECTS.find((defect) => defect.id === id);

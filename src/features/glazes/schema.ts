@@ -9,6 +9,7 @@ import { MOST_LINES } from './model/glazeDraft';
 export const glazeSchema = z.object({
   id: idSchema,
   name: z.string().trim().min(1, 'Type a name.').max(120, 'At most 120 letters.'),
+  also: z.string().trim().max(200, 'At most 200 letters.').default(''),
   kind: z.enum(GLAZE_KINDS),
   colour: colourSchema,
   surface: z.enum(SURFACES).nullable(),

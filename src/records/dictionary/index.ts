@@ -24,6 +24,7 @@ export {
 } from './entryNotes';
 export { listFailedLookups, recordFailedLookup, type FailedLookup } from './failedLookups';
 export { lookUp } from './lookup';
+export { hadInHand } from './lookupLists';
 export { endWall, keepWall, listWalls, type NamedWall } from './namedWalls';
 export { type RequestDraft, type TestRequest, addRequest, listRequests, withdrawRequest } from './requests';
 export {

@@ -1,15 +1,9 @@
 import { rowsOf } from '@/records/platform/joins';
-import { DEFECTS } from '@/core/vocabulary';
+import { DEFECTS, defectCalled } from '@/core/vocabulary';
 import { meant } from '@/core/spelling';
 import type { Db } from '@/records/platform/db';
-
-/** One answer of the look-up field. */
-export interface Answer {
-  readonly kind: 'piece' | 'entry' | 'glaze' | 'clay' | 'firing' | 'defect';
-  readonly text: string;
-  readonly detail: string;
-  readonly href: string;
-}
+import { within, type Answer } from './answers';
+import { listsBy } from './lookupLists';
 
 /** Answers at most this many of each kind. */
 const EACH = 6;
@@ -19,8 +13,8 @@ const NEWEST = 5000;
 
 /**
  * Looks a word up in everything: pieces by number, headwords by the glazes in them and the clays that they are proved
- * on (any order of words), glazes, clays, firings and defects by name, pieces by their notes, makers and forms, firings
- * by their remarks. Where nothing is found, words are read as the known ones nearest to them.
+ * on (any order of words), glazes and defects by their names and what else they are called, clays, firings, orders,
+ * rounds and forms by name, pieces by their notes, readings, makers, owners, orders and forms, firings by their remarks. Where nothing is found, words are read as the known ones nearest to them.
  *
  * @returns the answers, and the words as they were read
  */
@@ -46,21 +40,28 @@ async function knownWords(base: Db): Promise<string[]> {
   const names = await Promise.all(
     ['glaze', 'body', 'kiln'].map((table): Promise<{ name: string }[]> => base(table).select('name')),
   );
-  const all = [...names.flat(), ...DEFECTS].flatMap(({ name }) => name.toLowerCase().split(/[\s,]+/));
+  const called: { also: string }[] = await base('glaze').whereNot({ also: '' }).select('also');
+  const all = [
+    ...[...names.flat(), ...DEFECTS].map(({ name }) => name),
+    ...called.map(({ also }) => also),
+    ...DEFECTS.flatMap(({ id }) => defectCalled(id)),
+  ].flatMap((name) => name.toLowerCase().split(/[\s,]+/));
   return [...new Set(['over', 'cone', ...all])];
 }
 
 async function answersTo(base: Db, text: string, words: readonly string[]): Promise<Answer[]> {
-  const [pieces, entries, glazes, bodies, firings] = await Promise.all([
+  const [pieces, entries, glazes, bodies, firings, lists] = await Promise.all([
     piecesBy(base, text),
     headwordsBy(base, words),
-    named(base, 'glaze', 'name', words),
+    glazesBy(base, words),
     named(base, 'body', 'name', words),
     firingsBy(base, words),
+    listsBy(base, words),
   ]);
-  const defects = DEFECTS.filter(({ id, name }) =>
-    words.every((word) => id.includes(word) || name.includes(word)),
-  );
+  const defects = DEFECTS.filter(({ id, name }) => {
+    const called = [id, name, ...defectCalled(id)].join(' ');
+    return words.every((word) => called.includes(word));
+  });
   return [
     ...pieces,
     ...entries.map((row) => ({
@@ -72,7 +73,7 @@ async function answersTo(base: Db, text: string, words: readonly string[]): Prom
     ...glazes.map((row) => ({
       kind: 'glaze' as const,
       text: row.label,
-      detail: 'glaze',
+      detail: row.also ? `glaze, also ${row.also}` : 'glaze',
       href: `/glazes/${row.id}`,
     })),
     ...bodies.map((row) => ({
@@ -82,6 +83,7 @@ async function answersTo(base: Db, text: string, words: readonly string[]): Prom
       href: `/clays/${row.id}`,
     })),
     ...firings,
+    ...lists,
     ...defects.slice(0, EACH).map(({ id, name, look }) => ({
       kind: 'defect' as const,
       text: name,
@@ -116,12 +118,9 @@ async function piecesBy(base: Db, text: string): Promise<Answer[]> {
   }));
 }
 
-/** What a word is within, for LIKE. */
-const within = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
-
 function named(
   base: Db,
-  table: 'glaze' | 'body',
+  table: 'body',
   column: 'name',
   words: readonly string[],
 ): Promise<{ id: string; label: string }[]> {
@@ -134,6 +133,26 @@ function named(
   return query;
 }
 
+/** Glazes that have all the words in their name and in what people call them. */
+async function glazesBy(base: Db, words: readonly string[]) {
+  const query = base('glaze')
+    .whereNull('ended_at')
+    .orderByRaw('char_length(name)')
+    .limit(EACH)
+    .select('id', 'name as label', 'also');
+  for (const word of words.filter((w) => w !== 'over'))
+    void query.whereRaw("concat_ws(' ', name, also) like ?", [within(word)]);
+  return (await query) as { id: string; label: string; also: string }[];
+}
+
+/** The names that a word stands for in a headword: itself, and the glazes that people call so. */
+function calledSo(glazes: readonly { readonly name: string; readonly also: string }[]) {
+  return (word: string): string[] => [
+    word,
+    ...glazes.filter(({ also }) => also.toLowerCase().includes(word)).map(({ name }) => name),
+  ];
+}
+
 /** Words that stand between names and say nothing. */
 const BETWEEN = new Set(['over', 'on']);
 
@@ -142,7 +161,11 @@ async function headwordsBy(
   base: Db,
   words: readonly string[],
 ): Promise<{ id: string; label: string; clay: string | null }[]> {
-  const bodies = await base('body').select('id', 'name');
+  const [bodies, called] = await Promise.all([
+    base('body').select('id', 'name'),
+    base('glaze').whereNot({ also: '' }).select('name', 'also'),
+  ]);
+  const names = calledSo(called);
   const said = words.filter((word) => !BETWEEN.has(word));
   // Words that are in the name of a clay, which has to have all of them.
   const ofClay = said.filter((word) => bodies.some(({ name }) => name.toLowerCase().includes(word)));
@@ -158,7 +181,10 @@ async function headwordsBy(
       .orderByRaw('char_length(text)')
       .limit(EACH)
       .select('id', 'text as label');
-    for (const word of own) void query.whereILike('text', within(word));
+    for (const word of own)
+      void query.where((either) => {
+        for (const name of names(word)) void either.orWhereILike('text', within(name));
+      });
     return query;
   };
   const plain = await find(said, null);
@@ -173,7 +199,8 @@ async function headwordsBy(
 }
 
 /**
- * Pieces whose note, maker or form has all the words, and firings whose remarks have them, newest first.
+ * Pieces that have all the words in their note, in what was noted at their readings, or in their maker, owner, order or
+ * form, and firings whose remarks have them, newest first.
  *
  * @param newest how many pieces are looked through; null for all
  */
@@ -186,6 +213,7 @@ async function notesOn(base: Db, words: readonly string[], newest: number | null
     .join(some.as('n'), 'n.id', 'p.id')
     .join('member as m', 'm.id', 'p.member_id')
     .leftJoin('form as fm', 'fm.id', 'p.form_id')
+    .leftJoin('piece_order as o', 'o.id', 'p.order_id')
     .orderBy('p.number', 'desc')
     .limit(EACH);
   const firings = base('firing as f')
@@ -193,7 +221,13 @@ async function notesOn(base: Db, words: readonly string[], newest: number | null
     .orderBy('f.planned_on', 'desc')
     .limit(EACH);
   for (const word of words) {
-    void pieces.whereRaw("concat_ws(' ', p.note, m.name, p.form, fm.name) like ?", [within(word)]);
+    void pieces.whereRaw(
+      // What stands in JSON is compared letter by letter.
+      `(concat_ws(' ', p.note, m.name, p.form, fm.name, o.name) like ?
+        or lower(json_value(p.ware, '$.owner')) like ?
+        or exists (select 1 from reading r where r.piece_id = p.id and r.ended_at is null and r.note like ?))`,
+      [within(word), within(word), within(word)],
+    );
     void firings.whereILike('f.remarks', within(word));
   }
   const [noted, remarked] = await Promise.all([

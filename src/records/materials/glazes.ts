@@ -8,6 +8,8 @@ import { insertRow, refuseTakenName, updateRow } from '@/records/platform/write'
 export interface Glaze {
   readonly id: string;
   readonly name: string;
+  /** What people call it beside its name: "celadon, the green one"; empty for nothing. */
+  readonly also: string;
   readonly kind: GlazeKind;
   /** Fired colour for drawings, "#rrggbb". */
   readonly colour: string;
@@ -37,13 +39,14 @@ export interface Glaze {
 
 export type GlazeDraft = Pick<
   Glaze,
-  | ('id' | 'name' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative')
+  | ('id' | 'name' | 'also' | 'kind' | 'colour' | 'surface' | 'movement' | 'opaque' | 'decorative')
   | ('usualMethod' | 'usualTimes' | 'advice' | 'caution')
 >;
 
 const GLAZE: Mapping<GlazeDraft & Pick<Glaze, 'version'>, GlazeRow> = {
   id: 'id',
   name: 'name',
+  also: 'also',
   kind: 'kind',
   colour: 'colour',
   surface: 'surface',

@@ -123,7 +123,7 @@ export interface GlazeRow {
   id: string; name: string; kind: GlazeKind; colour: string; surface: Surface | null;
   movement: Movement | null; opaque: Flag | null; advice: string; caution: string; sort: number;
   ended_at: Date | null; version: number; round_id: string | null; decorative: Flag;
-  in_use_id: string | null; usual_method: Method | null; usual_times: number | null;
+  in_use_id: string | null; usual_method: Method | null; usual_times: number | null; also: string;
 }
 
 export interface GlazeVersionRow {

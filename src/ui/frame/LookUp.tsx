@@ -3,6 +3,7 @@ import useAutocomplete from '@mui/material/useAutocomplete';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { ForRole } from '@/ui/ForRole';
 import css from './frame.module.css';
 
 interface Found {
@@ -19,9 +20,10 @@ export function LookUp() {
   const router = useRouter();
   const [text, setText] = useState('');
   const [found, setFound] = useState<readonly Found[] | null>(null);
+  const [isIn, setIsIn] = useState(false);
 
   useEffect(() => {
-    if (!text.trim()) return;
+    if (!isIn) return;
     const stop = new AbortController();
     const ask = async () => {
       try {
@@ -33,19 +35,21 @@ export function LookUp() {
         if (!stop.signal.aborted) setFound([]);
       }
     };
-    const timer = setTimeout(() => void ask(), 120);
+    const timer = setTimeout(() => void ask(), text.trim() ? 120 : 0);
     return () => {
       clearTimeout(timer);
       stop.abort();
     };
-  }, [text]);
+  }, [text, isIn]);
 
   const close = () => {
     setText('');
     setFound(null);
+    setIsIn(false);
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   };
-  const isOpen = text.trim() !== '' && found !== null;
+  const isBlank = text.trim() === '';
+  const isOpen = isIn && found !== null && (!isBlank || found.length > 0);
   const { getRootProps, getInputProps, getListboxProps, getOptionProps, groupedOptions } = useAutocomplete({
     id: 'look-up',
     options: found ?? NOTHING,
@@ -57,11 +61,12 @@ export function LookUp() {
     value: null,
     inputValue: text,
     open: isOpen,
-    autoHighlight: true,
+    // Before anything is typed Enter goes nowhere.
+    autoHighlight: !isBlank,
     onInputChange: (_, typed, reason) => {
       if (reason !== 'input') return;
       setText(typed);
-      if (!typed.trim()) setFound(null);
+      setFound((before) => (typed.trim() ? before : null));
     },
     onChange: (_, chosen) => {
       if (!chosen) return;
@@ -75,7 +80,7 @@ export function LookUp() {
   return (
     <div className={css.look} role="search" {...getRootProps()}>
       <input
-        {...getInputProps()}
+        {...withFocus(getInputProps(), setIsIn)}
         type="search"
         aria-label="Search (key /)"
         placeholder="Search glazes, pieces, defects"
@@ -83,6 +88,11 @@ export function LookUp() {
       <kbd aria-hidden>/</kbd>
       {isOpen && (
         <ul className={css.results} {...getListboxProps()} aria-labelledby={undefined} aria-label="Results">
+          {isBlank && (
+            <li className={css.lately} role="presentation">
+              In hand lately
+            </li>
+          )}
           {groupedOptions.map((option, index) => {
             const { key, ...props } = getOptionProps({ option, index });
             return (
@@ -97,11 +107,41 @@ export function LookUp() {
           })}
           {found.length === 0 && (
             <li className={css.noAnswer} role="presentation">
-              Nothing called “{text}”. A piece is found by its number, an entry by its glazes.
+              Nothing called “{text}”. <NotFound text={text} />
             </li>
           )}
         </ul>
       )}
     </div>
   );
+}
+
+/** The one thing to do about what is not there: write the piece down, or plan the test. */
+function NotFound({ text }: { readonly text: string }) {
+  return (
+    <ForRole least="student">
+      {/\d/.test(text) ? (
+        <Link href="/pieces/new">Write down a new piece</Link>
+      ) : (
+        <Link href="/rounds/new">Plan a test of it</Link>
+      )}
+    </ForRole>
+  );
+}
+
+type InputProps = ReturnType<ReturnType<typeof useAutocomplete>['getInputProps']>;
+
+/** The properties of the field, which also tells whether somebody is in it. */
+function withFocus(props: InputProps, onFocus: (isIn: boolean) => void): InputProps {
+  return {
+    ...props,
+    onFocus: (event) => {
+      onFocus(true);
+      props.onFocus?.(event);
+    },
+    onBlur: (event) => {
+      onFocus(false);
+      props.onBlur?.(event);
+    },
+  };
 }

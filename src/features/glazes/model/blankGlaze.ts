@@ -5,6 +5,7 @@ export function blankGlaze(id: string, name = ''): GlazeDraft {
   return {
     id,
     name,
+    also: '',
     kind: 'glaze',
     colour: '#c8c0b0',
     surface: null,

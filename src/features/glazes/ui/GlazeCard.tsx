@@ -36,6 +36,7 @@ export function GlazeCard({ glaze }: { glaze: Glaze | null }) {
   return (
     <Card of={form} title={glaze ? glaze.name : 'New glaze'} button={glaze ? 'Save' : 'Add this glaze'}>
       <TextInput control={control} name="name" label="Name" />
+      <TextInput control={control} name="also" label="People also call it" />
       <div className={css.pair}>
         <ChoiceInput control={control} name="kind" label="Kind" options={GLAZE_KINDS} />
         <ColourInput control={control} name="colour" label="Fired colour" />

@@ -61,6 +61,7 @@ export function GlazeView({ glaze, swatch, headwords, nextTime, mayChange, ...de
         <div>
           <h1>{glaze.name}</h1>
           <p className="quiet">{facts.filter(Boolean).join(', ')}</p>
+          {glaze.also && <p>Also called {glaze.also}</p>}
           {glaze.advice && <p>{glaze.advice}</p>}
           {glaze.caution && <p className="heat">{glaze.caution}</p>}
         </div>

@@ -26,6 +26,10 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('fate', (t) => {
     t.json('reasons').notNullable().defaultTo('[]');
   });
+  // What people call it who do not know its name: "celadon", "the blue one".
+  await knex.schema.alterTable('glaze', (t) => {
+    t.string('also', 200).notNullable().defaultTo('');
+  });
   await knex.schema.createTable('again_outcome', (t) => {
     ref(t, 'piece_id', 'piece').notNullable();
     ref(t, 'firing_id', 'firing').notNullable();
@@ -61,6 +65,9 @@ export async function down(knex: Knex): Promise<void> {
   await knex.schema.dropTable('reminder');
   await knex.schema.dropTable('expectation');
   await knex.schema.dropTable('again_outcome');
+  await knex.schema.alterTable('glaze', (t) => {
+    t.dropColumn('also');
+  });
   await knex.schema.alterTable('fate', (t) => {
     t.dropColumn('reasons');
   });

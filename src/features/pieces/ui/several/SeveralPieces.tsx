@@ -74,7 +74,8 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
               {askFor('note', 'Note')}
               {logged.length > 0 && askFor('coat', 'Coat')}
               {logged.length > 0 && askFor('texture', 'Texture')}
-              {read.length > 0 && AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, AGAIN_WORDS[fate]!)}</span>)}
+              {read.length > 0 &&
+                AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, AGAIN_WORDS[fate]!)}</span>)}
               {count > 1 && pieces.some(({ setId }) => setId === null || setId !== pieces[0]!.setId) && (
                 <Button
                   disabled={isBusy}
