@@ -66,6 +66,7 @@ export const RIGHTS = {
   // Pieces, their photos and readings
   saveNewPieces: tablet(students),
   saveSheet: tablet(students),
+  takePhotoFirst: tablet(students),
   saveMany: within(students, 'pieces'),
   saveCorrections: within(students, 'pieces'),
   decidePlan: within(students, 'pieces'),
@@ -237,6 +238,7 @@ export const PAGES = {
   '/orders/[id]': { least: 'student' },
   '/pieces/[label]/edit': { least: 'student' },
   '/pieces/new': { least: 'student' },
+  '/pieces/photo': { least: 'student' },
   '/pieces/sheet': { least: 'student' },
   '/pieces/forms': { least: 'student' },
   '/pieces/forms/[id]': { least: 'teacher' },

@@ -66,6 +66,7 @@ const MAIN_PAGES = [
   '/pieces',
   '/pieces/new',
   '/orders',
+  '/pieces/photo',
   '/pieces/sheet',
   '/kilns',
   '/clinic',

@@ -1,8 +1,16 @@
 import { fromJson, newId, Conflict, NotFound } from '@/records/platform';
 import { setVersionInUse, versionsInUse } from '@/records/materials';
-import { loadPieces, unloadPiece, waitingIds } from '@/records/firings';
+import { advanceFiring, loadPieces, unloadPiece, waitingIds } from '@/records/firings';
 import { openingOf, recordPiece, type ReadingDraft } from '@/records/openings';
-import { listPieces, piecePage, correctPiece, savePieces } from '@/records/pieces';
+import {
+  listPieces,
+  piecePage,
+  piecesById,
+  correctPiece,
+  savePhotoFirst,
+  savePieces,
+} from '@/records/pieces';
+import { todayIn } from '@/records/rounds';
 import { wallEntries } from '@/records/dictionary';
 import { dip, emptyFiring, fired, freshStudio, reading as soundReading, tile, type Studio } from './studio';
 
@@ -283,4 +291,27 @@ test('the list filters by what is on a piece and counts all of them', async () =
   expect(page.total).toBeGreaterThan(20);
   expect((await listPieces(base, { text: '7' })).rows.map((piece) => piece.number)).toEqual([7]);
   await expect(piecePage(base, 'SW-9999')).rejects.toThrow(NotFound);
+});
+
+test('a piece that was only photographed has a number, proves nothing, and is written up later', async () => {
+  const { base, member } = studio;
+  const id = newId();
+  const label = await savePhotoFirst(base, member, { id, ownNumber: '4' });
+  expect(await savePhotoFirst(base, member, { id, ownNumber: '4' })).toBe(label);
+  const waiting = async (of: string | null) => (await todayIn(base, new Date(), of)).toWriteUp.pieces;
+  expect((await waiting(null)).map((piece) => piece.label)).toContain(label);
+  expect((await waiting(member)).map((piece) => piece.label)).toContain(label);
+  expect(await waiting(newId())).toEqual([]);
+  const list = await listPieces(base, { isDescribed: false });
+  expect(list.rows).toMatchObject([{ id, isDescribed: false, stage: 'made', ownNumber: '4' }]);
+
+  // Fired before anybody said what it is: its zone is in no entry.
+  const firingId = await emptyFiring(studio);
+  await loadPieces(base, member, firingId, [{ pieceId: id, shelf: 1 }]);
+  await advanceFiring(base, member, firingId, 'open');
+  const entries = () => base('zone').where({ piece_id: id, ended_at: null }).pluck('entry_id');
+  expect(await entries()).toEqual([null]);
+  await correctPiece(base, member, id, (await piecesById(base, [id]))[0]!.version, tile(studio));
+  expect((await entries()).every((entry) => entry !== null)).toBe(true);
+  expect(await waiting(null)).toEqual([]);
 });

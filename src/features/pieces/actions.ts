@@ -20,6 +20,7 @@ import {
   saveExpectation,
   saveForm,
   savePattern,
+  savePhotoFirst,
   savePieces,
   saveWare,
   setFormEnded,
@@ -43,6 +44,7 @@ import {
   mixedClaySchema,
   newPieceSchema,
   patternSchema,
+  photoFirstSchema,
   photoIdSchema,
   photoTimeSchema,
   planSchema,
@@ -70,6 +72,11 @@ export const saveNewPieces = action('saveNewPieces', newPieceSchema, async (memb
     return made;
   });
 });
+
+/** Numbers a piece that was only photographed; what it is may be said later. */
+export const takePhotoFirst = action('takePhotoFirst', photoFirstSchema, async (member, said) => ({
+  label: await savePhotoFirst(db(), member.id, said),
+}));
 
 /** @throws Refusal of `makerId` when a student writes down what somebody else made */
 function refuseOthersPieces(member: Pick<Member, 'id' | 'role'>, makerId: string | null): void {

@@ -153,6 +153,12 @@ export const newPieceSchema = z.object({
   /** The number of the piece that they belong together with. */
   setWith: z.string().max(24).nullable().default(null),
 });
+/** A piece of which there is only a picture yet. */
+export const photoFirstSchema = z.object({
+  id: idSchema,
+  ownNumber: z.string().trim().max(24, 'At most 24 letters.'),
+});
+
 /** Rows of a sheet, each a piece or several alike, written by whoever typed them. */
 export const sheetSchema = z.object({
   memberId: idSchema,

@@ -46,6 +46,7 @@ export { samplePicture, samplesFor } from './samples';
 export type { CorrectedPiece } from './pieces';
 export { type Usual, usualOf, type UsualWay, usualWays } from './usual';
 export type { PhotoSettings } from './photoSettings';
+export { savePhotoFirst } from './photoFirst';
 export { changeMany, correctMany, type Correction, type PieceChange } from './many';
 export { listPatterns, savePattern, setPatternEnded, type StudioPattern } from './patterns';
 export { type Expectation, saveExpectation } from './expectations';

@@ -46,7 +46,7 @@ export interface ListedPiece {
   readonly areas: readonly WrittenArea[];
   /** Defects that are wanted on it, and so are none. */
   readonly wanted: readonly DefectId[];
-  /** False for one that was found at an opening and not described since. */
+  /** False for one that was photographed, or found at an opening, and not described since. */
   readonly isDescribed: boolean;
   /** Whether its bands were measured in another way than now, and nobody has looked since. */
   readonly hasOldLengths: boolean;
@@ -88,6 +88,8 @@ export interface PieceFilter {
   /** Made on this day or before. */
   readonly madeTo?: string;
   readonly ids?: readonly string[];
+  /** Whether somebody has said what it is. */
+  readonly isDescribed?: boolean;
   readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
   readonly order?: 'asc' | 'desc';
   readonly offset?: number;
@@ -114,6 +116,7 @@ function filtered(base: Db, filter: PieceFilter) {
   const query = base('piece as p').join('body as b', 'b.id', 'p.body_id');
   if (filter.ids) void query.whereIn('p.id', filter.ids);
   if (filter.stage) void query.where('p.stage', filter.stage);
+  if (filter.isDescribed !== undefined) void query.where('p.described', filter.isDescribed);
   if (filter.fate) void query.where('p.fate', filter.fate);
   if (filter.orderId) void query.where('p.order_id', filter.orderId);
   if (filter.bodyId) void query.where('p.body_id', filter.bodyId);

@@ -172,13 +172,6 @@ export async function addUnloggedPiece(trx: Db, memberId: string, piece: Unlogge
     throw new Refusal('number', `${label} is not one of this device's numbers.`);
   if (await trx('piece').where({ label }).first('id'))
     throw new Refusal('number', `${label} is used already.`);
-  const body = await trx('piece')
-    .select('body_id')
-    .groupBy('body_id')
-    .orderByRaw('count(*) desc')
-    .first('body_id');
-  const anyBody = body ?? (await trx('body').first('id as body_id'));
-  if (!anyBody) throw new NotFound('A clay body');
   const at = new Date();
   const [{ last }] = (await trx('firing_piece')
     .where({ firing_id: piece.firingId })
@@ -187,17 +180,11 @@ export async function addUnloggedPiece(trx: Db, memberId: string, piece: Unlogge
     id: piece.id,
     label,
     number: piece.number,
-    form: 'tile',
-    height_mm: 100,
-    width_mm: 60,
-    body_id: anyBody.body_id,
-    split: false,
     note: piece.note,
-    described: false,
-    twin_key: `unlogged-${newId()}`.padEnd(43, '-'),
     member_id: memberId,
     made_at: at,
     stage: 'fired',
+    ...(await undescribed(trx)),
   });
   await trx('firing_piece').insert({
     firing_id: piece.firingId,
@@ -209,4 +196,24 @@ export async function addUnloggedPiece(trx: Db, memberId: string, piece: Unlogge
   });
   const { id, ...noted } = piece;
   await recordChange(trx, memberId, 'piece', id, null, { label, ...noted });
+}
+
+/**
+ * What stands in a piece's row while nobody has described it: a form and a clay, since none may be missing, that are
+ * shown nowhere and prove nothing.
+ *
+ * @throws NotFound in a studio without a clay
+ */
+export async function undescribed(trx: Db) {
+  const commonest = await trx('piece')
+    .select('body_id')
+    .groupBy('body_id')
+    .orderByRaw('count(*) desc')
+    .first('body_id');
+  const body = commonest ?? (await trx('body').first('id as body_id'));
+  if (!body) throw new NotFound('A clay body');
+  return {
+    ...{ form: 'tile' as const, height_mm: 100, width_mm: 60, body_id: body.body_id, split: false },
+    ...{ described: false, twin_key: `unlogged-${newId()}`.padEnd(43, '-') },
+  };
 }

@@ -11,13 +11,18 @@ async function count(query: PromiseLike<unknown>): Promise<number> {
   return Number(((await query) as { n: number } | undefined)?.n ?? 0);
 }
 
-/** What is waiting in the studio, with the first few pieces of each kind of waiting. */
-export async function todayIn(base: Db, now: Date) {
+/**
+ * What is waiting in the studio, with the first few pieces of each kind of waiting.
+ *
+ * @param makerId whose pieces are to be written up; null for everybody's
+ */
+export async function todayIn(base: Db, now: Date, makerId: string | null = null) {
   const firings = await listFirings(base, { limit: 40 });
   const live = firings.filter((firing) => firing.state !== 'closed');
   const glazed = base('piece').where({ stage: 'glazed' });
   const refires = base('piece').whereIn('fate', AGAIN_FATES).where({ stage: 'read' });
   const unread = base('piece').where({ stage: 'fired' });
+  const undescribed = base('piece').where({ described: 0, ...(makerId !== null && { member_id: makerId }) });
   const first = async (query: typeof glazed) =>
     piecesById(
       base,
@@ -43,6 +48,10 @@ export async function todayIn(base: Db, now: Date) {
     glazed: { count: await count(glazed.clone().count('* as n').first()), pieces: await first(glazed) },
     refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
     unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
+    toWriteUp: {
+      count: await count(undescribed.clone().count('* as n').first()),
+      pieces: await first(undescribed),
+    },
     rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
     cases: await listCases(base, { open: true }),
     weak: await weakEntries(base),

@@ -21,7 +21,7 @@ export default async function Page() {
   const member = await requireMember('/');
   const now = new Date();
   const [data, requests, orders, steps] = await Promise.all([
-    todayIn(db(), now),
+    todayIn(db(), now, hasRole(member.role, 'teacher') ? null : member.id),
     listRequests(db(), hasRole(member.role, 'teacher') ? null : member.id),
     hasRole(member.role, 'student') ? listOrders(db(), { isOpen: true }) : [],
     hasRole(member.role, 'technician') && !member.isByPin ? firstStepsOf(db()) : null,

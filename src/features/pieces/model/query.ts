@@ -16,6 +16,7 @@ const querySchema = z.object({
   round: idSchema.optional().catch(undefined),
   firing: idSchema.optional().catch(undefined),
   texture: z.enum(TEXTURES).optional().catch(undefined),
+  todo: z.literal('write-up').optional().catch(undefined),
   from: z.iso.date().optional().catch(undefined),
   to: z.iso.date().optional().catch(undefined),
   sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
@@ -26,7 +27,7 @@ const querySchema = z.object({
 /** Reads the address of the piece list. */
 export function readQuery(params: unknown): { filter: PieceFilter; page: number } {
   const { body, glaze, group, page, stage, fate, sort, order, ...more } = querySchema.parse(params);
-  const { for: orderId, round, firing, texture, from, to } = more;
+  const { for: orderId, round, firing, texture, from, to, todo } = more;
   const filter: PieceFilter = {
     sort,
     order,
@@ -39,6 +40,7 @@ export function readQuery(params: unknown): { filter: PieceFilter; page: number 
     ...(round && { roundId: round }),
     ...(firing && { firingId: firing }),
     ...(texture && { texture }),
+    ...(todo && { isDescribed: false }),
     ...(from && { madeFrom: from }),
     ...(to && { madeTo: to }),
   };

@@ -21,7 +21,7 @@ export interface FilterChoices {
 }
 
 /** Filters that are asked for. */
-const MORE = ['firing', 'round', 'group', 'texture', 'from', 'to'];
+const MORE = ['todo', 'firing', 'round', 'group', 'texture', 'from', 'to'];
 
 /** All filters as they stand in the address. */
 export const FILTERS = ['stage', 'fate', 'body', 'glaze', 'for', ...MORE];
@@ -65,6 +65,7 @@ export function PieceFilters({ bodies, glazes, orders, rounds, firings, groups }
           {filter('round', 'Round', byId(rounds))}
           {groups.length > 0 && filter('group', 'Group', byId(groups))}
           {filter('texture', 'Texture', plain(TEXTURES))}
+          {filter('todo', 'To do', [['write-up', 'to be written up']])}
           {day('from', 'Made from')}
           {day('to', 'Made until')}
         </>

@@ -154,7 +154,8 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
           </>
         ) : (
           <>
-            Not described yet, so it proves nothing. Found at an opening by {piece.maker} on{' '}
+            Not described yet, so it proves nothing.{' '}
+            {piece.firings.length > 0 ? 'Found at an opening' : 'Photographed'} by {piece.maker} on{' '}
             {shortDay(piece.madeAt)}
           </>
         )}

@@ -54,7 +54,8 @@ export function Today({
   now: Date;
   member: { readonly id: string; readonly name: string };
 }) {
-  const { kilns, heat, firings, glazed, refires, unread, rounds, cases, weak, job, lastClosed } = data;
+  const { kilns, heat, firings, glazed, refires, unread, toWriteUp, rounds, cases, weak, job, lastClosed } =
+    data;
   return (
     <>
       <PageHeader first="Today">
@@ -62,6 +63,7 @@ export function Today({
         <p className="quiet">Good day, {name.split(' ')[0]}.</p>
         <Acts>
           <ForRole least="student">
+            <LinkButton href="/pieces/photo">Photo first</LinkButton>
             <LinkButton href="/pieces/sheet">Many at once</LinkButton>
             <LinkButton variant="contained" href="/pieces/new" title="New piece (n)">
               New piece
@@ -119,6 +121,15 @@ export function Today({
             count={refires.count}
             href="/pieces?fate=refire"
           />
+          {toWriteUp.count > 0 && (
+            <Waiting
+              title="To be written up"
+              empty=""
+              pieces={toWriteUp.pieces}
+              count={toWriteUp.count}
+              href="/pieces?todo=write-up"
+            />
+          )}
           {orders}
         </div>
         <section aria-label="Rounds and least certain entries">
