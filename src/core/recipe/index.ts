@@ -19,7 +19,9 @@ export { parseRecipe, readAmount, usableLines, type ParsedLine, type ParsedRecip
 export {
   baseForBucket,
   baseFromWhatIsLeft,
+  addToSlop,
   correctSlop,
+  onTop,
   drySpecificGravity,
   type SlopCorrection,
 } from './slop';

@@ -6,7 +6,9 @@ import {
   baseFromWhatIsLeft,
   baseTotal,
   batchOf,
+  addToSlop,
   correctSlop,
+  onTop,
   crazingLadder,
   differenceOf,
   drySpecificGravity,
@@ -171,6 +173,20 @@ describe('a slop', () => {
       ),
     );
     expect(() => correctSlop({ ml: 1000, measured: 1, target: 1.45 })).toThrow(/measured must lie/);
+  });
+
+  test('an addition to a wet bucket is a share of the base that is in it, and its water keeps the gravity', () => {
+    const lines = [...CLEAR, { material: 'Tin oxide', amount: 5, addition: true }];
+    // A bucket that was filled from so much base holds that base again.
+    const base = baseForBucket(lines, { litres: 8, specificGravity: 1.45, dry });
+    const { grams, specificGravity, addWater } = addToSlop({
+      ...{ ml: 8000, measured: 1.45, percent: 2, perBase: onTop(lines), dry },
+    });
+    expect(grams).toBeCloseTo(base * 0.02, 6);
+    expect(specificGravity).toBeGreaterThan(1.45);
+    const [mass, volume] = [8000 * 1.45 + grams + addWater, 8000 + grams / 2.6 + addWater];
+    expect(mass / volume).toBeCloseTo(1.45, 9);
+    expect(() => addToSlop({ ml: 8000, measured: 1.45, percent: 0 })).toThrow(/percent must/);
   });
 
   test('a bucket is filled, and what is left of a material used up, to the gram', () => {

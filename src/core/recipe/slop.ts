@@ -102,7 +102,51 @@ export function baseFromWhatIsLeft(lines: readonly Line[], material: string, gra
   return gramsLeft / share;
 }
 
-/** Grams in all for each gram of base: additions lie on top. */
-function onTop(lines: readonly Line[]): number {
+/** What an addition to a wet bucket comes to. */
+export interface SlopAddition {
+  /** To weigh in, g. */
+  readonly grams: number;
+  /** Specific gravity once it is stirred in. */
+  readonly specificGravity: number;
+  /** Water that brings it back to what it measured before, g or ml. */
+  readonly addWater: number;
+}
+
+/**
+ * What to weigh into a wet bucket for an addition. A mass balance over the dry glaze that is in it.
+ *
+ * @param ml in the bucket
+ * @param measured specific gravity, above 1 (water) and below `dry`
+ * @param percent of the base of the recipe, as additions are written
+ * @param perBase grams of dry glaze for each gram of base: {@link onTop}
+ * @throws RangeError naming the argument otherwise
+ * @example addToSlop({ ml: 10000, measured: 1.45, percent: 2, dry: 2.6 }).grams // 146.25
+ */
+export function addToSlop({
+  ml,
+  measured,
+  percent,
+  perBase = 1,
+  dry = DRY_SPECIFIC_GRAVITY,
+}: {
+  readonly ml: number;
+  readonly measured: number;
+  readonly percent: number;
+  readonly perBase?: number | undefined;
+  readonly dry?: number | undefined;
+}): SlopAddition {
+  if (!(percent > 0)) throw new RangeError('percent must be > 0');
+  const { dryGrams } = correctSlop({ ml, measured, target: measured, dry });
+  const grams = ((dryGrams / perBase) * percent) / 100;
+  const [mass, volume] = [ml * measured + grams, ml + grams / DRY_SPECIFIC_GRAVITY];
+  return {
+    grams,
+    specificGravity: mass / volume,
+    addWater: (mass - measured * volume) / (measured - 1),
+  };
+}
+
+/** Grams in all for each gram of base: additions lie on top. @throws RangeError for an empty base */
+export function onTop(lines: readonly Line[]): number {
   return normalise(lines).reduce((sum, line) => sum + line.amount, 0) / 100;
 }

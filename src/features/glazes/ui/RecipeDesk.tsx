@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useSaveKey } from '@/ui/useSaveKey';
 import { analyse, isKnownEnough, unknownIn, type AnalysisResult, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
-import { drySpecificGravity } from '@/core/recipe';
+import { drySpecificGravity, onTop } from '@/core/recipe';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
 import { BatchSheet } from './BatchSheet';
 import { ExpansionBand } from './ExpansionBand';
@@ -89,6 +89,7 @@ export function RecipeDesk(props: Props) {
       <SlopPanel
         batches={batches}
         dry={opened.lines?.length ? drySpecificGravity(opened.lines, book) : 2.6}
+        perBase={opened.lines?.length ? onTop(opened.lines) : 1}
       />
       <Versions
         versions={versions}

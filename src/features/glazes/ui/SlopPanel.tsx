@@ -1,10 +1,10 @@
 'use client';
 import { bulkOf, figures, grams, sayMessage, text, volumeOf, type Message } from '@/core/units';
-import { Choice, DataTable, FormErrors, NumberField, QuantityField } from '@/ui/kit';
+import { Choice, DataTable, FormErrors, NumberField, QuantityField, WordField } from '@/ui/kit';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { correctSlop } from '@/core/recipe';
+import { addToSlop, correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
 import { shortDay } from '@/core/time';
 import { Said, useUnits } from '@/ui/units';
@@ -16,18 +16,22 @@ interface Props {
   readonly batches: readonly BatchHistory[];
   /** Dry specific gravity of the recipe. */
   readonly dry: number;
+  /** Grams of dry glaze for each gram of its base. */
+  readonly perBase: number;
 }
 
 /** The bucket as it is: what it measures, what brings it right, and how it was before. */
-export function SlopPanel({ batches, dry }: Props) {
+export function SlopPanel({ batches, dry, perBase }: Props) {
   const [code, setCode] = useState<string | null>(batches[0]?.code ?? null);
   const [ml, setMl] = useState<number | null>(10_000);
   const [measured, setMeasured] = useState<number | null>(null);
   const [target, setTarget] = useState<number | null>(1.45);
+  const [added, setAdded] = useState<Added>({ what: '', percent: null });
   const { run, isBusy, errors } = useMutation();
   const batch = batches.find((one) => one.code === code) ?? batches[0];
   const units = useUnits();
   const advice = adviceFor(ml, measured, target, dry);
+  const addition = additionFor({ ml, measured, dry, perBase, ...added });
   const of = (field: string) => errors.find((error) => error.field === field)?.message;
   const note = async () => {
     const measure = {
@@ -35,9 +39,14 @@ export function SlopPanel({ batches, dry }: Props) {
       batchId: batch!.id,
       specificGravity: measured,
       ml,
-      done: sayMessage(advice.done, units),
+      done: [addition.done, advice.done]
+        .map((done) => sayMessage(done, units))
+        .filter(Boolean)
+        .join('; '),
     };
-    if ((await run(() => saveMeasure(measure))) === null) setMeasured(null);
+    if ((await run(() => saveMeasure(measure))) !== null) return;
+    setMeasured(null);
+    setAdded({ what: '', percent: null });
   };
   return (
     <section className={`${css.slop} no-print`} id="bucket" aria-labelledby="bucket-title">
@@ -70,6 +79,24 @@ export function SlopPanel({ batches, dry }: Props) {
       <p role="status" className={css.advice}>
         <Said of={advice.words} />
       </p>
+      <div className={css.fields}>
+        <WordField
+          label="Stir in as well"
+          value={added.what}
+          onChange={(what) => setAdded({ ...added, what })}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
+        <NumberField
+          label="% of the base"
+          value={added.percent}
+          onChange={(percent) => setAdded({ ...added, percent })}
+        />
+      </div>
+      {addition.words !== '' && (
+        <p role="status" className={css.advice}>
+          <Said of={addition.words} />
+        </p>
+      )}
       <FormErrors errors={errors.filter((error) => error.field === '')} />
       {batch ? (
         <>
@@ -107,6 +134,36 @@ function History({ batch }: { batch: BatchHistory }) {
       }))}
     />
   );
+}
+
+/** What is to be stirred into a wet bucket beside its recipe. */
+interface Added {
+  readonly what: string;
+  /** Of the base. */
+  readonly percent: number | null;
+}
+
+interface Slop extends Added {
+  readonly ml: number | null;
+  readonly measured: number | null;
+  readonly dry: number;
+  readonly perBase: number;
+}
+
+function additionFor({ ml, measured, dry, perBase, what, percent }: Slop): Advice {
+  if (percent === null) return { words: '', done: '' };
+  if (ml === null || measured === null)
+    return { words: 'Measure the bucket first: what goes in depends on what is in it.', done: '' };
+  try {
+    const one = addToSlop({ ml, measured, percent, perBase, dry });
+    const name = what.trim() || 'it';
+    return {
+      words: text`Weigh in ${grams(one.grams, 1)} of ${name}, wetted first and sieved in. It stands at ${figures(one.specificGravity, 2)} then; ${jug(one.addWater)} of water brings it back. Respirator on for the dry powder. A changed glaze is another version: save it as one.`,
+      done: text`${grams(one.grams, 1)} of ${name} in, ${figures(percent, 2)} %`,
+    };
+  } catch (error) {
+    return { words: `Not possible: ${(error as Error).message}.`, done: '' };
+  }
 }
 
 /** A volume as a jug shows it: to five millilitres below a litre. */
