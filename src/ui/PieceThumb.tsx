@@ -13,6 +13,7 @@ export function PieceThumb({
   size?: number;
   href?: string;
 }) {
+  const what = piece.isDescribed ? piece.form : 'piece';
   return (
     <Link href={href} style={{ color: 'inherit', textDecoration: 'none', display: 'block', width: size }}>
       <span
@@ -28,7 +29,7 @@ export function PieceThumb({
         {piece.photoHash ? (
           <img
             src={`/api/v1/photos/${piece.photoHash}?width=${size > 100 ? 320 : 96}`}
-            alt={`${piece.form} ${piece.label}`}
+            alt={`${what} ${piece.label}`}
             style={{ width: '100%', height: '100%', objectFit: 'cover' }}
             loading="lazy"
             decoding="async"
@@ -37,7 +38,7 @@ export function PieceThumb({
           <Silhouette
             {...drawnPiece(piece)}
             size={Math.round(Math.min(size * 0.8, (size * 0.85 * piece.heightMm) / piece.widthMm))}
-            title={`${piece.form} ${piece.label}, not photographed`}
+            title={`${what} ${piece.label}, not photographed`}
           />
         )}
       </span>

@@ -11,7 +11,7 @@ import {
   savePieces,
 } from '@/records/pieces';
 import { todayIn } from '@/records/rounds';
-import { wallEntries } from '@/records/dictionary';
+import { hadInHand, lookUp, wallEntries } from '@/records/dictionary';
 import { dip, emptyFiring, fired, freshStudio, reading as soundReading, tile, type Studio } from './studio';
 
 let studio: Studio;
@@ -302,6 +302,10 @@ test('a piece that was only photographed has a number, proves nothing, and is wr
   expect((await waiting(null)).map((piece) => piece.label)).toContain(label);
   expect((await waiting(member)).map((piece) => piece.label)).toContain(label);
   expect(await waiting(newId())).toEqual([]);
+  // Nothing says what nobody saw: neither by its number nor among those in hand lately.
+  const [found] = (await lookUp(base, label)).answers;
+  expect(found).toMatchObject({ text: label, detail: 'own 4, not described yet, made' });
+  expect((await hadInHand(base, member, new Date()))[0]!.detail).toBe('not described yet, own 4; today');
   const list = await listPieces(base, { isDescribed: false });
   expect(list.rows).toMatchObject([{ id, isDescribed: false, stage: 'made', ownNumber: '4' }]);
 

@@ -8,3 +8,14 @@ export interface Answer {
 
 /** What a word is within, for LIKE. */
 export const within = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+
+/** The form and the clay of a piece; of one that nobody has described, only that. */
+export const looksOf = ({
+  described,
+  form,
+  name,
+}: {
+  readonly described: unknown;
+  readonly form: string;
+  readonly name: string;
+}): string[] => (described ? [form, name] : ['not described yet']);

@@ -2,7 +2,7 @@ import { rowsOf } from '@/records/platform/joins';
 import { DEFECTS, defectCalled } from '@/core/vocabulary';
 import { meant } from '@/core/spelling';
 import type { Db } from '@/records/platform/db';
-import { within, type Answer } from './answers';
+import { looksOf, within, type Answer } from './answers';
 import { listsBy } from './lookupLists';
 
 /** Answers at most this many of each kind. */
@@ -108,12 +108,13 @@ async function piecesBy(base: Db, text: string): Promise<Answer[]> {
     'p.own_number',
     'p.form',
     'p.stage',
+    'p.described',
     'b.name',
   );
   return rows.map((row) => ({
     kind: 'piece',
     text: row.label,
-    detail: [...(row.own_number ? [`own ${row.own_number}`] : []), row.form, row.name, row.stage].join(', '),
+    detail: [...(row.own_number ? [`own ${row.own_number}`] : []), ...looksOf(row), row.stage].join(', '),
     href: `/pieces/${row.label}`,
   }));
 }
@@ -231,14 +232,17 @@ async function notesOn(base: Db, words: readonly string[], newest: number | null
     void firings.whereILike('f.remarks', within(word));
   }
   const [noted, remarked] = await Promise.all([
-    rowsOf<{ p: 'piece'; m: 'member' }>()(pieces, 'p.label', 'p.form', 'p.note', 'm.name'),
+    rowsOf<{ p: 'piece'; m: 'member' }>()(pieces, 'p.label', 'p.form', 'p.described', 'p.note', 'm.name'),
     rowsOf<{ f: 'firing'; k: 'kiln' }>()(firings, 'f.id', 'k.name', 'f.number', 'f.remarks'),
   ]);
   return [
     ...noted.map((row) => ({
       kind: 'piece' as const,
       text: row.label,
-      detail: [`${row.form} by ${row.name}`, row.note].filter(Boolean).join(': ').slice(0, 120),
+      detail: [`${looksOf({ ...row, name: '' })[0]} by ${row.name}`, row.note]
+        .filter(Boolean)
+        .join(': ')
+        .slice(0, 120),
       href: `/pieces/${row.label}`,
     })),
     ...remarked.map((row) => ({

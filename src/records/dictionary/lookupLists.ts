@@ -1,7 +1,7 @@
 import type { Db } from '@/records/platform/db';
 import { studioTime } from '@/core/time';
 import { rowsOf } from '@/records/platform/joins';
-import { within, type Answer } from './answers';
+import { looksOf, within, type Answer } from './answers';
 
 /** Answers at most this many of each kind. */
 const EACH = 4;
@@ -59,6 +59,7 @@ export async function hadInHand(base: Db, memberId: string, now: Date): Promise<
     'p.label',
     'p.form',
     'p.own_number',
+    'p.described',
     'b.name',
   );
   return ids.flatMap((id) => {
@@ -67,7 +68,7 @@ export async function hadInHand(base: Db, memberId: string, now: Date): Promise<
     const own = row.own_number ? `, own ${row.own_number}` : '';
     return {
       ...{ kind: 'piece' as const, text: row.label, href: `/pieces/${row.label}` },
-      detail: `${row.form}, ${row.name}${own}; ${dayWord(last.get(id)!.at, now)}`,
+      detail: `${looksOf(row).join(', ')}${own}; ${dayWord(last.get(id)!.at, now)}`,
     };
   });
 }

@@ -153,7 +153,7 @@ export async function shelfPieces(
           : null,
       chrome: glazes.some((id) => habits.chrome.has(id)),
       tin: glazes.some((id) => habits.tin.has(id)),
-      clayTo: clayTo.get(piece.bodyId) ?? null,
+      clayTo: (piece.isDescribed && clayTo.get(piece.bodyId)) || null,
       fired: [...names].map(([id, name]) => ({ name, hottest: hottest.get(id) ?? null })),
       twins: row.twin_key,
       round:

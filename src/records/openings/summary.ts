@@ -138,7 +138,8 @@ async function withReasons(
     .select('piece_id', 'reasons');
   const said = new Map(rows.map(({ piece_id, reasons }) => [piece_id, fromJson<string[]>(reasons)]));
   return pieces.map((piece) => {
-    const { id, label, fate, stage, body } = piece;
+    const { id, label, fate, stage } = piece;
+    const body = piece.isDescribed ? piece.body : 'not described yet';
     return { id, label, fate, stage, body, why: [...plainDefects(piece), ...(said.get(id) ?? [])] };
   });
 }

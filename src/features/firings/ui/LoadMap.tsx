@@ -16,7 +16,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { footprintOf, pastConeWarnings, warningsOf, type LoadPiece } from '@/core/firing';
 import type { Cone, FiringKind } from '@/core/vocabulary';
-import { pieceWords } from '@/features/shared/pieceWords';
+import { formWord, pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, LoadShelf, ShelfPiece } from '@/records/firings';
 import { Choice, FormErrors } from '@/ui/kit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -175,7 +175,7 @@ function Unplaced({ pieces, isBusy = false, onPlace }: UnplacedProps) {
             </Link>{' '}
             <span className="small quiet">
               {piece.shelf !== null && `shelf ${piece.shelf}, `}
-              {piece.form}, {pieceWords(piece)}
+              {formWord(piece)}, {pieceWords(piece)}
             </span>
           </li>
         ))}

@@ -6,7 +6,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import type { CSSProperties, KeyboardEvent } from 'react';
 import { labOf } from '@/core/colour';
 import { footprintOf } from '@/core/firing';
-import { pieceWords } from '@/features/shared/pieceWords';
+import { formWord, pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, ShelfPiece } from '@/records/firings';
 import { QuantityField } from '@/ui/kit';
 import css from './load.module.css';
@@ -94,7 +94,7 @@ export function ShelfPlan(props: PlanProps) {
       <ul className={css.printList}>
         {pieces.map((piece) => (
           <li key={piece.id}>
-            {piece.label} {piece.form}, {pieceWords(piece)}
+            {piece.label} {formWord(piece)}, {pieceWords(piece)}
             {piece.cookie && ', cookie'}
           </li>
         ))}
@@ -147,7 +147,7 @@ function Stood({ piece, kiln, warned, chosen, open, onChoose, onNudge }: StoodPr
     event.preventDefault();
     onNudge(...step);
   };
-  const words = `${piece.label}, ${piece.form}, ${pieceWords(piece)}${piece.cookie ? ', on a cookie' : ''}${warned ? ', check' : ''}`;
+  const words = `${piece.label}, ${formWord(piece)}, ${pieceWords(piece)}${piece.cookie ? ', on a cookie' : ''}${warned ? ', check' : ''}`;
   return (
     <div
       {...attributes}

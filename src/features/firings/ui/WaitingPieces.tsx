@@ -11,6 +11,7 @@ import { drawnPiece } from '@/ui/drawn';
 import { Silhouette } from '@/ui/silhouette';
 import { useChosen } from '@/ui/useChosen';
 import { chosenBy } from '../model/byNumber';
+import { formWord } from '@/features/shared/pieceWords';
 import css from './load.module.css';
 
 interface Props {
@@ -227,7 +228,7 @@ function Waits({ piece, on, onTurn }: WaitsProps) {
           <Silhouette
             {...drawnPiece(piece)}
             size={Math.round(Math.min(44, (44 * piece.heightMm) / piece.widthMm))}
-            title={`${piece.form} ${piece.label}`}
+            title={`${formWord(piece)} ${piece.label}`}
           />
         </span>
         <span className="figures small">{piece.label}</span>

@@ -3,6 +3,7 @@ import { deltaE00, labOf } from '@/core/colour';
 import { text, type Message, figures } from '@/core/units';
 import { defectName, type Measures } from '@/core/vocabulary';
 import { textureWords } from './textureWords';
+import { formWord } from '@/features/shared/pieceWords';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 
 /** One zone that is compared, with the piece and the firing it is of. */
@@ -93,8 +94,8 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
   const first = colourOf(all[0]?.zone ?? null);
   return [
     done('Glazes', ({ zone }) => (zone ? stackWords(zone.stack, nameOf) : 'not fired')),
-    done('Ground', ({ zone, piece }) => zone?.ground ?? piece.body),
-    done('Form', ({ piece }) => piece.form),
+    done('Ground', ({ zone, piece }) => zone?.ground ?? (piece.isDescribed ? piece.body : '')),
+    done('Form', ({ piece }) => formWord(piece)),
     done('Texture', ({ piece }) => textureWords(piece) || NOT_NOTED),
     done('Recipe versions', (one) =>
       [...new Set(coats(one).map(({ versionId }) => versionId))].sort().join(' '),

@@ -24,10 +24,12 @@ export async function GET(request: Request): Promise<Response> {
       const lines = rows.flatMap((piece) =>
         (piece.coats.length ? piece.coats : [null]).map((coat, i) => ({
           piece: piece.label,
-          form: piece.form,
-          [`height_${units.length}`]: lengthIn(piece.heightMm),
-          [`width_${units.length}`]: lengthIn(piece.widthMm),
-          clay: piece.body,
+          own_number: piece.ownNumber,
+          // What nobody has described stays blank.
+          form: piece.isDescribed ? piece.form : '',
+          [`height_${units.length}`]: piece.isDescribed ? lengthIn(piece.heightMm) : '',
+          [`width_${units.length}`]: piece.isDescribed ? lengthIn(piece.widthMm) : '',
+          clay: piece.isDescribed ? piece.body : '',
           stage: piece.stage,
           fate: piece.fate ?? '',
           made: dayOf(piece.madeAt),

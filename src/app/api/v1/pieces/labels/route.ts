@@ -1,3 +1,4 @@
+import { formWord } from '@/features/shared/pieceWords';
 import { z } from 'zod';
 import { refuseReader } from '@/auth';
 import { piecesByLabel } from '@/records/pieces';
@@ -24,8 +25,8 @@ export async function GET(request: Request): Promise<Response> {
   if (pieces.length === 0) return new Response('None of these pieces is there.', { status: 404 });
   const labels = pieces.map((piece) => ({
     piece: piece.label,
-    code: piece.formName ?? piece.form,
-    words: `${pieceWords(piece)}, on ${piece.body}`,
+    code: formWord(piece),
+    words: piece.isDescribed ? `${pieceWords(piece)}, on ${piece.body}` : pieceWords(piece),
     url: `${originOf(request)}/pieces/${piece.label}`,
   }));
   const pdf = await labelPdf(labels, sheetSchema.parse(Object.fromEntries(url.searchParams)));
