@@ -319,3 +319,20 @@ test('a piece that was only photographed has a number, proves nothing, and is wr
   expect((await entries()).every((entry) => entry !== null)).toBe(true);
   expect(await waiting(null)).toEqual([]);
 });
+
+test('pieces stand in the order of the colours that were measured of them, those without one last', async () => {
+  const { base } = studio;
+  const { ids } = await fired(
+    studio,
+    Array.from({ length: 4 }, () => tile(studio)),
+  );
+  const paint = (id: string, colour: string) => base('zone').where({ piece_id: id }).update({ colour });
+  await paint(ids[0]!, '#2c4fa0');
+  await paint(ids[1]!, '#c0392b');
+  await paint(ids[3]!, '#eeeeee');
+  const page = (offset: number, limit: number) => listPieces(base, { ids, sort: 'colour', offset, limit });
+  const order = (await page(0, 10)).rows.map(({ id }) => ids.indexOf(id));
+  expect(order).toEqual([3, 1, 0, 2]);
+  const second = await page(1, 2);
+  expect([second.rows.map(({ id }) => ids.indexOf(id)), second.total]).toEqual([[1, 0], 4]);
+});

@@ -19,6 +19,7 @@ import { photosOf, type StoredPhoto } from './photos';
 import { expectationsNow } from './expectations';
 import { orderStands, type OrderStand } from './orders';
 import { readWare, setOf, type SetPiece, type Ware } from './ware';
+import { inOrderOfColour } from './byColour';
 import { countsOf, type ZoneCount } from './zoneCounts';
 import { readingsOf, type StoredReading } from '@/records/openings/readings';
 
@@ -90,7 +91,7 @@ export interface PieceFilter {
   readonly ids?: readonly string[];
   /** Whether somebody has said what it is. */
   readonly isDescribed?: boolean;
-  readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt';
+  readonly sort?: 'number' | 'form' | 'body' | 'stage' | 'madeAt' | 'colour';
   readonly order?: 'asc' | 'desc';
   readonly offset?: number;
   readonly limit?: number;
@@ -153,16 +154,21 @@ export async function listPieces(
   filter: PieceFilter,
 ): Promise<{ rows: ListedPiece[]; total: number }> {
   const { sort = 'number', order = 'desc', offset = 0, limit = 50 } = filter;
-  const ids = (
-    await filtered(base, filter)
-      .orderBy([
-        { column: SORTS[sort], order },
-        { column: 'p.number', order },
-      ])
-      .offset(offset)
-      .limit(limit)
-      .select<{ id: string }[]>('p.id')
-  ).map((row) => row.id);
+  const some = filtered(base, filter);
+  const ids =
+    sort === 'colour'
+      ? (await inOrderOfColour(base, await some.orderBy('p.number', 'desc').pluck<string[]>('p.id'))).slice(
+          offset,
+          offset + limit,
+        )
+      : await some
+          .orderBy([
+            { column: SORTS[sort], order },
+            { column: 'p.number', order },
+          ])
+          .offset(offset)
+          .limit(limit)
+          .pluck<string[]>('p.id');
   const total = Number((await filtered(base, filter).count('* as n').first())?.n ?? 0);
   return { rows: await piecesById(base, ids), total };
 }

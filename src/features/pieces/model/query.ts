@@ -19,7 +19,7 @@ const querySchema = z.object({
   todo: z.literal('write-up').optional().catch(undefined),
   from: z.iso.date().optional().catch(undefined),
   to: z.iso.date().optional().catch(undefined),
-  sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt']).default('number').catch('number'),
+  sort: z.enum(['number', 'form', 'body', 'stage', 'madeAt', 'colour']).default('number').catch('number'),
   order: z.enum(['asc', 'desc']).default('desc').catch('desc'),
   page: z.coerce.number().int().min(0).max(100_000).default(0).catch(0),
 });

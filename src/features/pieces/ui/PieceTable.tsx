@@ -6,7 +6,7 @@ import { pieceWords } from '@/features/shared/pieceWords';
 import type { ListedPiece } from '@/records/pieces';
 import { shortDay } from '@/core/time';
 import { drawnPiece } from '@/ui/drawn';
-import { Acts, DataTable, PageHeader, type TableRowData } from '@/ui/kit';
+import { Acts, DataTable, PageHeader, SelectField, ToggleRow, type TableRowData } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { Silhouette } from '@/ui/silhouette';
 import { setAll, useAddress } from '@/ui/useAddress';
@@ -14,6 +14,7 @@ import { useChosen } from '@/ui/useChosen';
 import type { Maker } from '../model/makers';
 import type { CoatGlaze } from '../model/sheet/readRow';
 import { FILTERS, PieceFilters, type FilterChoices } from './PieceFilters';
+import { PieceGallery } from './PieceGallery';
 import { SeveralPieces } from './several/SeveralPieces';
 import css from './pieces.module.css';
 
@@ -30,6 +31,13 @@ interface Props extends FilterChoices {
   /** Whether the member may write on everybody's pieces. */
   readonly mayTeach: boolean;
 }
+
+/** A table, or photos of a size. */
+const SIZES = [
+  ['table', 'Table'],
+  ['small', 'Small photos'],
+  ['large', 'Large photos'],
+] as const;
 
 /** The columns, and the field by which the server orders each; null for one that has no order. */
 const COLUMNS = [
@@ -87,6 +95,11 @@ export function PieceTable(props: Props) {
   const { chosen, turnTo, clear } = useChosen(rows.map(({ id }) => id));
   const now = new Map([...seen, ...rows.map((piece) => [piece.id, piece] as const)]);
   const pieces = [...chosen].flatMap((id) => now.get(id) ?? []);
+  const size = SIZES.find(([one]) => one === params.get('view'))?.[0] ?? 'table';
+  const turn = (piece: ListedPiece, isRange: boolean) => {
+    setSeen(now);
+    turnTo(piece.id, !chosen.has(piece.id), isRange);
+  };
   const go = (changes: Readonly<Record<string, string | null>>) =>
     change((next) => setAll(next, { page: null, ...changes }));
   return (
@@ -117,25 +130,47 @@ export function PieceTable(props: Props) {
         onClear={clear}
         onFresh={(fresh) => setSeen(new Map([...now, ...fresh.map((piece) => [piece.id, piece] as const)]))}
       />
+      <div className={css.views}>
+        <ToggleRow
+          label="Show as"
+          size="small"
+          value={size}
+          onChange={(next) => change((all) => setAll(all, { view: next === 'table' ? null : next }))}
+          options={SIZES}
+        />
+        {size !== 'table' && (
+          <SelectField
+            label="Order"
+            value={sort.field === 'colour' ? 'colour' : 'number'}
+            onChange={(field) => go({ sort: field, order: 'desc' })}
+            className={css.filter}
+            options={[
+              ['number', 'newest first'],
+              ['colour', 'by colour'],
+            ]}
+          />
+        )}
+      </div>
+      {size !== 'table' && <PieceGallery {...{ rows, chosen }} isLarge={size === 'large'} onTurn={turn} />}
       <DataTable
         label="Pieces"
         columns={COLUMNS.map(({ name, field }) => ({ name, isSortable: field !== null }))}
         ticks="chosen"
-        rows={rows.map((piece) => ({
+        rows={(size === 'table' ? rows : []).map((piece) => ({
           ...rowOf(piece),
           tick: {
             label: `Choose ${piece.label}`,
             isDone: chosen.has(piece.id),
-            onTick: (isRange) => {
-              setSeen(now);
-              turnTo(piece.id, !chosen.has(piece.id), isRange);
-            },
+            onTick: (isRange) => turn(piece, isRange),
           },
         }))}
+        hasHeadings={size === 'table'}
         empty={
-          FILTERS.some((key) => params.get(key))
-            ? 'No piece matches. Clear a filter, or log a new piece.'
-            : 'No piece yet. Log the first one.'
+          rows.length > 0
+            ? null
+            : FILTERS.some((key) => params.get(key))
+              ? 'No piece matches. Clear a filter, or log a new piece.'
+              : 'No piece yet. Log the first one.'
         }
         order={{
           column: COLUMNS.findIndex(({ field }) => field === sort.field),
