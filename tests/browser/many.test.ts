@@ -64,6 +64,8 @@ test('four cups come out alike and are read as one, a fifth joins by its number,
 
   // The four seconds get one plan and one more coat, each in one act.
   await page.goto(`/pieces?firing=${address.split('/').at(-1)}&sort=number&order=asc`);
+  // A press that comes before the page listens ticks nothing.
+  await page.waitForLoadState('networkidle');
   const row = (one: string) => page.getByRole('row').filter({ hasText: one });
   await expect(row(labels[4]!)).toContainText('keep');
   await row(labels[0]!).getByRole('checkbox').click();

@@ -141,6 +141,22 @@ test('what was finished by mistake is taken back: the piece waits again, what wa
   expect(await entryOf(piece.zones[0]!.id)).toEqual(before);
 });
 
+test('a reading that was taken back before it came is not done when it comes, and conflicts with no later one', async () => {
+  const { firingId, piece } = await opened();
+  const [late, next] = [newId(), newId()];
+  const first = said(firingId, piece, {}, 'second');
+  const undone = {
+    pieceId: piece.id,
+    firingId,
+    readingIds: first.reading.readings.map((one) => one.id),
+    ...{ state: 'loaded' as const, fate: null, writeId: late },
+  };
+  await write(firingId, { kind: 'undo', undone });
+  expect(await write(firingId, first, late)).toMatchObject({ state: 'loaded', fate: null });
+  const again = said(firingId, piece, { surface: 'matte' });
+  expect(await write(firingId, again, next)).toMatchObject({ state: 'read', fate: 'keep' });
+});
+
 test('devices hold numbers that nobody else is given; a stray is numbered once and told its coats later', async () => {
   const { base, member, glazes } = studio;
   const { firingId } = await opened();

@@ -21,6 +21,7 @@ export const openingWriteSchema = z.object({
         readingIds: z.array(idSchema).max(60),
         state: z.enum(LOAD_STATES),
         fate: z.enum(FATES).nullable(),
+        writeId: idSchema.optional(),
       }),
     }),
     z.object({

@@ -53,6 +53,12 @@ async function apply(trx: Db, store: Store, memberId: string, write: OpeningWrit
     case 'piece':
       return recordPiece(trx, memberId, write.reading);
     case 'undo':
+      // What is taken back before it has come is not done when it comes.
+      if (write.undone.writeId)
+        await trx('write_done')
+          .insert({ id: write.undone.writeId, at: new Date() })
+          .onConflict('id')
+          .ignore();
       return undoReading(trx, memberId, write.undone);
     case 'unlogged':
       await addUnloggedPiece(trx, memberId, write.piece);

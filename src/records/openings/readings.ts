@@ -93,6 +93,8 @@ export interface UndoneReading {
   readonly readingIds: readonly string[];
   readonly state: 'loaded' | 'read' | 'missing' | 'broken';
   readonly fate: Fate | null;
+  /** The write that brought them: on a slow network it may come after this. Absent from devices of earlier releases. */
+  readonly writeId?: string | undefined;
 }
 
 /**

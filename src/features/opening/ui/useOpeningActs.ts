@@ -63,7 +63,8 @@ function openingActs(tools: OpeningTools) {
     if (queued) await base.delete('outbox', queued.seq!);
     // It may be on its way this moment; what was not there is not undone twice.
     const readingIds = Object.values(finished.answers.zones).map((reading) => reading.id);
-    const undone = { pieceId: piece.id, firingId, readingIds, ...finished.before! };
+    const writeId = finished.sentAs ?? undefined;
+    const undone = { pieceId: piece.id, firingId, readingIds, writeId, ...finished.before! };
     await tools.enqueue({ kind: 'undo', undone }, piece.id);
   };
   /** Decides between what was tapped here and what somebody else recorded first. */

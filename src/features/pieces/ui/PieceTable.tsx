@@ -140,7 +140,7 @@ export function PieceTable(props: Props) {
         />
         {size !== 'table' && (
           <SelectField
-            label="Order"
+            label="Sorted"
             value={sort.field === 'colour' ? 'colour' : 'number'}
             onChange={(field) => go({ sort: field, order: 'desc' })}
             className={css.filter}

@@ -131,6 +131,23 @@ test('a write that is refused stays with what others said, and holds back its pi
   sender.stop();
 });
 
+test('a write that is taken back while it is on its way leaves nothing to decide, whatever the answer', async () => {
+  await queue(write('one', 'P'), write('undo', 'P'));
+  const base = await deviceStore();
+  const send = jest.mocked(fetch).getMockImplementation()!;
+  jest.mocked(fetch).mockImplementation(async (...asking) => {
+    const [first] = await waiting();
+    if (first?.id === 'one') await base.delete('outbox', first.seq!);
+    return send(...asking);
+  });
+  fateOf = (id) => (id === 'one' ? 'refuse' : 'take');
+  const sender = startSender('M', silent);
+  sender.kick();
+  await pass(2);
+  sender.stop();
+  expect([done, await waiting()]).toEqual([['undo'], []]);
+});
+
 test('without an answer it waits longer each time, up to fifteen seconds, and goes at once when the line is back', async () => {
   fateOf = () => 'lose';
   await queue(write('one'));

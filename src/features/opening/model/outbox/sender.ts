@@ -59,6 +59,8 @@ export function startSender(memberId: string, events: SenderEvents) {
         misses = 0;
       }
       if ('errors' in answer) {
+        // Taken back while it was on its way: nothing is left to decide, and nothing to hold back.
+        if (!(await base.get('outbox', seq!))) continue;
         if (item.pieceId) held.add(item.pieceId);
         if (item.rejection) continue;
         await base.put('outbox', { ...item, rejection: answer });
