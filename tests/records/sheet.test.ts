@@ -208,6 +208,8 @@ test('pieces that turned out wrong get one plan; what was not read, or was decid
     Array.from({ length: 2 }, () => [firingId, ['thin']]),
   );
 
+  // The same again without a reason decides nothing, and so takes nothing back.
+  expect(planFor(await listed(), 'reglaze', null).pieces).toEqual([]);
   await base('piece').where({ id: ids[1]! }).update({ fate: 'keep' });
   expect(await decideForMany(base, member, planBack(plan))).toEqual([labels[1]]);
   expect((await listed()).map(({ fate }) => fate)).toEqual(['second', 'keep', null]);

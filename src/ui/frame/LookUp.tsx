@@ -116,14 +116,16 @@ export function LookUp() {
   );
 }
 
-/** The one thing to do about what is not there: write the piece down, or plan the test. */
+/** The one thing to do about what is not there: write the piece down, plan the test, or look where names stand. */
 function NotFound({ text }: { readonly text: string }) {
   return (
     <ForRole least="student">
       {/\d/.test(text) ? (
         <Link href="/pieces/new">Write down a new piece</Link>
-      ) : (
+      ) : / over /i.test(text) ? (
         <Link href="/rounds/new">Plan a test of it</Link>
+      ) : (
+        <Link href="/glazes">Look through the glazes</Link>
       )}
     </ForRole>
   );

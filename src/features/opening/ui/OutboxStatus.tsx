@@ -36,8 +36,10 @@ export function OutboxStatus({
   return (
     <span className={css.safe} role="status" data-open={moving > 0 || connection !== 'up' || undefined}>
       <Mark fontSize="small" aria-hidden />
-      {words}
-      {stuck > 0 && <b className="heat">; {stuck} to decide</b>}
+      <span>
+        {words}
+        {stuck > 0 && <b className="heat">; {stuck} to decide</b>}
+      </span>
     </span>
   );
 }

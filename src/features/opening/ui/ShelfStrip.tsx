@@ -32,6 +32,9 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
   const shelf = chosen ?? here;
   const own = pieces.filter((piece) => piece.shelf === shelf);
   const waiting = api.waiting.flatMap(({ write }) => (write.kind === 'repair' ? [write.repair] : []));
+  const asked = api.waiting.flatMap(({ write, rejection }) =>
+    write.kind === 'join' && !rejection ? write.join.number : [],
+  );
   const errors = [...repairs, ...waiting].filter((one) => one.shelf === shelf);
   const left = own.filter((piece) => stateOf(piece) === 'loaded').length;
   const toggle = (which: NonNullable<typeof open>) => setOpen(open === which ? null : which);
@@ -72,8 +75,8 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
     if (sure) goAndClose(sure.id);
   };
   const join = async () => {
+    setSaid('');
     await api.join(shelf, note);
-    setSaid(`${note.trim()} is asked for. It comes as soon as the server has answered.`);
     close();
   };
   return (
@@ -129,9 +132,10 @@ export function ShelfStrip({ api, at, shelves, stateOf, onGo }: Props) {
           {...{ open, shelf, note, setNote, pieces, find, goAndClose, join, addUnlogged, addRepair }}
         />
       )}
-      {said && (
+      {(said || asked.length > 0) && (
         <p role="status" className="small">
           {said}
+          {asked.length > 0 && ` ${asked.join(', ')}: asked for, to come as soon as the server has answered.`}
         </p>
       )}
     </section>

@@ -127,7 +127,8 @@ export function planFor(
 ): PlanForMany {
   return {
     pieces: pieces
-      .filter(({ stage }) => stage === 'read')
+      // The same once more, without a reason, decides nothing that could be taken back.
+      .filter((piece) => piece.stage === 'read' && (reason !== null || piece.fate !== fate))
       .map((piece) => ({ id: piece.id, from: piece.fate, to: fate })),
     reasons: reason ? [reason] : [],
     isBack: false,

@@ -1,14 +1,14 @@
 'use client';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { counted } from '@/core/units';
 import { METHODS, type Method } from '@/core/vocabulary';
 import type { ListedPiece } from '@/records/pieces';
-import { Acts, Choice, NumberField, SelectField } from '@/ui/kit';
+import { Choice, NumberField, SelectField } from '@/ui/kit';
 import { usualMethodOf } from '../../model/draft';
 import { coatCorrections, commonPlaces } from '../../model/several';
 import type { CoatGlaze } from '../../model/sheet/readRow';
 import css from '../pieces.module.css';
+import { DoOrCancel } from './DoOrCancel';
 import type { Several } from './useSeveral';
 
 interface Props {
@@ -63,18 +63,12 @@ export function CoatForAll({ pieces, glazes, several, onClose }: Props) {
         onChange={setTimes}
         error={times !== null && (times < 1 || times > 30) ? 'From 1 to 30.' : undefined}
       />
-      <Acts>
-        <Button
-          variant="contained"
-          disabled={several.isBusy || !isWhole || times < 1 || times > 30}
-          onClick={() => void put()}
-        >
-          Put on {counted(pieces.length, 'piece')}
-        </Button>
-        <Button variant="text" onClick={onClose}>
-          Cancel
-        </Button>
-      </Acts>
+      <DoOrCancel
+        words={`Put on ${counted(pieces.length, 'piece')}`}
+        isDisabled={several.isBusy || !isWhole || times < 1 || times > 30}
+        onDo={() => void put()}
+        onCancel={onClose}
+      />
       {isFired && (
         <p className="small">
           On those that were fired it is put on now, for the next firing. Warm the ware or use a glaze that

@@ -5,7 +5,7 @@ import { ulid } from 'ulid';
 import { counted } from '@/core/units';
 import { AGAIN_FATES, type Fate } from '@/core/vocabulary';
 import type { ListedPiece } from '@/records/pieces';
-import { Acts, FormErrors, SelectField, WordField } from '@/ui/kit';
+import { FormErrors, SelectField, WordField } from '@/ui/kit';
 import { WhyAgain } from '@/ui/WhyAgain';
 import { labelAddress } from '../../model/labelAddress';
 import type { Maker } from '../../model/makers';
@@ -20,6 +20,7 @@ import {
 import type { CoatGlaze } from '../../model/sheet/readRow';
 import css from '../pieces.module.css';
 import { CoatForAll } from './CoatForAll';
+import { DoOrCancel } from './DoOrCancel';
 import { TextureForAll } from './TextureForAll';
 import { useSeveral, type Several } from './useSeveral';
 
@@ -53,6 +54,7 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
   const count = pieces.length;
   const logged = pieces.filter(isPlainlyLogged);
   const read = pieces.filter(({ stage }) => stage === 'read');
+  const again = AGAIN_FATES.find((fate) => fate === asked);
   const close = () => setAsked(null);
   const askFor = (what: Asked, words: string) => (
     <Button onClick={() => setAsked(asked === what ? null : what)} aria-expanded={asked === what}>
@@ -126,30 +128,26 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
               {pieces.flatMap((piece) => (isPlainlyLogged(piece) ? [] : piece.label)).join(', ')}.
             </p>
           )}
-          {asked !== null && AGAIN_FATES.includes(asked as Fate) && (
+          {again && (
             <WhyAgain
               className={css.severalForm}
-              fate={asked as Fate}
+              fate={again}
               onCancel={close}
               onReason={(reason) => {
+                const plan = planFor(pieces, again, reason);
                 void several
-                  .decide(
-                    planFor(pieces, asked as Fate, reason),
-                    `${counted(read.length, 'piece')}: ${asked}`,
-                  )
+                  .decide(plan, `${counted(plan.pieces.length, 'piece')}: ${again}`)
                   .then((isDone) => isDone && close());
               }}
             />
           )}
-          {asked !== null && AGAIN_FATES.includes(asked as Fate) && read.length < count && (
+          {again && read.length < count && (
             <p className="small">
               Only {counted(read.length, 'piece')} of them {read.length === 1 ? 'was' : 'were'} read at an
               opening; the others are left.
             </p>
           )}
-          {left.length > 0 && (
-            <p className="heat">Changed by somebody else meanwhile, and left: {left.join(', ')}</p>
-          )}
+          {left.length > 0 && <p className="heat">Changed meanwhile, and left: {left.join(', ')}</p>}
           <FormErrors errors={errors} />
         </section>
       )}
@@ -178,14 +176,12 @@ function NoteForAll({
         autoFocus
         onKeyDown={(event) => event.key === 'Enter' && void write()}
       />
-      <Acts>
-        <Button variant="contained" disabled={isBusy || !note.trim()} onClick={() => void write()}>
-          Write note
-        </Button>
-        <Button variant="text" onClick={onClose}>
-          Cancel
-        </Button>
-      </Acts>
+      <DoOrCancel
+        words="Write note"
+        isDisabled={isBusy || !note.trim()}
+        onDo={() => void write()}
+        onCancel={onClose}
+      />
     </div>
   );
 }

@@ -1,12 +1,12 @@
 'use client';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { counted } from '@/core/units';
 import { sideWord, TEXTURES, type Side, type Texture } from '@/core/vocabulary';
 import type { ListedPiece } from '@/records/pieces';
-import { Acts, SelectField, SeveralField } from '@/ui/kit';
+import { SelectField, SeveralField } from '@/ui/kit';
 import { commonSides, textureCorrections } from '../../model/several';
 import css from '../pieces.module.css';
+import { DoOrCancel } from './DoOrCancel';
 import type { Several } from './useSeveral';
 
 interface Props {
@@ -40,18 +40,12 @@ export function TextureForAll({ pieces, several, onClose }: Props) {
           options={[[ALL, ALL], ...sides.map((one) => [one, sideWord(pieces[0]!.form, one)] as const)]}
         />
       )}
-      <Acts>
-        <Button
-          variant="contained"
-          disabled={several.isBusy || textures.length === 0 || side === ''}
-          onClick={() => void put()}
-        >
-          Note on {counted(pieces.length, 'piece')}
-        </Button>
-        <Button variant="text" onClick={onClose}>
-          Cancel
-        </Button>
-      </Acts>
+      <DoOrCancel
+        words={`Note on ${counted(pieces.length, 'piece')}`}
+        isDisabled={several.isBusy || textures.length === 0 || side === ''}
+        onDo={() => void put()}
+        onCancel={onClose}
+      />
     </div>
   );
 }
