@@ -19,7 +19,8 @@ afterAll(() => studio.base.destroy());
 test('a firing that was lit before anybody said so begins when it did; what was logged stays at its time of day', async () => {
   const { base, member } = studio;
   const firingId = await emptyFiring(studio);
-  const ago = (minutes: number) => new Date(Math.floor(Date.now() / 1000) * 1000 - minutes * 60_000);
+  const now = Math.floor(Date.now() / 1000) * 1000;
+  const ago = (minutes: number) => new Date(now - minutes * 60_000);
   const light = (at: Date) => lightKiln(base, member, { firingId, sourceId: newId(), at }, null);
   await expect(light(ago(-10))).rejects.toThrow('has not come yet');
   await expect(light(ago(80 * 60))).rejects.toThrow('past firing');
