@@ -137,6 +137,7 @@ export const RIGHTS = {
   saveGlazeCard: teachers,
   addGlazes: teachers,
   saveBatch: teachers,
+  sayOfGlaze: teachers,
   saveRecipeText: teachers,
   chooseVersion: teachers,
   saveMaterialCard: teachers,

@@ -26,3 +26,11 @@ export {
   type NaturalExperiment,
   type Steps,
 } from './natural';
+export {
+  judgementOf,
+  type GlazePlace,
+  type JudgedZone,
+  type Judgement,
+  type PlaceVerdict,
+  type Share,
+} from './judgement';

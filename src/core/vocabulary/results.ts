@@ -69,3 +69,10 @@ export type LoadState = (typeof LOAD_STATES)[number];
 
 /** What boiling in water, as a test of late crazing, came to. */
 export const BOIL_TESTS = ['passed', 'failed'] as const;
+
+/** What a teacher says of a glaze after a round, in the order in which it is asked. */
+export const JUDGE_CRITERIA = [
+  ...(['drying', 'colour', 'breaks', 'moves', 'thickness', 'over', 'under', 'repeatable'] as const),
+  ...(['plain firing', 'use'] as const),
+] as const;
+export type JudgeCriterion = (typeof JUDGE_CRITERIA)[number];

@@ -3,6 +3,7 @@ import { refresh } from 'next/cache';
 import { action } from '@/auth';
 import { z } from 'zod';
 import { db, inTransaction } from '@/records/platform';
+import { judgeGlaze } from '@/records/dictionary';
 import { namedSchema } from '@/features/shared/names';
 import { blankGlaze } from './model/blankGlaze';
 import {
@@ -17,6 +18,7 @@ import {
 import {
   aliasSchema,
   batchSchema,
+  judgeSchema,
   measureSchema,
   recipeSchema,
   saveGlazeSchema,
@@ -27,6 +29,13 @@ import {
 /** Adds a glaze or changes what is said about one. */
 export const saveGlazeCard = action('saveGlazeCard', saveGlazeSchema, async (member, { glaze, version }) => {
   await saveGlaze(db(), member.id, glaze, version);
+  refresh();
+  return null;
+});
+
+/** Says something of a glaze under one criterion. */
+export const sayOfGlaze = action('sayOfGlaze', judgeSchema, async (member, said) => {
+  await judgeGlaze(db(), member.id, said);
   refresh();
   return null;
 });

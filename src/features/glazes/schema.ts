@@ -1,6 +1,6 @@
 import { heldText, shortFigures, text, volumeOf } from '@/core/units';
 import { z } from 'zod';
-import { GLAZE_KINDS, METHODS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
+import { GLAZE_KINDS, JUDGE_CRITERIA, METHODS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
 import { isOxide } from '@/core/chemistry';
 import { readAnalysis } from './model/analysisText';
@@ -25,6 +25,14 @@ export const glazeSchema = z.object({
     .default(null),
   advice: z.string().trim().max(2000, 'At most 2000 characters.'),
   caution: z.string().trim().max(2000, 'At most 2000 characters.'),
+});
+
+/** What is said of a glaze under one criterion; no words take it back. */
+export const judgeSchema = z.object({
+  glazeId: idSchema,
+  criterion: z.enum(JUDGE_CRITERIA),
+  from: z.string().max(400),
+  to: z.string().trim().max(400, 'At most 400 letters.'),
 });
 
 export const saveGlazeSchema = z.object({ glaze: glazeSchema, version: z.int().nullable() });

@@ -38,6 +38,7 @@ const OF_PEOPLE = [
 const NAMES: Readonly<Record<string, readonly [table: keyof Tables, column: string]>> = {
   body: ['body', 'name'],
   glaze: ['glaze', 'name'],
+  judgement: ['glaze', 'name'],
   kiln: ['kiln', 'name'],
   programme: ['programme', 'name'],
   member: ['member', 'name'],

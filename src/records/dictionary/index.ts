@@ -48,3 +48,4 @@ export {
   wallNow,
   wallQuery,
 } from './wall';
+export { judgedGlaze, judgeGlaze, type JudgedGlaze, type SaidOfGlaze } from './judgement';

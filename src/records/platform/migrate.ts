@@ -23,6 +23,7 @@ import * as areas from './migrations/020_areas';
 import * as ware from './migrations/021_ware';
 import * as sheet from './migrations/022_sheet';
 import * as again from './migrations/023_again';
+import * as judgement from './migrations/024_judgement';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -48,6 +49,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '021_ware': ware,
   '022_sheet': sheet,
   '023_again': again,
+  '024_judgement': judgement,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

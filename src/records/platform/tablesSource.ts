@@ -30,6 +30,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'fate.fate': 'Fate',
   'again_outcome.outcome': 'AgainOutcome',
   'reminder.about': 'ReminderAbout',
+  'glaze_judgement.criterion': 'JudgeCriterion',
   'glaze.surface': 'Surface',
   'glaze.movement': 'Movement',
   'round.kind': 'RoundKind',

@@ -3,12 +3,13 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Line } from '@/core/chemistry';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
-import type { HeadwordOfGlaze } from '@/records/dictionary';
+import type { HeadwordOfGlaze, JudgedGlaze } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { Swatch } from '@/ui/Swatch';
 import { Batches } from './Batches';
 import { GlazeCard } from './GlazeCard';
+import { JudgePanel } from './JudgePanel';
 import type { ClayFit } from './FitRulers';
 import { RecipeDesk } from './RecipeDesk';
 import css from './glaze.module.css';
@@ -23,13 +24,14 @@ interface Props {
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];
   readonly headwords: readonly HeadwordOfGlaze[];
+  readonly judged: JudgedGlaze;
   /** Notes for the next time it is mixed or used. */
   readonly nextTime: ReactNode;
   readonly mayChange: boolean;
 }
 
 /** One glaze: how it is used, and its recipe at work. */
-export function GlazeView({ glaze, swatch, headwords, nextTime, mayChange, ...desk }: Props) {
+export function GlazeView({ glaze, swatch, headwords, judged, nextTime, mayChange, ...desk }: Props) {
   const facts = [
     glaze.kind,
     glaze.surface,
@@ -72,6 +74,7 @@ export function GlazeView({ glaze, swatch, headwords, nextTime, mayChange, ...de
           <a href="#batch">Batch</a>
           <a href="#bucket">Bucket</a>
           <a href="#versions">Versions</a>
+          <a href="#judge">Judged</a>
           <LinkButton href={`/glazes/${glaze.id}/card`} size="small">
             Bucket card
           </LinkButton>
@@ -81,6 +84,9 @@ export function GlazeView({ glaze, swatch, headwords, nextTime, mayChange, ...de
       {/* Who glazes with it asks how it looks; who mixes it, what is in it. */}
       {!mayChange && dictionary}
       <RecipeDesk glaze={glaze} mayChange={mayChange} {...desk} />
+      <div className="no-print">
+        <JudgePanel {...{ glaze, judged }} mayJudge={mayChange} />
+      </div>
       <div className={`${css.columns} no-print`}>
         {mayChange && dictionary}
         {mayChange && (

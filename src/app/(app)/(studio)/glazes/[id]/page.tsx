@@ -15,7 +15,7 @@ import {
 import { NextTime } from '@/features/reminders';
 import { remindersOf } from '@/records/reminders';
 import { db } from '@/records/platform';
-import { headwordsOf } from '@/records/dictionary';
+import { headwordsOf, judgedGlaze } from '@/records/dictionary';
 import { hasRole } from '@/records/people';
 import { usualOf } from '@/records/pieces';
 import { GlazeView } from '@/features/glazes/ui/GlazeView';
@@ -30,7 +30,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
   const about = { about: 'glaze', aboutId: id } as const;
-  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords, reminders] =
+  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords, reminders, judged] =
     await Promise.all([
       glazeSwatches(base),
       versionsOf(base, id),
@@ -42,6 +42,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       batchesOf(base, id),
       headwordsOf(base, id, usual),
       remindersOf(base, [about]),
+      judgedGlaze(base, id),
     ]);
   const learned = calibrations(tiles);
   return (
@@ -61,6 +62,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       others={recipes.filter((recipe) => recipe.glazeId !== id)}
       batches={batches}
       headwords={headwords}
+      judged={judged}
       nextTime={<NextTime reminders={reminders} about={about} mayWrite={hasRole(member.role, 'student')} />}
       mayChange={hasRole(member.role, 'teacher')}
     />

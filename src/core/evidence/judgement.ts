@@ -1,0 +1,143 @@
+import type { Lab } from '../colour';
+import type { Atmosphere, DefectId } from '../vocabulary';
+
+/** A read zone with a glaze in it, as far as it says something about that glaze. */
+export interface JudgedZone {
+  readonly pieceId: string;
+  readonly clay: string;
+  readonly atmosphere: Atmosphere;
+  /** Where the glaze lies: by itself, on another, or beneath one. Between two it counts as both. */
+  readonly places: readonly GlazePlace[];
+  /** How often it lies there, in coats. */
+  readonly times: number;
+  readonly movement: 'stable' | 'moves' | 'runs' | null;
+  /** Whether it broke over a texture; null where there was none, or nobody said. */
+  readonly breaks: boolean | null;
+  readonly colour: Lab | null;
+  /** Those that were plainly seen. */
+  readonly defects: readonly DefectId[];
+  /** Whether its firing held at the top; null when no log and no programme says so. */
+  readonly isHeld: boolean | null;
+}
+
+export type GlazePlace = 'alone' | 'over' | 'under';
+
+/** Of so many pieces, so many. */
+export interface Share {
+  readonly count: number;
+  readonly of: number;
+}
+
+/** How a glaze did in one place: pieces, those without a plain defect, and the defects by how many pieces show them. */
+export interface PlaceVerdict {
+  readonly pieces: number;
+  readonly sound: number;
+  readonly defects: readonly { readonly defect: DefectId; readonly count: number }[];
+}
+
+/** What the records know of a glaze when a teacher judges it. Every count is of pieces. */
+export interface Judgement {
+  /** Alone, on each clay in each atmosphere: the colour nearest to all others. */
+  readonly colours: readonly {
+    readonly clay: string;
+    readonly atmosphere: Atmosphere;
+    readonly colour: Lab;
+    readonly pieces: number;
+  }[];
+  /** Pieces on whose texture it broke; null where none was asked about. */
+  readonly breaks: Share | null;
+  /** Pieces by how far it moved at most, alone. */
+  readonly moves: readonly { readonly movement: 'stable' | 'moves' | 'runs'; readonly count: number }[];
+  /** Alone, by how often it was put on: pieces without a plain defect. */
+  readonly thickness: readonly { readonly times: number; readonly sound: Share }[];
+  readonly over: PlaceVerdict;
+  readonly under: PlaceVerdict;
+  /** Alone, pieces without a plain defect where the firing held at the top, and where it did not; null for none. */
+  readonly held: Share | null;
+  readonly notHeld: Share | null;
+}
+
+const MOVES = ['stable', 'moves', 'runs'] as const;
+
+/** Sums up what the read zones of a glaze say of it. */
+export function judgementOf(zones: readonly JudgedZone[]): Judgement {
+  const at = (place: GlazePlace) => zones.filter(({ places }) => places.includes(place));
+  const alone = at('alone');
+  const asked = alone.concat(at('over')).filter(({ breaks }) => breaks !== null);
+  const held = (isHeld: boolean) => shareOf(alone.filter((zone) => zone.isHeld === isHeld), isSound);
+  return {
+    colours: coloursOf(alone),
+    breaks: shareOf(asked, (own) => own.some(({ breaks }) => breaks === true)),
+    moves: movesOf(alone),
+    thickness: [...new Set(alone.map(({ times }) => times))]
+      .sort((a, b) => a - b)
+      .map((times) => ({ times, sound: shareOf(alone.filter((zone) => zone.times === times), isSound)! })),
+    over: verdictOf(at('over')),
+    under: verdictOf(at('under')),
+    held: held(true),
+    notHeld: held(false),
+  };
+}
+
+const isSound = (zones: readonly JudgedZone[]) => zones.every(({ defects }) => defects.length === 0);
+
+/** Things by a key, in the order in which each key is met first. */
+function groupsOf<T>(list: readonly T[], keyOf: (one: T) => string): T[][] {
+  const groups = new Map<string, T[]>();
+  for (const one of list) {
+    const own = groups.get(keyOf(one));
+    if (own) own.push(one);
+    else groups.set(keyOf(one), [one]);
+  }
+  return [...groups.values()];
+}
+
+/** The zones of each piece. */
+const byPiece = (zones: readonly JudgedZone[]) => groupsOf(zones, ({ pieceId }) => pieceId);
+
+/** Of the pieces, those of whose zones something holds; null for no piece. */
+function shareOf(zones: readonly JudgedZone[], holds: (own: readonly JudgedZone[]) => boolean): Share | null {
+  const pieces = byPiece(zones);
+  return pieces.length === 0 ? null : { count: pieces.filter(holds).length, of: pieces.length };
+}
+
+function verdictOf(zones: readonly JudgedZone[]): PlaceVerdict {
+  const pieces = byPiece(zones);
+  const counts = new Map<DefectId, number>();
+  for (const own of pieces)
+    for (const defect of new Set(own.flatMap(({ defects }) => defects)))
+      counts.set(defect, (counts.get(defect) ?? 0) + 1);
+  return {
+    pieces: pieces.length,
+    sound: pieces.filter(isSound).length,
+    defects: [...counts].map(([defect, count]) => ({ defect, count })).sort((a, b) => b.count - a.count),
+  };
+}
+
+/** Pieces by how far it moved on them at most; those of which nobody said are left out. */
+function movesOf(zones: readonly JudgedZone[]): Judgement['moves'] {
+  const most = byPiece(zones).map((own) =>
+    Math.max(...own.map(({ movement }) => (movement === null ? -1 : MOVES.indexOf(movement)))),
+  );
+  return MOVES.map((movement, i) => ({ movement, count: most.filter((one) => one === i).length })).filter(
+    ({ count }) => count > 0,
+  );
+}
+
+function coloursOf(zones: readonly JudgedZone[]): Judgement['colours'] {
+  const seen = zones.flatMap(({ colour, ...zone }) => (colour ? [{ ...zone, colour }] : []));
+  return groupsOf(seen, ({ clay, atmosphere }) => `${clay}\n${atmosphere}`)
+    .map((own) => ({
+      ...{ clay: own[0]!.clay, atmosphere: own[0]!.atmosphere },
+      colour: middleOf(own.map(({ colour }) => colour)),
+      pieces: new Set(own.map(({ pieceId }) => pieceId)).size,
+    }))
+    .sort((a, b) => b.pieces - a.pieces);
+}
+
+/** The colour that lies nearest to all others, by the sum of its distances in Lab. */
+function middleOf(colours: readonly Lab[]): Lab {
+  const far = (one: Lab) =>
+    colours.reduce((sum, other) => sum + Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b), 0);
+  return colours.reduce((best, one) => (far(one) < far(best) ? one : best));
+}
