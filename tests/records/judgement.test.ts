@@ -36,7 +36,9 @@ test('a glaze is judged by the pieces that count: alone, over and under, each on
   expect(sleeper.over.pieces).toBe(0);
   expect(sleeper.under).toEqual({ pieces: 1, sound: 0, defects: [{ defect: 'blistering', count: 1 }] });
   expect(sleeper.colours.map(({ clay, pieces }) => [clay, pieces])).toEqual([['Cutting Red', 3]]);
-  expect((await judgedGlaze(base, glazes.Limewash)).over.defects).toEqual([{ defect: 'blistering', count: 1 }]);
+  expect((await judgedGlaze(base, glazes.Limewash)).over.defects).toEqual([
+    { defect: 'blistering', count: 1 },
+  ]);
 
   const of = { glazeId: glazes.Sleeper, criterion: 'drying' as const };
   await judgeGlaze(base, member, { ...of, from: '', to: 'a minute to the touch' });

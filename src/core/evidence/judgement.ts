@@ -1,5 +1,5 @@
 import type { Lab } from '../colour';
-import type { Atmosphere, DefectId } from '../vocabulary';
+import { MOVEMENTS, type Atmosphere, type DefectId, type Movement } from '../vocabulary';
 
 /** A read zone with a glaze in it, as far as it says something about that glaze. */
 export interface JudgedZone {
@@ -10,7 +10,7 @@ export interface JudgedZone {
   readonly places: readonly GlazePlace[];
   /** How often it lies there, in coats. */
   readonly times: number;
-  readonly movement: 'stable' | 'moves' | 'runs' | null;
+  readonly movement: Movement | null;
   /** Whether it broke over a texture; null where there was none, or nobody said. */
   readonly breaks: boolean | null;
   readonly colour: Lab | null;
@@ -47,7 +47,7 @@ export interface Judgement {
   /** Pieces on whose texture it broke; null where none was asked about. */
   readonly breaks: Share | null;
   /** Pieces by how far it moved at most, alone. */
-  readonly moves: readonly { readonly movement: 'stable' | 'moves' | 'runs'; readonly count: number }[];
+  readonly moves: readonly { readonly movement: Movement; readonly count: number }[];
   /** Alone, by how often it was put on: pieces without a plain defect. */
   readonly thickness: readonly { readonly times: number; readonly sound: Share }[];
   readonly over: PlaceVerdict;
@@ -57,21 +57,29 @@ export interface Judgement {
   readonly notHeld: Share | null;
 }
 
-const MOVES = ['stable', 'moves', 'runs'] as const;
-
 /** Sums up what the read zones of a glaze say of it. */
 export function judgementOf(zones: readonly JudgedZone[]): Judgement {
   const at = (place: GlazePlace) => zones.filter(({ places }) => places.includes(place));
   const alone = at('alone');
   const asked = alone.concat(at('over')).filter(({ breaks }) => breaks !== null);
-  const held = (isHeld: boolean) => shareOf(alone.filter((zone) => zone.isHeld === isHeld), isSound);
+  const held = (isHeld: boolean) =>
+    shareOf(
+      alone.filter((zone) => zone.isHeld === isHeld),
+      isSound,
+    );
   return {
     colours: coloursOf(alone),
     breaks: shareOf(asked, (own) => own.some(({ breaks }) => breaks === true)),
     moves: movesOf(alone),
     thickness: [...new Set(alone.map(({ times }) => times))]
       .sort((a, b) => a - b)
-      .map((times) => ({ times, sound: shareOf(alone.filter((zone) => zone.times === times), isSound)! })),
+      .map((times) => ({
+        times,
+        sound: shareOf(
+          alone.filter((zone) => zone.times === times),
+          isSound,
+        )!,
+      })),
     over: verdictOf(at('over')),
     under: verdictOf(at('under')),
     held: held(true),
@@ -117,9 +125,9 @@ function verdictOf(zones: readonly JudgedZone[]): PlaceVerdict {
 /** Pieces by how far it moved on them at most; those of which nobody said are left out. */
 function movesOf(zones: readonly JudgedZone[]): Judgement['moves'] {
   const most = byPiece(zones).map((own) =>
-    Math.max(...own.map(({ movement }) => (movement === null ? -1 : MOVES.indexOf(movement)))),
+    Math.max(...own.map(({ movement }) => (movement === null ? -1 : MOVEMENTS.indexOf(movement)))),
   );
-  return MOVES.map((movement, i) => ({ movement, count: most.filter((one) => one === i).length })).filter(
+  return MOVEMENTS.map((movement, i) => ({ movement, count: most.filter((one) => one === i).length })).filter(
     ({ count }) => count > 0,
   );
 }

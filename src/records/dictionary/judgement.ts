@@ -101,7 +101,10 @@ function placeIn(stack: Stack, glazeId: string): { places: GlazePlace[]; times: 
 
 /** Whether the programme of each firing holds at its top; firings without a programme are left out. */
 async function holds(base: Db, firingIds: readonly string[]): Promise<Map<string, boolean>> {
-  const rows = await base('firing').whereIn('id', firingIds).whereNotNull('segments').select('id', 'segments');
+  const rows = await base('firing')
+    .whereIn('id', firingIds)
+    .whereNotNull('segments')
+    .select('id', 'segments');
   return new Map(
     rows.map(({ id, segments }) => {
       const all = fromJson<Segment[]>(segments);

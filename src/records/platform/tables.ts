@@ -3,9 +3,9 @@ import type { Knex } from 'knex';
 import type { ClosedCause } from '@/core/clinic';
 import type {
   AgainOutcome, Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind,
-  FiringState, Form, Fullness, GlazeKind, KilnHeat, KilnPart, LoadState, Method, Movement, PieceStage, Place,
-  ReadingStage, ReminderAbout, Role, RoundKind, RoundShape, Severity, ShelfFault, Side, Surface, Texture,
-  View,
+  FiringState, Form, Fullness, GlazeKind, JudgeCriterion, KilnHeat, KilnPart, LoadState, Method, Movement,
+  PieceStage, Place, ReadingStage, ReminderAbout, Role, RoundKind, RoundShape, Severity, ShelfFault, Side,
+  Surface, Texture, View,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -124,6 +124,10 @@ export interface GlazeRow {
   movement: Movement | null; opaque: Flag | null; advice: string; caution: string; sort: number;
   ended_at: Date | null; version: number; round_id: string | null; decorative: Flag;
   in_use_id: string | null; usual_method: Method | null; usual_times: number | null; also: string;
+}
+
+export interface GlazeJudgementRow {
+  glaze_id: string; criterion: JudgeCriterion; words: string; member_id: string; at: Date;
 }
 
 export interface GlazeVersionRow {
@@ -359,6 +363,7 @@ declare module 'knex/types/tables' {
     firing_piece: TableType<FiringPieceRow>;
     form: TableType<FormRow>;
     glaze: TableType<GlazeRow>;
+    glaze_judgement: TableType<GlazeJudgementRow>;
     glaze_version: TableType<GlazeVersionRow>;
     glazing_pattern: TableType<GlazingPatternRow>;
     ground: TableType<GroundRow>;

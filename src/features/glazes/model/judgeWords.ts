@@ -26,7 +26,11 @@ const NAMED = 3;
  *
  * @example knownWords(judged, 'over') // '12 pieces: blistering on 9, sound on 3'
  */
-export function knownWords(judged: JudgedGlaze, criterion: JudgeCriterion, isDecorative: boolean): string | null {
+export function knownWords(
+  judged: JudgedGlaze,
+  criterion: JudgeCriterion,
+  isDecorative: boolean,
+): string | null {
   switch (criterion) {
     case 'drying':
       return null;
@@ -43,7 +47,9 @@ export function knownWords(judged: JudgedGlaze, criterion: JudgeCriterion, isDec
     case 'thickness':
       return judged.thickness.length === 0
         ? null
-        : judged.thickness.map(({ times, sound }) => `${times} ×: ${sound.count} of ${sound.of} sound`).join(', ');
+        : judged.thickness
+            .map(({ times, sound }) => `${times} ×: ${sound.count} of ${sound.of} sound`)
+            .join(', ');
     case 'over':
     case 'under':
       return placeWords(judged[criterion]);

@@ -30,20 +30,31 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const glaze = (await listGlazes(base, { tests: true })).find((one) => one.id === id);
   if (!glaze) notFound();
   const about = { about: 'glaze', aboutId: id } as const;
-  const [swatches, versions, materials, aliases, bodies, tiles, recipes, batches, headwords, reminders, judged] =
-    await Promise.all([
-      glazeSwatches(base),
-      versionsOf(base, id),
-      listMaterials(base),
-      listAliases(base),
-      listBodies(base),
-      fitTiles(base),
-      recipesInUse(base),
-      batchesOf(base, id),
-      headwordsOf(base, id, usual),
-      remindersOf(base, [about]),
-      judgedGlaze(base, id),
-    ]);
+  const [
+    swatches,
+    versions,
+    materials,
+    aliases,
+    bodies,
+    tiles,
+    recipes,
+    batches,
+    headwords,
+    reminders,
+    judged,
+  ] = await Promise.all([
+    glazeSwatches(base),
+    versionsOf(base, id),
+    listMaterials(base),
+    listAliases(base),
+    listBodies(base),
+    fitTiles(base),
+    recipesInUse(base),
+    batchesOf(base, id),
+    headwordsOf(base, id, usual),
+    remindersOf(base, [about]),
+    judgedGlaze(base, id),
+  ]);
   const learned = calibrations(tiles);
   return (
     <GlazeView
