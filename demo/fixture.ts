@@ -1,5 +1,5 @@
 import { PLAIN_COAT, PLAIN_PIECE } from '@/core/coats';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
+import type { Atmosphere, Heat } from '@/core/vocabulary';
 import type { RequestDraft } from '@/records/dictionary';
 import { saveBody, saveGlaze, type GlazeDraft } from '@/records/materials';
 import { type CoatDraft, savePieces, type PieceDraft } from '@/records/pieces';
@@ -100,9 +100,10 @@ export function tile({ bodyId, glazes }: Studio, coats?: readonly CoatDraft[]): 
 
 /** What a firing is, where it is not a glaze firing to cone 6 in oxidation. */
 interface FiringKind {
-  readonly cone?: Cone;
+  readonly cone?: Heat;
   readonly kind?: 'glaze' | 'refire' | 'lustre';
   readonly atmosphere?: Atmosphere;
+  readonly toCelsius?: number;
 }
 
 /** Saves pieces, fires them at cone 6 in oxidation and opens the kiln; gives the firing and the pieces' ids. */
@@ -128,7 +129,7 @@ export async function fired(
 /** A firing that is being loaded. */
 export async function emptyFiring(
   { base, member, kilnId }: Studio,
-  { cone = '6', kind = 'glaze', atmosphere = 'oxidation' }: FiringKind = {},
+  { cone = '6', kind = 'glaze', atmosphere = 'oxidation', toCelsius }: FiringKind = {},
 ): Promise<string> {
   const id = newId();
   await saveFiring(
@@ -139,6 +140,7 @@ export async function emptyFiring(
       kilnId,
       kind,
       cone,
+      ...(toCelsius && { toCelsius }),
       atmosphere,
       plannedOn: '2026-01-05',
       startsAt: '18:00',

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, signIn, told } from './steps';
+import { addKiln, allSent, choose, endPiece, signIn, told } from './steps';
 
 const CONTROLLER = `${process.env.JITEN_KILNS}/two`;
 
@@ -225,4 +225,51 @@ test('pieces that wait are chosen by their numbers, and with Shift all between t
   await boxes.nth(3).click({ modifiers: ['Shift'] });
   for (const i of [0, 1, 2, 3]) await expect(boxes.nth(i)).toBeChecked();
   await expect(page.getByRole('button', { name: 'Spread 4 over the shelves' })).toBeVisible();
+});
+
+test('a raku firing has no cone: it goes by degrees or by eye, and its pieces are filed as raku', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await signIn(page);
+  await page.goto('/pieces/sheet');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('row', { name: 'Row 1', exact: true }).getByRole('gridcell').nth(1).click();
+  for (const word of ['cup', '', 'buff', 'all over', 'limew']) {
+    if (word) await page.keyboard.type(word);
+    await page.keyboard.press('Tab');
+  }
+  await page.keyboard.press('Control+Enter');
+  const saved = page.getByRole('region', { name: 'Saved' }).getByRole('listitem').getByRole('link');
+  await expect(saved).toHaveCount(1);
+  const label = (await saved.textContent())!;
+
+  await addKiln(page, 'Yard Drum');
+  await page.getByRole('region', { name: 'Yard Drum' }).getByRole('link', { name: 'Yard Drum' }).click();
+  await page.getByRole('button', { name: 'A past firing' }).click();
+  const past = page.getByRole('form', { name: 'Past firing' });
+  const degrees = past.getByLabel('Highest temperature; blank is by eye, °C');
+  await past.getByLabel('Day').fill('2026-11-03');
+  await choose(page, 'Kind', 'glaze');
+  await choose(page, 'Cone', '6');
+  await expect(degrees).toHaveCount(0);
+  await choose(page, 'Cone', 'raku');
+  await degrees.pressSequentially('10');
+  await choose(page, 'Atmosphere', 'reduction');
+  await past.getByLabel('Numbers of the pieces in it').pressSequentially(label.slice(3));
+  await past.getByRole('button', { name: 'Write it down' }).click();
+  await expect(past).toContainText('A temperature from 100 °C to 1450 °C.');
+  await degrees.press('Control+A');
+  await page.keyboard.type('1000');
+  await past.getByRole('button', { name: 'Write it down' }).click();
+  // There are no cones to be read before the pieces.
+  await page.waitForURL(/opening/);
+  await endPiece(page, 'keep');
+  await allSent(page);
+  await page.goto(`/pieces/${label}`);
+  await expect(page.getByText(/glaze, raku,/)).toBeVisible();
+  await page.getByRole('link', { name: /^Yard Drum \d/ }).click();
+  await expect(page.getByText('glaze, raku, to 1000 °C')).toBeVisible();
+  await expect(page.getByText('No temperature was read.')).toBeVisible();
+  await expect(page.getByText(/witness cones/i)).toHaveCount(0);
 });

@@ -1,7 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addKiln, choose, fireIn, signIn } from './steps';
-
-const heading = (page: Page) => page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
+import { addKiln, choose, fireIn, openedPiece, signIn } from './steps';
 
 /** Five cups alike, by one row of the sheet; gives their numbers. */
 async function fiveCups(page: Page): Promise<string[]> {
@@ -40,7 +38,7 @@ test('four cups come out alike and are read as one, a fifth joins by its number,
     await field.pressSequentially(`${first}-${last - 1}`);
     await field.press('Enter');
   });
-  const label = /^SW-\d{4}/.exec((await heading(page).textContent())!)![0];
+  const label = /^SW-\d{4}/.exec((await openedPiece(page).textContent())!)![0];
   await page.getByRole('button', { name: 'gloss', exact: true }).click();
   await page
     .getByRole('group', { name: /^Fate/ })
@@ -56,7 +54,7 @@ test('four cups come out alike and are read as one, a fifth joins by its number,
   await expect(field).toHaveValue(String(last).slice(0, -1));
   await field.pressSequentially(String(last).slice(-1));
   await page.getByRole('button', { name: `${last} came out of this kiln, shelf 3` }).click();
-  await expect(heading(page)).toHaveText(new RegExp(`^${labels[4]}`));
+  await expect(openedPiece(page)).toHaveText(new RegExp(`^${labels[4]}`));
   await page.getByRole('button', { name: 'gloss', exact: true }).click();
   await page.getByRole('group', { name: /^Fate/ }).getByRole('button', { name: 'keep', exact: true }).click();
   await expect(page.getByText(/All 5 are recorded\./)).toBeVisible();

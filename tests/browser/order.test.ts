@@ -1,28 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { addKiln, choose, fireIn, signIn, type } from './steps';
-
-const heading = (page: Page) => page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
-
-/** Ends the piece that is read with a fate, and waits for the next. */
-async function end(page: Page, fate: string, why?: string): Promise<void> {
-  const label = /^SW-\d{4}/.exec((await heading(page).textContent())!)![0];
-  await page.getByRole('button', { name: 'gloss', exact: true }).click();
-  const fates = page.getByRole('group', { name: /^Fate/ });
-  if (!(await fates.getByRole('button', { name: fate, exact: true }).isVisible()))
-    await fates.getByRole('button', { name: 'More fates' }).click();
-  await fates.getByRole('button', { name: fate, exact: true }).click();
-  const question = page.getByRole('group', { name: `Why ${fate}` });
-  if (why === 'own words') {
-    await question.getByLabel('Another reason').pressSequentially('thumb mark at the foot');
-    await page.keyboard.press('Enter');
-  } else if (why) await question.getByRole('button', { name: why, exact: true }).click();
-  await expect(page.getByText(`${label}: ${fate}`)).toBeVisible();
-}
-
-const sent = async (page: Page) => {
-  await expect(page.getByText(/All \d+ are recorded\./)).toBeVisible();
-  await expect(page.getByText('all sent')).toBeVisible();
-};
+import { expect, test } from '@playwright/test';
+import { addKiln, allSent, choose, endPiece, fireIn, openedPiece, signIn, type } from './steps';
 
 test('eight cups for an order: written down, loaded by their numbers, three fired again for reasons, and six are good', async ({
   page,
@@ -86,7 +63,7 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
   await fireIn(page, 'Order Hut', fire, () => load(`${figures[0]}-${figures[7]}`));
   const back: string[] = [];
   for (let i = 0; i < 8; i++) {
-    const label = /^SW-\d{4}/.exec((await heading(page).textContent())!)![0];
+    const label = /^SW-\d{4}/.exec((await openedPiece(page).textContent())!)![0];
     await expect(page.getByText(`For ${name}`)).toContainText('8 to decide');
     if (label === labels[0]) await expect(page.getByText('Expected: runs')).toBeVisible();
     const why = { 0: 'thin', 7: 'own words' }[i];
@@ -96,9 +73,9 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
     }
     const isAgain = i < 2 || i === 7;
     if (isAgain) back.push(label);
-    await end(page, isAgain ? 'refire' : 'first', why);
+    await endPiece(page, isAgain ? 'refire' : 'first', why);
   }
-  await sent(page);
+  await allSent(page);
   // The last piece stays; what was asked about it is answered.
   await expect(page.getByRole('group', { name: /^Fate/ })).toBeVisible();
   await page.goto(order);
@@ -109,7 +86,7 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
     load(back.map((label) => Number(label.slice(3))).join(', ')),
   );
   for (let i = 0; i < 3; i++) {
-    const label = /^SW-\d{4}/.exec((await heading(page).textContent())!)![0];
+    const label = /^SW-\d{4}/.exec((await openedPiece(page).textContent())!)![0];
     const [reason, outcome, fate] = [
       ['thin', 'gone', 'first'],
       ['warping', 'worse', 'second'],
@@ -120,9 +97,9 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
     await expect(became.getByRole('button', { name: outcome!, pressed: true })).toBeVisible();
     if (reason === 'warping')
       await expect(page.getByRole('button', { name: /warped/ }).first()).toContainText('spoils it');
-    await end(page, fate!);
+    await endPiece(page, fate!);
   }
-  await sent(page);
+  await allSent(page);
   await page.goto(`${again}/summary`);
   const became = page.getByRole('listitem');
   await expect(became.filter({ hasText: 'thin: gone 1 of 1' })).toBeVisible();
@@ -163,8 +140,8 @@ test('eight cups for an order: written down, loaded by their numbers, three fire
   await past.getByRole('button', { name: 'Write it down' }).click();
   await page.waitForURL(/opening/);
   await page.getByRole('button', { name: /to the pieces/ }).click();
-  for (let i = 0; i < 2; i++) await end(page, 'first');
-  await sent(page);
+  for (let i = 0; i < 2; i++) await endPiece(page, 'first');
+  await allSent(page);
   await page.goto(order);
   await expect(page.getByText('8 of 8 good, 2 lost')).toBeVisible();
 });

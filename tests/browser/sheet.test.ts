@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { signIn } from './steps';
+import { addKiln, allSent, endPiece, fireIn, openedPiece, signIn } from './steps';
 
 /** Counts the keys and clicks of a page from now on. */
 async function countHand(page: Page): Promise<() => Promise<{ keys: number; clicks: number }>> {
@@ -28,9 +28,11 @@ const PAIRS = ['li', 'sle', 'ke', 'fo', 'gu', 'ru'].flatMap((low) =>
   ['li', 'sle', 'ke', 'fo', 'gu', 'ru'].flatMap((high) => (low === high ? [] : [[low, high] as const])),
 );
 
-test('27 tumblers of as many combinations are logged by the keyboard, and loaded by their range', async ({
+test('27 tumblers of as many combinations are logged by the keyboard, loaded by their range and read, and three are fired again', async ({
   page,
 }) => {
+  test.slow();
+  page.setDefaultTimeout(20_000);
   await signIn(page);
   await page.goto('/');
   await page.getByRole('link', { name: 'Many at once' }).click();
@@ -69,18 +71,51 @@ test('27 tumblers of as many combinations are logged by the keyboard, and loaded
   await page.getByRole('combobox', { name: /^Search/ }).pressSequentially('27');
   await expect(page.getByRole('option').filter({ hasText: labels[26]! })).toContainText('own 27');
 
-  await page.goto('/kilns');
-  await page.waitForLoadState('networkidle');
-  await page
-    .getByRole('region', { name: 'Number Two' })
-    .getByRole('button', { name: 'Plan a firing' })
-    .click();
-  await page.getByRole('button', { name: 'Plan this firing' }).click();
-  await page.waitForURL(/firings/);
-  const range = page.getByLabel('Choose by number');
-  await range.pressSequentially(`${figures[0]}-${figures[26]}`);
-  await range.press('Enter');
-  await expect(page.getByText('27 chosen')).toBeVisible();
+  // They are loaded by their range and opened; three go in again, each for its reason.
+  await addKiln(page, 'Tumbler Hut');
+  const fire = { cone: '6', kind: 'glaze', atmosphere: 'oxidation' };
+  await fireIn(
+    page,
+    'Tumbler Hut',
+    fire,
+    async () => {
+      const range = page.getByLabel('Choose by number');
+      await range.pressSequentially(`${figures[0]}-${figures[26]}`);
+      await range.press('Enter');
+      await expect(page.getByText('27 chosen')).toBeVisible();
+    },
+    /^Spread 27 over the shelves/,
+  );
+  const again = new Map([
+    [labels[2]!, 'thin'],
+    [labels[11]!, 'dull'],
+    [labels[26]!, 'patchy'],
+  ]);
+  // They come out as they stood on the shelves.
+  const opened = async () => /^SW-\d{4}/.exec((await openedPiece(page).textContent())!)![0];
+  for (let i = 0; i < labels.length; i++) {
+    const why = again.get(await opened());
+    await endPiece(page, why ? 'refire' : 'keep', why);
+  }
+  await allSent(page);
+  const address = await fireIn(page, 'Tumbler Hut', { ...fire, kind: 'refire' }, async () => {
+    for (const label of again.keys()) {
+      const field = page.getByLabel('Choose by number');
+      await field.pressSequentially(label.slice(3));
+      await field.press('Enter');
+    }
+    await expect(page.getByText('3 chosen')).toBeVisible();
+  });
+  for (let i = 0; i < again.size; i++) {
+    const why = again.get(await opened())!;
+    const became = page.getByRole('group', { name: `What became of ${why}` });
+    await became.getByRole('button', { name: 'gone', exact: true }).click();
+    await endPiece(page, 'keep');
+  }
+  await allSent(page);
+  await page.goto(`${address}/summary`);
+  for (const why of again.values())
+    await expect(page.getByRole('listitem').filter({ hasText: `${why}: gone 1 of 1` })).toBeVisible();
 });
 
 test('a pattern named on a piece glazes a row; what is wrong is told at its cell, and nothing is lost or doubled', async ({

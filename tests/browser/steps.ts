@@ -115,6 +115,7 @@ export async function addKiln(page: Page, name: string): Promise<void> {
  * Plans a firing, loads what is ticked on its page, fires and opens it: the first piece stands there to be read.
  *
  * @param tick ticks the pieces that wait
+ * @param put the button that puts them in: on one shelf, or over all of them
  * @returns the address of the firing
  */
 export async function fireIn(
@@ -122,6 +123,7 @@ export async function fireIn(
   kiln: string,
   { cone, kind, atmosphere }: { readonly cone: string; readonly kind: string; readonly atmosphere: string },
   tick: () => Promise<void>,
+  put = /^Put \d+ on shelf/,
 ): Promise<string> {
   await page.goto('/kilns');
   await page.waitForLoadState('networkidle');
@@ -133,7 +135,7 @@ export async function fireIn(
   await page.waitForURL(/firings/);
   const address = new URL(page.url()).pathname;
   await tick();
-  await page.getByRole('button', { name: /^Put \d+ on shelf/ }).click();
+  await page.getByRole('button', { name: put }).click();
   await expect(page.getByRole('status').filter({ hasText: 'put in.' })).toBeVisible();
   await page.getByRole('group', { name: 'How full the kiln is' }).getByRole('button', { name: '½' }).click();
   await page.getByRole('button', { name: 'Start the firing' }).click();
@@ -142,4 +144,29 @@ export async function fireIn(
   await page.getByRole('button', { name: 'It is cool: open the kiln' }).click();
   await page.getByRole('button', { name: /to the pieces/ }).click();
   return address;
+}
+
+/** The heading of the piece that is read at an opening. */
+export const openedPiece = (page: Page) => page.getByRole('heading', { name: /^SW-\d{4}/, level: 1 });
+
+/** Ends the piece that is read at an opening with a fate, for a reason, and waits until that is told. */
+export async function endPiece(page: Page, fate: string, why?: string): Promise<void> {
+  const label = /^SW-\d{4}/.exec((await openedPiece(page).textContent())!)![0];
+  await page.getByRole('button', { name: 'gloss', exact: true }).click();
+  const fates = page.getByRole('group', { name: /^Fate/ });
+  if (!(await fates.getByRole('button', { name: fate, exact: true }).isVisible()))
+    await fates.getByRole('button', { name: 'More fates' }).click();
+  await fates.getByRole('button', { name: fate, exact: true }).click();
+  const question = page.getByRole('group', { name: `Why ${fate}` });
+  if (why === 'own words') {
+    await question.getByLabel('Another reason').pressSequentially('thumb mark at the foot');
+    await page.keyboard.press('Enter');
+  } else if (why) await question.getByRole('button', { name: why, exact: true }).click();
+  await expect(page.getByText(`${label}: ${fate}`)).toBeVisible();
+}
+
+/** Waits until all pieces of an opening are recorded and have come to the server. */
+export async function allSent(page: Page): Promise<void> {
+  await expect(page.getByText(/All \d+ are recorded\./)).toBeVisible();
+  await expect(page.getByText('all sent')).toBeVisible();
 }

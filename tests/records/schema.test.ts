@@ -25,7 +25,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('024_judgement');
+  expect((await migrate(base)).at(-1)).toBe('025_coneless');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });

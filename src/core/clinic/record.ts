@@ -1,6 +1,7 @@
 import type { Line } from '../chemistry';
 import {
   CONES,
+  isCone,
   ITSELF,
   type Atmosphere,
   type ClayState,
@@ -232,10 +233,6 @@ function patternOf({ twins, neighboursHaving }: RecordFacts): Partial<Evidence> 
 /** Whether a way of putting glaze on is one that causes are told by. */
 function isTold(method: Method): method is NonNullable<Evidence['method']> {
   return method === 'dip' || method === 'pour' || method === 'brush' || method === 'spray';
-}
-
-function isCone(name: string): name is Cone {
-  return coneIndex(name) !== null;
 }
 
 /** The cone of the table that lies nearest to an index. */

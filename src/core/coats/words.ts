@@ -1,5 +1,13 @@
 import { lengthOf, text, type Message, type Quantity } from '../units';
-import { formShape, landmarkWords, reachMm, sideWord, type ClayState, type Measures } from '../vocabulary';
+import {
+  formShape,
+  landmarkWords,
+  reachMm,
+  sideWord,
+  type ClayState,
+  type Measures,
+  heatName,
+} from '../vocabulary';
 import type { FiredAt } from './history';
 import type { Coat, Layer, Stack, Zone } from './model';
 import { sidesOf, zonesOf } from './zones';
@@ -69,7 +77,7 @@ export function stackWords(stack: Stack, nameOf: (glaze: string) => string): str
  * @example historyWords([ten, seven]) // 'cone 10 reduction, then cone 7 oxidation'
  */
 export function historyWords(history: readonly FiredAt[]): string {
-  return history.map(({ cone, atmosphere }) => `cone ${cone} ${atmosphere}`).join(', then ');
+  return history.map(({ cone, atmosphere }) => `${heatName(cone)} ${atmosphere}`).join(', then ');
 }
 
 /**

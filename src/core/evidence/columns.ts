@@ -1,4 +1,4 @@
-import type { ClayState } from '../vocabulary';
+import { heatName, type ClayState } from '../vocabulary';
 import type { Cooling } from '../firing';
 
 /** A read zone with everything that was done to it. */
@@ -106,7 +106,7 @@ const OF_ZONE = {
   piece: (zone) => zone.pieceId,
   firing: (zone) => zone.firing,
   kiln: (zone) => zone.kiln,
-  cone: (zone) => `cone ${zone.cone}`,
+  cone: (zone) => heatName(zone.cone),
   atmosphere: (zone) => zone.atmosphere,
   body: (zone) => zone.body,
   slips: (zone) => zone.slips || 'bare clay',

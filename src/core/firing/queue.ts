@@ -1,6 +1,6 @@
 import type { DateTime } from 'luxon';
 import { studioTime } from '../time';
-import type { Atmosphere, Cone } from '../vocabulary';
+import type { Atmosphere, Heat } from '../vocabulary';
 
 /** When somebody is in the studio, "HH:MM"; null on a day it is shut. Sunday is 0. */
 export interface StudioHours {
@@ -113,7 +113,7 @@ export function firstSlot(hours: StudioHours, from: Date, need: FiringNeed): Slo
 /** A piece that waits, as the queue counts it. */
 export interface Queued {
   readonly id: string;
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   /** Shelf it takes, mm². */
   readonly area: number;
@@ -131,7 +131,7 @@ export interface QueueKiln {
 
 /** Pieces that want the same fire, and how much of a kiln they fill. */
 export interface QueueLoad {
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   readonly pieces: readonly Queued[];
   readonly dueOn: string | null;

@@ -1,4 +1,4 @@
-import type { Texture } from '../vocabulary';
+import { heatName, type Texture } from '../vocabulary';
 import type { Cell, FiringTarget, Plan } from './model';
 
 /** What a whole round may be repeated on; a list of one or none is the same for all. */
@@ -59,7 +59,7 @@ export function textureWord(texture: Texture | null): string {
 
 /** A cone and an atmosphere in words. @example targetWords({ cone: '6', atmosphere: 'oxidation' }) // 'cone 6 oxidation' */
 export function targetWords({ cone, atmosphere }: FiringTarget): string {
-  return `cone ${cone} ${atmosphere}`;
+  return `${heatName(cone)} ${atmosphere}`;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Line } from '../chemistry';
-import type { Atmosphere, Band, Cone, GlazeKind, Method, Texture } from '../vocabulary';
+import type { Atmosphere, Band, Heat, GlazeKind, Method, Texture } from '../vocabulary';
 
 /** A glaze that goes into a round: its name, and its recipe when it has one. */
 export interface Corner {
@@ -25,7 +25,7 @@ export const MOST_LAYERS = 4;
 
 /** What a firing is meant to be: the cone aimed at, and the atmosphere. */
 export interface FiringTarget {
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
 }
 

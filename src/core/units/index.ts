@@ -1,4 +1,4 @@
-export { counted } from './counted';
+export { capital, counted } from './counted';
 export {
   MEASURE_KINDS,
   type Measure,

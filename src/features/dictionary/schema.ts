@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ATMOSPHERES, CONES } from '@/core/vocabulary';
+import { ATMOSPHERES, HEATS } from '@/core/vocabulary';
 import { idSchema } from '@/features/shared/schema';
 
 export const noteSchema = z.object({
@@ -25,7 +25,7 @@ export const askedSchema = z.object({
   baseId: idSchema,
   topId: idSchema,
   groundId: idSchema.nullable(),
-  cone: z.enum(CONES).nullable(),
+  cone: z.enum(HEATS).nullable(),
   atmosphere: z.enum(ATMOSPHERES).nullable(),
   baseTimes: z.int().min(1).max(30).nullable(),
   topTimes: z.int().min(1).max(30).nullable(),

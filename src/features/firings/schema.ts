@@ -7,14 +7,19 @@ import {
   EVENT_KINDS,
   FIRING_KINDS,
   FULLNESSES,
+  HEATS,
 } from '@/core/vocabulary';
 import { idSchema, segmentsSchema } from '@/features/shared/schema';
+
+const heatFault = heldText(text`A temperature from ${celsius(100)} to ${celsius(1450)}.`);
 
 export const firingSchema = z.object({
   id: idSchema,
   kilnId: z.string().min(1, 'Choose a kiln.').pipe(idSchema),
   kind: z.enum(FIRING_KINDS, 'Choose what it is.'),
-  cone: z.enum(CONES, 'Choose a cone.'),
+  cone: z.enum(HEATS, 'Choose a cone.'),
+  /** Where it has no cone: the temperature it goes to; null for one that is judged by eye. */
+  toCelsius: z.number().min(100, heatFault).max(1450, heatFault).nullable().default(null),
   atmosphere: z.enum(ATMOSPHERES, 'Choose an atmosphere.'),
   plannedOn: z.iso.date('Choose a day.'),
   startsAt: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 18:00.'),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import {
-  CONES,
+  HEATS,
   FORMS,
   METHODS,
   ROUND_KINDS,
@@ -31,7 +31,7 @@ const layer = z.object({
   bands: z.array(band).min(1).max(2).optional(),
 });
 
-const target = { cone: z.enum(CONES, 'Choose a cone.'), atmosphere: z.enum(ATMOSPHERES) };
+const target = { cone: z.enum(HEATS, 'Choose a cone.'), atmosphere: z.enum(ATMOSPHERES) };
 
 const cell = z.object({
   label: z.string().min(2).max(8),

@@ -118,6 +118,7 @@ interface Look {
 function heatOf(cone: string): number {
   const half = cone.endsWith('½') ? 0.5 : 0;
   const number = Number(cone.replace('½', ''));
+  if (Number.isNaN(number)) return Infinity;
   return cone.startsWith('0') ? 1 - number - half : number + half;
 }
 

@@ -1,5 +1,5 @@
 import { type JoinedRow, rowsOf } from '@/records/platform/joins';
-import { TEXTURES, type Atmosphere, type Cone, type Texture } from '@/core/vocabulary';
+import { TEXTURES, type Atmosphere, type Heat, type Texture } from '@/core/vocabulary';
 import { colourIndex, labOf, nearestGroups, type ColourIndex, type Lab } from '@/core/colour';
 import { fromJson, type Db } from '@/records/platform/db';
 import { apartFor } from './entries';
@@ -82,7 +82,7 @@ async function layOut(base: Db): Promise<Field> {
       'g.name as ground',
       'g.body_id',
     ),
-    rowsOf<{ e: 'entry'; z: 'zone'; f: 'firing'; r: 'reading' }, { readonly cone: Cone }>()(
+    rowsOf<{ e: 'entry'; z: 'zone'; f: 'firing'; r: 'reading' }, { readonly cone: Heat }>()(
       base('zone as z')
         .join('entry as e', 'e.id', 'z.entry_id')
         .join(

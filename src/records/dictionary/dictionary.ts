@@ -1,6 +1,6 @@
 import { type JoinedRow, type Maybe, rowsOf } from '@/records/platform/joins';
 import type { EntryRow } from '@/records/platform/tables';
-import { speaksOfGlazes, type Atmosphere, type Cone, type Side } from '@/core/vocabulary';
+import { speaksOfGlazes, type Atmosphere, type Heat, type Side } from '@/core/vocabulary';
 import type { FiredAt, Stack } from '@/core/coats';
 import type { Agreement } from '@/core/evidence';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -261,7 +261,7 @@ export interface HeadwordOfGlaze {
 export async function headwordsOf(
   base: Db,
   glazeId: string,
-  fire: { readonly cone: Cone | null; readonly atmosphere: Atmosphere | null } | null = null,
+  fire: { readonly cone: Heat | null; readonly atmosphere: Atmosphere | null } | null = null,
 ): Promise<HeadwordOfGlaze[]> {
   const rows = await rowsOf<{ h: 'headword'; e: 'entry' }>()(
     base('headword as h')

@@ -1,5 +1,5 @@
 import { rowsOf } from '@/records/platform/joins';
-import { DEFECTS, defectCalled } from '@/core/vocabulary';
+import { DEFECTS, defectCalled, heatName } from '@/core/vocabulary';
 import { meant } from '@/core/spelling';
 import type { Db } from '@/records/platform/db';
 import { looksOf, within, type Answer } from './answers';
@@ -272,7 +272,7 @@ async function firingsBy(base: Db, words: readonly string[]): Promise<Answer[]> 
   return rows.map((row) => ({
     kind: 'firing',
     text: `${row.name} ${row.number}`,
-    detail: `${row.kind}, cone ${row.cone}`,
+    detail: `${row.kind}, ${heatName(row.cone)}`,
     href: `/firings/${row.id}`,
   }));
 }

@@ -1,6 +1,7 @@
+import { capital } from '@/core/units';
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import { describe, type Agreement } from '@/core/evidence';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
+import { heatName, type Atmosphere, type Heat } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
@@ -12,7 +13,7 @@ export interface RequestDraft {
   readonly topId: string;
   /** Each null for any. */
   readonly groundId: string | null;
-  readonly cone: Cone | null;
+  readonly cone: Heat | null;
   readonly atmosphere: Atmosphere | null;
   /** Applications of what lies below, and of what lies over it. */
   readonly baseTimes: number | null;
@@ -141,12 +142,12 @@ function factsOf(row: {
   readonly base_times: number | null;
   readonly top_times: number | null;
 }): string {
-  const fired = [row.cone && `cone ${row.cone}`, row.atmosphere].filter(Boolean).join(' ');
+  const fired = [row.cone && heatName(row.cone), row.atmosphere].filter(Boolean).join(' ');
   const coats = [row.base_times && `${row.base_times}× below`, row.top_times && `${row.top_times}× over it`];
   return [row.ground && `on ${row.ground}`, fired, ...coats].filter(Boolean).join(', ');
 }
 
 function resultOf(summary: Agreement, colour: string | null): string {
   const { look, defects, proved } = describe(summary, colour);
-  return `${look} Defects: ${defects}. ${proved[0]!.toUpperCase()}${proved.slice(1)}.`;
+  return `${look} Defects: ${defects}. ${capital(proved)}.`;
 }

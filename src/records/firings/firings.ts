@@ -9,6 +9,8 @@ import {
   type FiringKind,
   type FiringState,
   type Cone,
+  type Heat,
+  isCone,
 } from '@/core/vocabulary';
 import type { Segment } from '@/core/firing';
 import { recordChange } from '@/records/platform/changes';
@@ -23,7 +25,10 @@ export interface FiringDraft {
   readonly id: string;
   readonly kilnId: string;
   readonly kind: FiringKind;
-  readonly cone: Cone;
+  /** Where it goes: a cone, or the way of a firing without one. */
+  readonly cone: Heat;
+  /** Of a firing without a cone, the temperature that it goes to, °C; null for one that is judged by eye. */
+  readonly toCelsius?: number | null;
   readonly atmosphere: Atmosphere;
   /** Day it is planned for, "YYYY-MM-DD". */
   readonly plannedOn: string;
@@ -38,6 +43,7 @@ export interface FiringDraft {
 }
 
 export interface Firing extends FiringDraft {
+  readonly toCelsius: number | null;
   readonly number: number;
   readonly kilnName: string;
   readonly state: FiringState;
@@ -82,6 +88,7 @@ const FIRING: Mapping<Omit<Firing, 'kilnName' | 'pieces' | 'waiting'>, FiringRow
   number: 'number',
   kind: 'kind',
   cone: 'cone',
+  toCelsius: 'to_celsius',
   atmosphere: 'atmosphere',
   plannedOn: day('planned_on'),
   startsAt: 'starts_at',
@@ -145,9 +152,10 @@ export async function firingById(base: Db, id: string): Promise<Firing> {
 export async function saveFiring(
   base: Db,
   memberId: string,
-  draft: FiringDraft,
+  asked: FiringDraft,
   version: number | null,
 ): Promise<void> {
+  const draft = { ...asked, toCelsius: isCone(asked.cone) ? null : (asked.toCelsius ?? null) };
   await inTransaction(base, async (trx) => {
     if (version !== null) {
       const before = await trx('firing').where({ id: draft.id }).first('cone');

@@ -5,6 +5,7 @@ import {
   coolingTime,
   plannedCurve,
   SAFE_TO_CRACK,
+  peakOf,
   sayCone,
   tidyLog,
   type Alarm,
@@ -40,6 +41,8 @@ export interface FiringLog {
   readonly minutes: number;
   /** The last temperature known, °C, and when, in minutes. */
   readonly last: CurvePoint | null;
+  /** The highest temperature read, °C; null for none. */
+  readonly hottest: number | null;
   /** How hot a cooling kiln is by now, where its log has ended before. */
   readonly inside: CoolingPoint | null;
   /** Lines of the controller or file, thinned for drawing, one list a thermocouple. */
@@ -86,6 +89,7 @@ export async function logOf(
   return {
     minutes,
     last,
+    hottest: curve.length === 0 ? null : peakOf(curve),
     inside: cools && !source?.live ? coolingPoint(curve, elapsed(firing, now)) : null,
     sensors: sensors.map(forDrawing),
     gaps: tidyLog(curve.map((point) => ({ minutes: point.minutes, temperature: point.celsius }))).gaps,

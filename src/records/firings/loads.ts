@@ -1,7 +1,7 @@
 import { type JoinedRow, type Maybe } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
 import { coneIndex, type Spot } from '@/core/firing';
-import { AGAIN_FATES, formShape, type Cone } from '@/core/vocabulary';
+import { AGAIN_FATES, formShape, isCone, type Cone, type Heat } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -71,20 +71,20 @@ async function habitsOf(base: Db) {
 export const DUE = `coalesce(p.due_on, r.due_on, (select min(g.due_on) from member_group g
   join group_member gm on gm.group_id = g.id where gm.member_id = p.member_id and g.ended_at is null))`;
 
-/** The hottest cone that each of these glazes has been fired to. */
+/** The hottest cone that each of these glazes has been fired to; firings without a cone are left out. */
 async function hottestOf(base: Db, glazeIds: readonly string[]): Promise<Map<string, Cone>> {
   const fired = base('coat')
     .whereIn('glaze_id', glazeIds)
     .whereNull('ended_at')
     .distinct('glaze_id', 'firing_id');
-  const rows: { glaze_id: string; cone: Cone }[] = await base(fired.as('c'))
+  const rows: { glaze_id: string; cone: Heat }[] = await base(fired.as('c'))
     .join('firing as f', 'f.id', 'c.firing_id')
     .whereIn('f.state', ['open', 'closed'])
     .select('c.glaze_id', 'f.cone');
   const hottest = new Map<string, Cone>();
   for (const { glaze_id, cone } of rows) {
     const known = hottest.get(glaze_id);
-    if (!known || coneIndex(cone)! > coneIndex(known)!) hottest.set(glaze_id, cone);
+    if (isCone(cone) && (!known || coneIndex(cone)! > coneIndex(known)!)) hottest.set(glaze_id, cone);
   }
   return hottest;
 }

@@ -7,7 +7,7 @@ import {
   type Segment,
   type WitnessCone,
 } from '@/core/firing';
-import type { Cone } from '@/core/vocabulary';
+import { isCone, type Cone } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { NotFound } from '@/records/platform/errors';
@@ -123,7 +123,7 @@ export async function rereadCones(base: Db): Promise<number> {
   for (const { id, cone } of stale)
     await inTransaction(base, async (trx) => {
       const all = (await conesOf(trx, [id])).get(id)!;
-      const untouched = packsOf(all, 60).filter((pack) => isAsOffered(pack.cones, cone));
+      const untouched = packsOf(all, 60).filter((pack) => isCone(cone) && isAsOffered(pack.cones, cone));
       const shelves = untouched.map(({ shelf }) => shelf);
       if (shelves.length) {
         const rows = trx('witness_cone').where({ firing_id: id, ended_at: null }).whereIn('shelf', shelves);

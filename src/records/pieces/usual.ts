@@ -1,4 +1,4 @@
-import type { Atmosphere, Cone, Form, Method } from '@/core/vocabulary';
+import type { Atmosphere, Heat, Form, Method } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import { firstOf, type Maybe } from '@/records/platform/joins';
 
@@ -11,12 +11,12 @@ export interface Usual {
   /** The bare clay as the dictionary keeps it; null until a piece of it was read. */
   readonly groundId: string | null;
   /** Null until a piece of theirs was in a glaze firing. */
-  readonly cone: Cone | null;
+  readonly cone: Heat | null;
   readonly atmosphere: Atmosphere | null;
 }
 
 interface Fire {
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
 }
 

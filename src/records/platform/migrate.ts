@@ -24,6 +24,7 @@ import * as ware from './migrations/021_ware';
 import * as sheet from './migrations/022_sheet';
 import * as again from './migrations/023_again';
 import * as judgement from './migrations/024_judgement';
+import * as coneless from './migrations/025_coneless';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -50,6 +51,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '022_sheet': sheet,
   '023_again': again,
   '024_judgement': judgement,
+  '025_coneless': coneless,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

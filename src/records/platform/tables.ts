@@ -3,9 +3,9 @@ import type { Knex } from 'knex';
 import type { ClosedCause } from '@/core/clinic';
 import type {
   AgainOutcome, Atmosphere, AtmosphereReached, ClayState, Cone, DefectId, EventKind, Fate, FiringKind,
-  FiringState, Form, Fullness, GlazeKind, JudgeCriterion, KilnHeat, KilnPart, LoadState, Method, Movement,
-  PieceStage, Place, ReadingStage, ReminderAbout, Role, RoundKind, RoundShape, Severity, ShelfFault, Side,
-  Surface, Texture, View,
+  FiringState, Form, Fullness, GlazeKind, Heat, JudgeCriterion, KilnHeat, KilnPart, LoadState, Method,
+  Movement, PieceStage, Place, ReadingStage, ReminderAbout, Role, RoundKind, RoundShape, Severity,
+  ShelfFault, Side, Surface, Texture, View,
 } from '@/core/vocabulary';
 
 /** A flag as MariaDB keeps it. */
@@ -69,7 +69,7 @@ export interface CorrectionRow {
 }
 
 export interface EntryRow {
-  id: string; key_hash: string; headword_id: string; ground_id: string; cone: Cone; atmosphere: Atmosphere;
+  id: string; key_hash: string; headword_id: string; ground_id: string; cone: Heat; atmosphere: Atmosphere;
   stack: string; firings: number; base_times: number; top_times: number; proofs: number; agreeing: number;
   summary: string | null; worst_defect: DefectId | null; worst_severity: number | null;
   colour: string | null; swatch_hash: string | null; teacher_note: string; first_at: Date | null;
@@ -90,13 +90,13 @@ export interface FateRow {
 }
 
 export interface FiringRow {
-  id: string; kiln_id: string; number: number; kind: FiringKind; cone: Cone; atmosphere: Atmosphere;
+  id: string; kiln_id: string; number: number; kind: FiringKind; cone: Heat; atmosphere: Atmosphere;
   achieved_cone: number | null; programme: string; remarks: string; state: FiringState; planned_on: Date;
   started_at: Date | null; ended_at: Date | null; opened_at: Date | null; closed_at: Date | null;
   version: number; programme_id: string | null; segments: string | null; starts_at: string;
   logged_cone: number | null; achieved_low: number | null; achieved_high: number | null;
   filed_cone: Cone | null; atmosphere_reached: AtmosphereReached | null; fullness: Fullness | null;
-  cone_rules: number;
+  cone_rules: number; to_celsius: number | null;
 }
 
 export interface FiringEventRow {
@@ -279,14 +279,14 @@ export interface ReminderRow {
 export interface RoundRow {
   id: string; number: number; name: string; kind: RoundKind; setup: string; shape: RoundShape;
   rows_count: number; columns_count: number; form: Form; height_mm: number; width_mm: number; twins: number;
-  cone: Cone; atmosphere: Atmosphere; due_on: Date | null; member_id: string; created_at: Date;
+  cone: Heat; atmosphere: Atmosphere; due_on: Date | null; member_id: string; created_at: Date;
   ended_at: Date | null; group_id: string | null; form_id: string | null; profile: string | null;
 }
 
 export interface RoundCellRow {
   id: string; round_id: string; label: string; row_at: number; column_at: number; words: string;
   parts: string; recipe: string | null; stack: string; body_id: string; block_at: number;
-  texture: Texture | null; cone: Cone; atmosphere: Atmosphere;
+  texture: Texture | null; cone: Heat; atmosphere: Atmosphere;
 }
 
 export interface SeriesRow {
@@ -318,7 +318,7 @@ export interface StudioDeviceRow {
 
 export interface TestRequestRow {
   id: string; member_id: string; base_glaze_id: string; top_glaze_id: string; note: string; at: Date;
-  ended_at: Date | null; ground_id: string | null; cone: Cone | null; atmosphere: Atmosphere | null;
+  ended_at: Date | null; ground_id: string | null; cone: Heat | null; atmosphere: Atmosphere | null;
   base_times: number | null; top_times: number | null;
 }
 

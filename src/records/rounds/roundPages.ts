@@ -7,7 +7,7 @@ import type {
   Profile,
   RoundStep,
   RoundKind,
-  Cone,
+  Heat,
   Atmosphere,
   RoundShape,
   Texture,
@@ -73,7 +73,7 @@ export interface Round {
   readonly heightMm: number;
   readonly widthMm: number;
   readonly twins: number;
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   /** "YYYY-MM-DD" */
   readonly dueOn: string | null;

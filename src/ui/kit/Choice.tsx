@@ -8,12 +8,14 @@ interface Props<T extends string> {
   readonly onChange: (value: T | null) => void;
   /** The word for "none of them"; absent when one must be chosen. */
   readonly none?: string;
+  /** What each is called, where its word is not shown as it is. */
+  readonly wordOf?: (option: T) => string;
   readonly error?: string | undefined;
 }
 
 /** One of a few words. */
-export function Choice<T extends string>({ options, none, onChange, ...rest }: Props<T>) {
-  const words = options.map((option) => [option, option] as const);
+export function Choice<T extends string>({ options, none, wordOf, onChange, ...rest }: Props<T>) {
+  const words = options.map((option) => [option, wordOf?.(option) ?? option] as const);
   return (
     <SelectField<T | ''>
       {...rest}

@@ -83,7 +83,11 @@ export function ChoiceInput<V extends FieldValues, T extends string>({
   control,
   name,
   ...rest
-}: Of<V, T | null> & { readonly options: readonly T[]; readonly none?: string }) {
+}: Of<V, T | null> & {
+  readonly options: readonly T[];
+  readonly none?: string;
+  readonly wordOf?: (option: T) => string;
+}) {
   const { field, fieldState } = useController({ control, name });
   return (
     <Choice<T> {...rest} value={field.value} onChange={field.onChange} error={fieldState.error?.message} />
@@ -95,7 +99,11 @@ export function SeveralInput<V extends FieldValues, T extends string>({
   control,
   name,
   ...rest
-}: Of<V, T[]> & { readonly options: readonly T[]; readonly className?: string | undefined }) {
+}: Of<V, T[]> & {
+  readonly options: readonly T[];
+  readonly className?: string | undefined;
+  readonly wordOf?: (option: T) => string;
+}) {
   const { field } = useController({ control, name });
   return <SeveralField<T> {...rest} value={field.value} onChange={(value) => field.onChange([...value])} />;
 }

@@ -1,3 +1,4 @@
+import { heatName } from '@/core/vocabulary';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { redirect } from 'next/navigation';
@@ -7,6 +8,7 @@ import { listFirings } from '@/records/firings';
 import { hintsOf } from '@/records/people';
 import { chooseUnits, tellHints } from '@/features/people/actions';
 import { signOut } from '@/features/people/signInActions';
+import { findPiece } from '@/features/pieces/actions';
 import { AppFrame } from '@/ui/frame';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
@@ -21,8 +23,8 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   ]);
   const kilns = live.map((firing) => (
     <Link key={firing.id} href={`/firings/${firing.id}`}>
-      {firing.kilnName} <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,
-      cone {firing.cone}
+      {firing.kilnName} <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,{' '}
+      {heatName(firing.cone)}
     </Link>
   ));
   return (
@@ -35,6 +37,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
       saveUnits={chooseUnits}
       hints={hints}
       tellHints={tellHints}
+      findPiece={findPiece}
       signOut={signOut}
     >
       {children}

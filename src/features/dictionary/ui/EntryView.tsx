@@ -3,7 +3,7 @@ import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { historyWords, stackWords } from '@/core/coats';
 import { labOf } from '@/core/colour';
-import { defectName } from '@/core/vocabulary';
+import { defectName, heatName } from '@/core/vocabulary';
 import { describe, type Description, bestProof } from '@/core/evidence';
 import { piecesOf } from '../model/pieces';
 import { zoneBracket } from '@/core/photo';
@@ -175,7 +175,7 @@ function SenseRow({
               historyWords(sense.history)
             ) : (
               <>
-                cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+                {heatName(sense.cone)}, <Flame atmosphere={sense.atmosphere} />
               </>
             )}
           </b>

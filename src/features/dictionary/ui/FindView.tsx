@@ -1,7 +1,7 @@
 import { figures } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
-import { SURFACES, defectName } from '@/core/vocabulary';
+import { SURFACES, defectName, heatName, heatShort } from '@/core/vocabulary';
 import { colourWords, movementWords } from '@/core/evidence';
 import type { Found } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
@@ -43,7 +43,12 @@ export function FindView({ asked, found, cones, clays, textures, chips, but }: P
         <AskColour asked={asked} chips={chips} />
         <div>
           <div className={css.filters} role="group" aria-label="Only">
-            <Row name="Cone" options={cones.map((cone) => [cone, cone])} param="cone" asked={asked} />
+            <Row
+              name="Cone"
+              options={cones.map((cone) => [cone, heatShort(cone)])}
+              param="cone"
+              asked={asked}
+            />
             <Row name="Clay" options={clays.map(({ id, name }) => [id, name])} param="clay" asked={asked} />
             <Row
               name="Surface"
@@ -99,7 +104,7 @@ export function FindView({ asked, found, cones, clays, textures, chips, but }: P
                       )}
                     </span>
                     <span className="small quiet">
-                      {entry.ground}, cone {entry.cone}, {entry.atmosphere}
+                      {entry.ground}, {heatName(entry.cone)}, {entry.atmosphere}
                     </span>
                     {asked.texture && (
                       <span className="small">{textureWords(entry.textured, asked.texture)}</span>
@@ -143,7 +148,7 @@ function headingOf({ colour }: FindQuery, found: readonly Found[]): string {
 /** What could be left out so that something is found. */
 function Nothing({ asked }: { asked: FindQuery }) {
   const words: Readonly<Record<string, string>> = {
-    cone: `cone ${asked.cone}`,
+    cone: heatName(asked.cone ?? ''),
     clay: 'the clay',
     surface: `${asked.surface}`,
     texture: asked.texture === 'breaks' ? 'breaking over edges' : `${asked.texture}`,

@@ -2,8 +2,8 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { type Atmosphere, type Cone } from '@/core/vocabulary';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { type Atmosphere, type Heat, heatShort } from '@/core/vocabulary';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import type { RequestDraft } from '@/records/dictionary';
 import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { requestTest } from '../actions';
@@ -14,7 +14,7 @@ interface Props {
   readonly baseId: string;
   readonly topId: string;
   /** Where it is asked for; what is left open is asked for on any. */
-  readonly row?: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  readonly row?: { readonly groundId: string | null; readonly cone: Heat; readonly atmosphere: Atmosphere };
   /** What it may be asked for on. */
   readonly grounds: readonly { readonly id: string; readonly name: string }[];
 }
@@ -23,7 +23,7 @@ const ANY = 'any';
 
 /** Asks the studio for a combination that nobody has tried; Today tells when it is done, and what came. */
 export function RequestTest({ baseId, topId, row, grounds }: Props) {
-  const cones = useConesInUse(row?.cone);
+  const heats = useHeatsInUse(row?.cone);
   const atmospheres = useAtmospheresInUse(row?.atmosphere);
   const [isOpen, setOpen] = useState(false);
   const [isAsked, setAsked] = useState(false);
@@ -58,7 +58,7 @@ export function RequestTest({ baseId, topId, row, grounds }: Props) {
         label="On"
         options={[['', ANY], ...grounds.map(({ id, name }) => [id, name] as const)]}
       />
-      <ChoiceInput control={control} name="cone" label="Cone" options={cones} none={ANY} />
+      <ChoiceInput control={control} name="cone" label="Cone" options={heats} wordOf={heatShort} none={ANY} />
       <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} none={ANY} />
       {isPair && (
         <SelectInput control={control} name="baseTimes" label="Coats below" options={[['', ANY], ...times]} />

@@ -1,5 +1,5 @@
 import { counted, figures } from '@/core/units';
-import { defectName } from '@/core/vocabulary';
+import { defectName, heatName, isCone } from '@/core/vocabulary';
 import { shareWords } from '@/core/evidence';
 import type { FiringSummary } from '@/records/openings';
 
@@ -13,10 +13,12 @@ export const GLAZE_AGAIN = [
 export function readOut(summary: FiringSummary): string[] {
   const { firing, pieces, unread, lost, sound, fates, defects, surprises, fresh } = summary;
   const lines = [
-    `${firing.kilnName} ${firing.number}, ${firing.kind}, cone ${firing.cone} in ${firing.atmosphere}.`,
-    firing.achievedCone === null
-      ? 'No witness cones were read.'
-      : `The cones say cone ${figures(firing.achievedCone, 1)}.`,
+    `${firing.kilnName} ${firing.number}, ${firing.kind}, ${heatName(firing.cone)} in ${firing.atmosphere}.`,
+    ...(firing.achievedCone !== null
+      ? [`The cones say cone ${figures(firing.achievedCone, 1)}.`]
+      : isCone(firing.cone)
+        ? ['No witness cones were read.']
+        : []),
     `${counted(pieces, 'piece')}${unread ? `, ${unread} still to be read` : ', all read'}${lost.length ? `; ${lost.map(({ label, state }) => `${label} ${state}`).join(', ')}` : ''}.`,
   ];
   if (sound.of > 0) lines.push(`Without a plain defect: ${shareWords(sound)}.`);

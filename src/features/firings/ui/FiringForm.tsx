@@ -1,11 +1,12 @@
 'use client';
 import { dayOf } from '@/core/time';
+import { useWatch } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-import { FIRING_KINDS } from '@/core/vocabulary';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { FIRING_KINDS, heatShort, isCone } from '@/core/vocabulary';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import type { Firing, Kiln, Programme } from '@/records/firings';
-import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
+import { ChoiceInput, Form, QuantityInput, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveFiringPlan } from '../actions';
 import page from '@/ui/page.module.css';
 import { firingSchema } from '../schema';
@@ -37,6 +38,7 @@ export function firstPlan(kiln: Kiln, firings: readonly Firing[]): FirstPlan {
     kilnId: kiln.id,
     kind: last?.kind ?? null,
     cone: last?.cone ?? null,
+    toCelsius: last?.toCelsius ?? null,
     atmosphere: last?.atmosphere ?? null,
     plannedOn: dayOf(new Date()),
     startsAt: last?.startsAt ?? '18:00',
@@ -59,7 +61,8 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     onSaved: ({ id }) => onSaved(id),
   });
   const { control } = form;
-  const cones = useConesInUse(values.cone);
+  const heat = useWatch({ control, name: 'cone' });
+  const heats = useHeatsInUse(values.cone);
   const atmospheres = useAtmospheresInUse(values.atmosphere);
   const { setValue } = form.form;
   const followProgramme = (programmeId: string) => {
@@ -78,7 +81,21 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     >
       <SelectInput control={control} name="kilnId" label="Kiln" options={named(kilns)} />
       <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
-      <ChoiceInput control={control} name="cone" label="Target cone" options={cones.toReversed()} />
+      <ChoiceInput
+        control={control}
+        name="cone"
+        label="Target cone"
+        options={heats.toReversed()}
+        wordOf={heatShort}
+      />
+      {heat && !isCone(heat) && (
+        <QuantityInput
+          control={control}
+          name="toCelsius"
+          label="Highest temperature; blank is by eye"
+          dimension="temperature"
+        />
+      )}
       <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} />
       <TextInput control={control} name="plannedOn" label="Day" type="date" />
       <TextInput control={control} name="startsAt" label="Starts at" type="time" />

@@ -1,5 +1,6 @@
 'use client';
 import { celsius, figures } from '@/core/units';
+import { isCone } from '@/core/vocabulary';
 import { QuantityText, Said, useChooseUnits, useUnits } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
@@ -72,7 +73,7 @@ export function FiringLogView({ firing, kiln, log: first, cones, rate, mayWrite 
           onDone={ask}
         />
       )}
-      {over && (
+      {over && isCone(firing.cone) && (
         <WitnessPack
           // A saved pack is a new start for what is turned.
           key={cones.map(({ cone, shelf, bend }) => `${shelf} ${cone} ${bend}`).join()}
@@ -224,6 +225,20 @@ const ALARMS: Readonly<
 };
 
 function Result({ firing, log }: { firing: Firing; log: FiringLog }) {
+  if (!isCone(firing.cone)) {
+    const { hottest } = log;
+    return (
+      <p className={css.result} data-testid="result">
+        {hottest === null ? (
+          'No temperature was read.'
+        ) : (
+          <>
+            The hottest reading is <QuantityText of={celsius(hottest)} />.
+          </>
+        )}
+      </p>
+    );
+  }
   const logged = firing.loggedCone ?? log.coneIndex;
   if (firing.achievedCone === null)
     return (

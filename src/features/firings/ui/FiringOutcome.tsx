@@ -1,7 +1,7 @@
 'use client';
 import { counted } from '@/core/units';
 import Button from '@mui/material/Button';
-import { ATMOSPHERES_REACHED, type AtmosphereReached } from '@/core/vocabulary';
+import { ATMOSPHERES_REACHED, type AtmosphereReached, heatName, isCone } from '@/core/vocabulary';
 import { sayCone } from '@/core/firing';
 import type { Firing, FiringOutcome as Outcome } from '@/records/firings';
 import { FormErrors, ToggleRow } from '@/ui/kit';
@@ -41,7 +41,7 @@ function OtherCone({
         {firing.filedCone === null
           ? 'Until you say, the dictionary shows them apart.'
           : firing.filedCone === firing.cone
-            ? `${pieces} left apart under cone ${firing.cone}.`
+            ? `${pieces} left apart under ${heatName(firing.cone)}.`
             : `${pieces} filed under cone ${firing.filedCone}.`}
       </p>
       {mayDecide &&
@@ -50,7 +50,7 @@ function OtherCone({
             <Button variant="contained" fullWidth disabled={isBusy} onClick={() => file(other.cone)}>
               File {pieces} under {other.cone}
             </Button>
-            <Button fullWidth disabled={isBusy} onClick={() => file(firing.cone)}>
+            <Button fullWidth disabled={isBusy} onClick={() => isCone(firing.cone) && file(firing.cone)}>
               Leave them apart
             </Button>
           </>

@@ -56,7 +56,7 @@ export function FiringTable({ firings }: { firings: readonly Firing[] }) {
           firing.number,
           firing.plannedOn,
           firing.kind,
-          coneIndex(firing.cone),
+          coneIndex(firing.cone) ?? firing.cone,
           firing.achievedCone,
           firing.atmosphere,
           firing.pieces,

@@ -1,4 +1,7 @@
 'use client';
+import { celsius } from '@/core/units';
+import { heatName, isCone } from '@/core/vocabulary';
+import { QuantityText } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import type {
@@ -67,7 +70,7 @@ export function FiringView({
           {firing.kilnName} <span className="figures">{firing.number}</span>
         </h1>
         <p className="quiet">
-          {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />,{' '}
+          {firing.kind}, <FiredTo firing={firing} />, <Flame atmosphere={firing.atmosphere} />,{' '}
           {shortDay(firing.plannedOn)};{' '}
           <b className={firing.state === 'firing' || firing.state === 'cooling' ? 'heat' : undefined}>
             {firing.state}
@@ -90,6 +93,7 @@ export function FiringView({
             kilnId: firing.kilnId,
             kind: firing.kind,
             cone: firing.cone,
+            toCelsius: firing.toCelsius,
             atmosphere: firing.atmosphere,
             plannedOn: firing.plannedOn,
             startsAt: firing.startsAt,
@@ -134,6 +138,17 @@ export function FiringView({
           />
         </div>
       </TwoColumns>
+    </>
+  );
+}
+
+/** The cone it goes to; of a firing without one the way, and the temperature or "by eye". */
+function FiredTo({ firing: { cone, toCelsius } }: Pick<Props, 'firing'>) {
+  if (isCone(cone)) return heatName(cone);
+  if (toCelsius === null) return `${heatName(cone)}, by eye`;
+  return (
+    <>
+      {heatName(cone)}, to <QuantityText of={celsius(toCelsius)} />
     </>
   );
 }

@@ -15,7 +15,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { footprintOf, pastConeWarnings, warningsOf, type LoadPiece } from '@/core/firing';
-import type { Cone, FiringKind } from '@/core/vocabulary';
+import type { Heat, FiringKind } from '@/core/vocabulary';
 import { formWord, pieceWords } from '@/features/shared/pieceWords';
 import type { Kiln, LoadShelf, ShelfPiece } from '@/records/firings';
 import { Choice, FormErrors } from '@/ui/kit';
@@ -29,7 +29,7 @@ import { WaitingPieces } from './WaitingPieces';
 interface Props {
   readonly firingId: string;
   readonly kind: FiringKind;
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly kiln: Kiln;
   readonly loaded: readonly ShelfPiece[];
   readonly waiting: readonly ShelfPiece[];

@@ -13,7 +13,7 @@ import {
 import annotation, { type AnnotationOptions } from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import { CONES } from '@/core/vocabulary';
+import { CONES, heatName } from '@/core/vocabulary';
 import { coneIndex, sayCone } from '@/core/firing';
 import { celsius, sayQuantity, shownValue, type Units } from '@/core/units';
 import { useUnits } from '@/ui/units';
@@ -84,7 +84,7 @@ function Key({ colour, dashed = false, children }: { colour: string; dashed?: bo
 }
 
 function inWords({ last, cone, minutes }: ChartLog, units: Units): string {
-  if (!last) return cone ? `planned to cone ${cone}` : 'nothing measured yet';
+  if (!last) return cone ? `planned to ${heatName(cone)}` : 'nothing measured yet';
   return `${sayQuantity(celsius(last.celsius), units)} after ${hours(minutes)} h${cone ? `, cone equivalent ${cone}` : ''}`;
 }
 

@@ -1,10 +1,11 @@
 'use client';
+import { useWatch } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-import { FIRING_KINDS } from '@/core/vocabulary';
-import { ChoiceInput, Form, TextInput, useSavedForm } from '@/ui/kit';
+import { FIRING_KINDS, heatShort, isCone } from '@/core/vocabulary';
+import { ChoiceInput, Form, QuantityInput, TextInput, useSavedForm } from '@/ui/kit';
 import page from '@/ui/page.module.css';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import { logPastFiring } from '../actions';
 import { pastFiringSchema } from '../schema';
 import type { FirstPlan } from './FiringForm';
@@ -23,7 +24,16 @@ export function PastFiringForm({ kilnId, onSaved }: Props) {
     schema: pastFiringSchema,
     // What it was is said by who knows it, not taken over from another firing.
     values: {
-      ...{ id: ulid(), kilnId, kind: null, cone: null, atmosphere: null, plannedOn: '', startsAt: '00:00' },
+      ...{
+        id: ulid(),
+        kilnId,
+        kind: null,
+        cone: null,
+        toCelsius: null,
+        atmosphere: null,
+        plannedOn: '',
+        startsAt: '00:00',
+      },
       ...{ programmeId: null, segments: null, programme: '', remarks: '', numbers: '' },
     },
     draft: { key: `jiten.firing.past.${kilnId}` },
@@ -32,13 +42,28 @@ export function PastFiringForm({ kilnId, onSaved }: Props) {
     onSaved,
   });
   const { control } = form;
-  const cones = useConesInUse(null);
+  const heat = useWatch({ control, name: 'cone' });
+  const heats = useHeatsInUse(null);
   const atmospheres = useAtmospheresInUse(null);
   return (
     <Form of={form} label="Past firing" className={page.form} button="Write it down">
       <TextInput control={control} name="plannedOn" label="Day" type="date" />
       <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
-      <ChoiceInput control={control} name="cone" label="Cone" options={cones.toReversed()} />
+      <ChoiceInput
+        control={control}
+        name="cone"
+        label="Cone"
+        options={heats.toReversed()}
+        wordOf={heatShort}
+      />
+      {heat && !isCone(heat) && (
+        <QuantityInput
+          control={control}
+          name="toCelsius"
+          label="Highest temperature; blank is by eye"
+          dimension="temperature"
+        />
+      )}
       <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} />
       <TextInput
         control={control}

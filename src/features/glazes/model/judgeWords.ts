@@ -48,7 +48,7 @@ export function knownWords(
       return judged.thickness.length === 0
         ? null
         : judged.thickness
-            .map(({ times, sound }) => `${times} ×: ${sound.count} of ${sound.of} sound`)
+            .map(({ times, sound }) => `${counted(times, 'coat')}: ${sound.count} of ${sound.of} sound`)
             .join(', ');
     case 'over':
     case 'under':
@@ -72,8 +72,8 @@ function placeWords({ pieces, sound, defects }: PlaceVerdict): string | null {
 
 function heldWords({ held, notHeld }: JudgedGlaze): string | null {
   const parts = [
-    notHeld && `without ${notHeld.count} of ${notHeld.of} sound`,
-    held && `with ${held.count} of ${held.of} sound`,
+    notHeld && `without a hold ${notHeld.count} of ${notHeld.of} sound`,
+    held && `with a hold ${held.count} of ${held.of} sound`,
   ].filter(Boolean);
   return parts.length === 0 ? null : parts.join(', ');
 }

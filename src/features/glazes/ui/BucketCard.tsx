@@ -1,3 +1,4 @@
+import { heatName } from '@/core/vocabulary';
 import { BUILT_IN, cautionsIn } from '@/core/chemistry';
 import { timesWords } from '@/core/coats';
 import type { BucketCardFacts } from '@/records/materials';
@@ -65,7 +66,7 @@ function CardOf({ glaze, materials, looks }: BucketCardFacts) {
             <span>
               <b>{look.ground}</b>, {timesWords(look.times)}
               <br />
-              cone {look.cone}, <Flame atmosphere={look.atmosphere} />
+              {heatName(look.cone)}, <Flame atmosphere={look.atmosphere} />
               <br />
               {[look.surface, look.movement].filter(Boolean).join(', ')}
             </span>

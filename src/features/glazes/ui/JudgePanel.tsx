@@ -54,7 +54,7 @@ export function JudgePanel({ glaze, judged, mayJudge }: Props) {
 }
 
 function Colours({ judged: { colours } }: Pick<Props, 'judged'>) {
-  if (colours.length === 0) return <span className="quiet">nothing on record</span>;
+  if (colours.length === 0) return <span className={`${css.known} quiet`}>nothing on record</span>;
   return (
     <ul className={css.colours}>
       {colours.map(({ clay, atmosphere, hex, pieces }) => (
@@ -83,7 +83,7 @@ function Said({ glaze, judged, criterion, mayJudge }: Props & { readonly criteri
     setIsOpen(false);
   };
   return (
-    <div>
+    <>
       {said && !isOpen && (
         <p className={css.said}>
           {said.words}{' '}
@@ -93,12 +93,18 @@ function Said({ glaze, judged, criterion, mayJudge }: Props & { readonly criteri
         </p>
       )}
       {mayJudge && !isOpen && (
-        <Button size="small" variant="text" onClick={() => setIsOpen(true)}>
+        <Button
+          size="small"
+          variant="text"
+          className={css.act}
+          aria-label={`${said ? 'Change what is said of' : 'Say'}: ${CRITERION_WORDS[criterion]}`}
+          onClick={() => setIsOpen(true)}
+        >
           {said ? 'Change' : 'Say'}
         </Button>
       )}
       {isOpen && (
-        <>
+        <div className={css.saying}>
           <WordField
             label={CRITERION_WORDS[criterion]}
             value={words}
@@ -134,8 +140,8 @@ function Said({ glaze, judged, criterion, mayJudge }: Props & { readonly criteri
               Cancel
             </Button>
           </Acts>
-        </>
+        </div>
       )}
-    </div>
+    </>
   );
 }

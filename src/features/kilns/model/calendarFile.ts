@@ -1,3 +1,4 @@
+import { heatName } from '@/core/vocabulary';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import type { Booked } from '@/records/firings';
 
@@ -6,7 +7,7 @@ export function calendarFile(booked: readonly Booked[], now: Date): string {
   const calendar = ical({ name: 'Kilns', method: ICalCalendarMethod.PUBLISH, ttl: 3600 });
   for (const { firing, start, end, cool, opens } of booked) {
     const name = `${firing.kilnName} ${firing.number}`;
-    const what = `${firing.kind}, cone ${firing.cone}, ${firing.atmosphere}`;
+    const what = `${firing.kind}, ${heatName(firing.cone)}, ${firing.atmosphere}`;
     calendar.createEvent({
       id: `${firing.id}-fires`,
       start,

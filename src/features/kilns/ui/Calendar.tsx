@@ -1,4 +1,5 @@
 'use client';
+import { heatName } from '@/core/vocabulary';
 import type { DateTime } from 'luxon';
 import Link from 'next/link';
 import { useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react';
@@ -133,7 +134,7 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
     event.preventDefault();
     onMove(one, later(one.start, step));
   };
-  const words = `${firing.kilnName} ${firing.number}, cone ${firing.cone}, ${firing.state}: starts ${aboutTime(slot.start)}, ends ${aboutTime(slot.end)}, opens ${aboutTime(slot.opens)}${late ? ', after a piece in it is needed' : ''}${clashes.length ? `; ${clashes.join(', ')}` : ''}`;
+  const words = `${firing.kilnName} ${firing.number}, ${heatName(firing.cone)}, ${firing.state}: starts ${aboutTime(slot.start)}, ends ${aboutTime(slot.end)}, opens ${aboutTime(slot.opens)}${late ? ', after a piece in it is needed' : ''}${clashes.length ? `; ${clashes.join(', ')}` : ''}`;
   const style = {
     left: `${share(slot.start)}%`,
     width: `${share(slot.opens) - share(slot.start)}%`,
@@ -174,7 +175,7 @@ function Bar({ one, hours, share, mayMove, onMove }: BarProps) {
       <span className={css.fire} style={{ width: `${burning}%` }} />
       <span className={css.cool} />
       <span className={css.barName}>
-        {firing.number}, cone {firing.cone}
+        {firing.number}, {heatName(firing.cone)}
       </span>
       <span className={css.barOpens}>opens {aboutTime(slot.opens)}</span>
     </Link>

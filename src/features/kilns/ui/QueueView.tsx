@@ -1,4 +1,6 @@
 'use client';
+import { capital } from '@/core/units';
+import { heatName } from '@/core/vocabulary';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
@@ -138,7 +140,7 @@ function Load({
     <li className={css.load} data-late={late || undefined}>
       <div>
         <b className={css.fireName}>
-          Cone {cone}, <Flame atmosphere={atmosphere} />
+          {capital(heatName(cone))}, <Flame atmosphere={atmosphere} />
         </b>
         <p>
           <span className="figures">{pieces.length}</span> {pieces.length === 1 ? 'piece' : 'pieces'}

@@ -1,4 +1,5 @@
 'use client';
+import { isCone } from '@/core/vocabulary';
 import ArrowBack from '@mui/icons-material/ArrowBack';
 import ArrowForward from '@mui/icons-material/ArrowForward';
 import Button from '@mui/material/Button';
@@ -55,7 +56,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
   useEffect(() => {
     photoWorker();
   }, []);
-  if (!conesDone && done === 0 && firing.state === 'open')
+  if (!conesDone && done === 0 && firing.state === 'open' && isCone(firing.cone))
     return (
       <div className={css.cones}>
         <Head api={api} />

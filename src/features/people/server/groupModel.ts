@@ -1,6 +1,6 @@
 import 'server-only';
 import { dayOf } from '@/core/time';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
+import type { Atmosphere, Heat } from '@/core/vocabulary';
 import { loadedIds, queueOf } from '@/records/firings';
 import { groupsSeenBy, groupThings, hasRole, listPeople, openingsWith, type Member } from '@/records/people';
 import { listPieces } from '@/records/pieces';
@@ -11,7 +11,7 @@ const SHOWN = { pieces: 24, openings: 6 };
 
 /** What of a group waits for one fire, and when it comes out. */
 export interface GroupLoad {
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   readonly count: number;
   readonly firingId: string | null;

@@ -1,4 +1,5 @@
 'use client';
+import { heatName } from '@/core/vocabulary';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -99,7 +100,7 @@ export function GroupView(model: GroupModel) {
                   {one.kiln} {one.number}
                 </Link>
                 <span className="quiet">
-                  {one.kind}, cone {one.cone}, <Flame atmosphere={one.atmosphere} />
+                  {one.kind}, {heatName(one.cone)}, <Flame atmosphere={one.atmosphere} />
                   {one.openedAt && `, ${shortDay(one.openedAt)}`}
                 </span>
               </li>
@@ -136,7 +137,8 @@ function Load({ load, dueOn, isWaiting }: { load: GroupLoad; dueOn: string | nul
   return (
     <li className={css.line}>
       <span>
-        <b>{count === 1 ? '1 piece' : `${count} pieces`}</b>, cone {cone}, <Flame atmosphere={atmosphere} />
+        <b>{count === 1 ? '1 piece' : `${count} pieces`}</b>, {heatName(cone)},{' '}
+        <Flame atmosphere={atmosphere} />
       </span>
       <span className={isLate ? 'heat' : 'quiet'}>
         {firingId && kiln ? <Link href={`/firings/${firingId}`}>{kiln}</Link> : kiln}

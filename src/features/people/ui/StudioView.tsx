@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { DATE_STYLES } from '@/core/time';
-import { ATMOSPHERES, CONES, FORMS } from '@/core/vocabulary';
+import { ATMOSPHERES, HEATS, heatShort, FORMS } from '@/core/vocabulary';
 import type { StudioDevice, StudioSettings } from '@/records/people';
 import {
   ConflictNotice,
@@ -117,7 +117,8 @@ export function StudioView({ studio, version, bodies, series, logo, devices, dev
           control={control}
           name="cones"
           label="Cones fired here, bisque too"
-          options={CONES}
+          options={HEATS}
+          wordOf={heatShort}
           className={page.wide}
         />
         <SeveralInput

@@ -3,7 +3,7 @@ import { lengthOf, text } from '@/core/units';
 import { Said } from '@/ui/units';
 import Link from 'next/link';
 import { whereWords, stackWords, rimFirst } from '@/core/coats';
-import { AGAIN_FATES, PLAIN_SEVERITY, defectName, reasonName } from '@/core/vocabulary';
+import { AGAIN_FATES, PLAIN_SEVERITY, defectName, reasonName, heatName } from '@/core/vocabulary';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
 import { shortDay, studioTime } from '@/core/time';
 import { DefectLine } from '@/ui/DefectLine';
@@ -209,8 +209,8 @@ function FiringResult({
         </Link>
       </h2>
       <p className="quiet">
-        {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />, {shortDay(firing.day)},
-        shelf {firing.shelf}; {firing.state}
+        {firing.kind}, {heatName(firing.cone)}, <Flame atmosphere={firing.atmosphere} />,{' '}
+        {shortDay(firing.day)}, shelf {firing.shelf}; {firing.state}
       </p>
       {firing.expected && (
         <p>

@@ -13,7 +13,7 @@ import {
 import {
   formShape,
   type Atmosphere,
-  type Cone,
+  type Heat,
   type Form,
   type GlazeKind,
   type RoundKind,
@@ -50,10 +50,10 @@ export interface Setup extends Omit<RoundQuestion, 'piece' | 'targets'> {
   readonly ring: Ring;
   /** Whether all but the faces is waxed before dipping. */
   readonly isWaxed: boolean;
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   /** Other cones and atmospheres that all of it is fired at too; one that is half said does not count yet. */
-  readonly alsoAt: readonly { readonly cone: Cone | null; readonly atmosphere: Atmosphere | null }[];
+  readonly alsoAt: readonly { readonly cone: Heat | null; readonly atmosphere: Atmosphere | null }[];
   readonly dueOn: string | null;
   /** Codes of cells left out by hand, and of proved ones taken in after all. */
   readonly out: readonly string[];

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { CONES, type Cone, type Atmosphere, ATMOSPHERES } from '@/core/vocabulary';
+import { HEATS, type Heat, type Atmosphere, ATMOSPHERES } from '@/core/vocabulary';
 
 /** What a suggestion is asked for. */
 export interface SuggestQuery {
   readonly places: number;
   readonly bodyId: string;
-  readonly cone: Cone;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
 }
 
@@ -17,7 +17,7 @@ export function readSuggestQuery(
   return {
     places: z.coerce.number().int().min(1).max(200).catch(24).parse(query.places),
     bodyId: bodies.find((body) => body.id === query.clay)?.id ?? bodies[0]?.id ?? '',
-    cone: z.enum(CONES).catch('6').parse(query.cone),
+    cone: z.enum(HEATS).catch('6').parse(query.cone),
     atmosphere: z.enum(ATMOSPHERES).catch('oxidation').parse(query.atmosphere),
   };
 }

@@ -1,9 +1,9 @@
 'use client';
 import Button from '@mui/material/Button';
 import { bodiesVary, textureWord } from '@/core/rounds';
-import { TEXTURES, type Texture } from '@/core/vocabulary';
+import { TEXTURES, type Texture, heatShort } from '@/core/vocabulary';
 import { Choice, SeveralField } from '@/ui/kit';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import type { Setup } from '../model/setup';
 import { Several } from './Several';
 import css from './rounds.module.css';
@@ -57,7 +57,7 @@ export function LevelFields({ setup, change, bodies }: Props) {
 
 function Targets({ setup, change }: Pick<Props, 'setup' | 'change'>) {
   const { alsoAt, cone, atmosphere } = setup;
-  const cones = useConesInUse(cone);
+  const heats = useHeatsInUse(cone);
   const atmospheres = useAtmospheresInUse(atmosphere);
   const set = (i: number, part: Partial<(typeof alsoAt)[number]>) =>
     change({ alsoAt: alsoAt.map((target, k) => (k === i ? { ...target, ...part } : target)) });
@@ -67,7 +67,8 @@ function Targets({ setup, change }: Pick<Props, 'setup' | 'change'>) {
         <div key={i} className={css.target}>
           <Choice
             label="Also at cone"
-            options={cones}
+            options={heats}
+            wordOf={heatShort}
             value={target.cone}
             onChange={(next) => set(i, { cone: next })}
           />

@@ -1,7 +1,7 @@
 'use client';
-import { FORMS, formShape, type Form } from '@/core/vocabulary';
+import { FORMS, formShape, type Form, heatShort } from '@/core/vocabulary';
 import type { StudioForm } from '@/records/pieces';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import { bodiesVary } from '@/core/rounds';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
@@ -16,7 +16,7 @@ interface Props extends Pick<RoundMakerState, 'setup' | 'change' | 'errorOf' | '
 
 /** What is the same in all tests of a round. */
 export function Stays({ setup, change, errorOf, bodyId, bodies, piece, ownForms }: Props) {
-  const cones = useConesInUse(setup.cone);
+  const heats = useHeatsInUse(setup.cone);
   const atmospheres = useAtmospheresInUse(setup.atmosphere);
   const { isFlat } = formShape(piece.form);
   return (
@@ -41,7 +41,8 @@ export function Stays({ setup, change, errorOf, bodyId, bodies, piece, ownForms 
       <div className={css.pair}>
         <Choice
           label="Cone"
-          options={cones}
+          options={heats}
+          wordOf={heatShort}
           value={setup.cone}
           onChange={(cone) => change({ cone: cone ?? '6' })}
         />

@@ -5,8 +5,8 @@ import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
-import { formShape } from '@/core/vocabulary';
-import { useAtmospheresInUse, useConesInUse } from '@/ui/StudioContext';
+import { formShape, heatName, heatShort } from '@/core/vocabulary';
+import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
 import { freeRound } from '@/core/rounds';
 import { Acts, Choice, FormErrors, NumberField, PageHeader, WordField } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
@@ -27,7 +27,7 @@ interface Props {
 
 /** So many free places: which tests are worth the clay, each with its reason; change the list and accept it. */
 export function SuggestView({ asked, suggestions, bodies }: Props) {
-  const cones = useConesInUse(asked.cone);
+  const heats = useHeatsInUse(asked.cone);
   const atmospheres = useAtmospheresInUse(asked.atmosphere);
   const router = useRouter();
   const { change } = useAddress();
@@ -51,7 +51,7 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
     const number = await run(() =>
       layOutRound({
         id: id.current,
-        name: name || `${chosen.length} gaps, cone ${asked.cone}`,
+        name: name || `${chosen.length} gaps, ${heatName(asked.cone)}`,
         kind: 'free',
         setup: asked,
         shape: plan.shape,
@@ -107,7 +107,8 @@ export function SuggestView({ asked, suggestions, bodies }: Props) {
         />
         <Choice
           label="Cone"
-          options={cones}
+          options={heats}
+          wordOf={heatShort}
           value={asked.cone}
           onChange={(cone) => ask({ cone: cone ?? '6' })}
         />

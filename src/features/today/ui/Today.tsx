@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
 import { ForRole } from '@/ui/ForRole';
 import { LinkButton } from '@/ui/LinkButton';
-import { defectName } from '@/core/vocabulary';
+import { defectName, heatName } from '@/core/vocabulary';
 import type { TestRequest } from '@/records/dictionary';
 import type { Firing, Kiln } from '@/records/firings';
 import type { ListedPiece } from '@/records/pieces';
@@ -184,7 +184,7 @@ function LeastCertain({ entries }: { entries: TodayData['weak'] }) {
               <span>
                 <b className={css.word}>{entry.text}</b>
                 <span className="small quiet">
-                  on {entry.ground}, cone {entry.cone}
+                  on {entry.ground}, {heatName(entry.cone)}
                 </span>
                 <span className="small">
                   <ProofMarks proofs={entry.proofs} agreeing={entry.agreeing} height={11} />{' '}
@@ -242,7 +242,7 @@ function KilnCard({
               {since && firing.state !== 'open' && ` since ${ageWords(since, now)}`}
               <br />
               <span className="quiet">
-                {firing.kind}, cone {firing.cone}, <Flame atmosphere={firing.atmosphere} />,{' '}
+                {firing.kind}, {heatName(firing.cone)}, <Flame atmosphere={firing.atmosphere} />,{' '}
                 <span className="figures">{firing.pieces}</span> pieces
               </span>
               {log?.last && (

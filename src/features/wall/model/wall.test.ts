@@ -1,4 +1,4 @@
-import type { Cone } from '@/core/vocabulary';
+import type { Heat } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
 import { cellKey, cellsOf } from './cells';
 import { chooseWall, onlyWall, wallSearch } from './choose';
@@ -55,7 +55,7 @@ const setting = (groundId: string, colour: string, proofs: number, more = {}) =>
   ground: groundId,
   slips: [] as string[],
   colour,
-  cone: '6' as Cone,
+  cone: '6' as Heat,
   atmosphere: 'oxidation' as const,
   proofs,
   ...more,

@@ -1,3 +1,5 @@
+import { capital } from '@/core/units';
+import { heatName } from '@/core/vocabulary';
 import 'server-only';
 import { z } from 'zod';
 import { type Db, currentRevision } from '@/records/platform';
@@ -60,7 +62,11 @@ export type BlankWall = Omit<Wall, 'entries'>;
 export function wallWords({ choice, grounds, thirds }: Wall): string {
   const names = choice.grounds.map((id) => grounds.find((ground) => ground.id === id)?.name ?? '?');
   const third = thirds.find(({ id }) => id === choice.third);
-  return [`Cone ${choice.cone} ${choice.atmosphere}`, names.join(' and '), third && `${third.name} over both`]
+  return [
+    `${capital(heatName(choice.cone))} ${choice.atmosphere}`,
+    names.join(' and '),
+    third && `${third.name} over both`,
+  ]
     .filter(Boolean)
     .join(', ');
 }

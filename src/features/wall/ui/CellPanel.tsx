@@ -1,6 +1,6 @@
 import { Said } from '@/ui/units';
 import { colourWords, movementWords } from '@/core/evidence';
-import { defectName, type Atmosphere, type Cone } from '@/core/vocabulary';
+import { defectName, type Atmosphere, type Heat } from '@/core/vocabulary';
 import type { WallEntry } from '@/records/dictionary';
 import { LinkButton } from '@/ui/LinkButton';
 import { ProofMarks } from '@/ui/ProofMarks';
@@ -32,7 +32,7 @@ export function CellPanel({
   base: Named;
   top: Named;
   /** The row of the wall that is shown, and the grounds that stand on it. */
-  row: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  row: { readonly groundId: string | null; readonly cone: Heat; readonly atmosphere: Atmosphere };
   grounds: readonly Named[];
   /** Cells on the list for a round, "base.top". */
   list: readonly string[];

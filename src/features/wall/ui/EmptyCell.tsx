@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { LinkButton } from '@/ui/LinkButton';
 import { RequestTest } from '@/features/dictionary';
-import type { Atmosphere, Cone } from '@/core/vocabulary';
+import type { Atmosphere, Heat } from '@/core/vocabulary';
 import { cellKey } from '../model/cells';
 
 interface Named {
@@ -22,7 +22,7 @@ export function EmptyCell({
   base: Named;
   top: Named;
   /** The row of the wall that the cell is empty on. */
-  row: { readonly groundId: string | null; readonly cone: Cone; readonly atmosphere: Atmosphere };
+  row: { readonly groundId: string | null; readonly cone: Heat; readonly atmosphere: Atmosphere };
   grounds: readonly Named[];
   list: readonly string[];
   onList: (list: readonly string[]) => void;

@@ -1,3 +1,4 @@
+import { heatName } from '@/core/vocabulary';
 import { sayMessage, shortFigures, type Units } from '@/core/units';
 import { stackWords } from '@/core/coats';
 import { describe, bestProof } from '@/core/evidence';
@@ -87,7 +88,7 @@ function SharedSense({
       <div>
         <p>
           <b>
-            {number}. On {sense.ground}, cone {sense.cone}, <Flame atmosphere={sense.atmosphere} />
+            {number}. On {sense.ground}, {heatName(sense.cone)}, <Flame atmosphere={sense.atmosphere} />
           </b>
         </p>
         <p>{words?.look}</p>

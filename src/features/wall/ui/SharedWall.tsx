@@ -1,3 +1,5 @@
+import { capital } from '@/core/units';
+import { heatName } from '@/core/vocabulary';
 import type { Share } from '@/records/dictionary';
 import { DefectGlyph } from '@/ui/DefectGlyph';
 import { Flame } from '@/ui/Flame';
@@ -32,7 +34,7 @@ export function SharedWall({ wall, share, at, size }: { wall: Wall; share: Share
       <header className={css.head}>
         <h1>{share.name}</h1>
         <p>
-          Cone {wall.choice.cone}, <Flame atmosphere={wall.choice.atmosphere} />.
+          {capital(heatName(wall.choice.cone))}, <Flame atmosphere={wall.choice.atmosphere} />.
           {grounds[0] && ` Left half on ${grounds[0]}`}
           {grounds[1] && `, right half on ${grounds[1]}`}
           {grounds[0] && '; the upper glaze once below, twice above.'}

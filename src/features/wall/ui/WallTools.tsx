@@ -1,4 +1,6 @@
 'use client';
+import { capital } from '@/core/units';
+import { heatName } from '@/core/vocabulary';
 import ToggleButton from '@mui/material/ToggleButton';
 import Link from 'next/link';
 import type { NamedWall } from '@/records/dictionary';
@@ -45,7 +47,8 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
           label="Cone and atmosphere"
           size="small"
           options={settings.map(
-            ({ cone, atmosphere }) => [`${cone} ${atmosphere}`, `Cone ${cone} ${atmosphere}`] as const,
+            ({ cone, atmosphere }) =>
+              [`${cone} ${atmosphere}`, `${capital(heatName(cone))} ${atmosphere}`] as const,
           )}
           value={`${choice.cone} ${choice.atmosphere}`}
           onChange={(value) => {
@@ -85,7 +88,7 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
                 ({ cone, atmosphere }) =>
                   [
                     wallSearch({ ...wall, choice: { ...choice, cone, atmosphere } }),
-                    `cone ${cone} ${atmosphere}`,
+                    `${heatName(cone)} ${atmosphere}`,
                   ] as const,
               ),
             ]}

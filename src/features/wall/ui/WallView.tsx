@@ -9,7 +9,7 @@ import { LinkButton } from '@/ui/LinkButton';
 import { RefreshOnChange } from '@/ui/RefreshOnChange';
 import { setAll, useAddress } from '@/ui/useAddress';
 import { usePersistedState } from '@/ui/usePersistedState';
-import type { Cone } from '@/core/vocabulary';
+import type { Heat } from '@/core/vocabulary';
 import { CellPanel } from './CellPanel';
 import { cellKey, cellsOf, type WallCell } from '../model/cells';
 import { useWallSwitch } from './useWallSwitch';
@@ -128,7 +128,7 @@ export function WallView({ wall, walls, start, mayShare }: Props) {
               top={top}
               row={{
                 groundId: choice.grounds.length === 1 ? choice.grounds[0]! : null,
-                cone: choice.cone as Cone,
+                cone: choice.cone as Heat,
                 atmosphere: choice.atmosphere,
               }}
               grounds={choice.grounds.flatMap((id) => grounds.find((ground) => ground.id === id) ?? [])}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ATMOSPHERES, CONES, GLAZE_KINDS, ROUND_KINDS } from '@/core/vocabulary';
+import { ATMOSPHERES, HEATS, GLAZE_KINDS, ROUND_KINDS } from '@/core/vocabulary';
 import { requireMember } from '@/auth';
 import { listBodies, listGlazes, recipesInUse } from '@/records/materials';
 import { db } from '@/records/platform';
@@ -22,7 +22,7 @@ const startSchema = z.object({
     .transform((ids) => ids.split(',').filter(Boolean))
     .default([]),
   name: z.string().max(120).default(''),
-  cone: z.enum(CONES).optional(),
+  cone: z.enum(HEATS).optional(),
   atmosphere: z.enum(ATMOSPHERES).optional(),
   // Cells of the wall, "base.top", with their coats, "base*2.top*1"; a glaze alone stands once or twice.
   pairs: z

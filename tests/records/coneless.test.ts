@@ -1,0 +1,35 @@
+import { auditDictionary, headwordPage } from '@/records/dictionary';
+import { firingById, shelfPieces } from '@/records/firings';
+import { fired, freshStudio, readAll, tile, type Studio } from './studio';
+
+let studio: Studio;
+beforeAll(async () => {
+  studio = await freshStudio('coneless');
+});
+afterAll(() => studio.base.destroy());
+
+test('what was fired without a cone is filed under how it was fired, and is hotter than no cone', async () => {
+  const { base } = studio;
+  const raku = await fired(studio, [tile(studio)], {
+    cone: 'raku',
+    atmosphere: 'reduction',
+    toCelsius: 1000,
+  });
+  await readAll(studio, raku.firingId);
+  expect(await firingById(base, raku.firingId)).toMatchObject({ cone: 'raku', toCelsius: 1000 });
+  // A glaze that was only fired by eye is not known to stand any cone.
+  const [piece] = await shelfPieces(base, raku.ids, null);
+  expect(piece!.fired.map(({ hottest }) => hottest)).toEqual([null, null]);
+  // A cone says what it goes to by itself.
+  const plain = await fired(studio, [tile(studio)], { toCelsius: 1222 });
+  await readAll(studio, plain.firingId);
+  expect((await firingById(base, plain.firingId)).toCelsius).toBeNull();
+
+  const senses = await base('entry').whereNotNull('first_at').select('cone', 'proofs', 'headword_id');
+  const over = senses.filter(({ headword_id }) => headword_id === senses[0]!.headword_id);
+  expect(new Set(over.map(({ cone }) => cone))).toEqual(new Set(['raku', '6']));
+  expect(senses.every(({ proofs }) => proofs === 1)).toBe(true);
+  const page = await headwordPage(base, over[0]!.headword_id);
+  expect(page.senses.map(({ cone }) => cone).sort()).toEqual(['6', 'raku']);
+  expect((await auditDictionary(base)).differences).toEqual([]);
+});
