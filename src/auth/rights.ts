@@ -67,6 +67,7 @@ export const RIGHTS = {
   saveNewPieces: tablet(students),
   saveSheet: tablet(students),
   takePhotoFirst: tablet(students),
+  findPiece: tablet(students),
   saveMany: within(students, 'pieces'),
   saveCorrections: within(students, 'pieces'),
   decidePlan: within(students, 'pieces'),

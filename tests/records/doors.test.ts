@@ -68,7 +68,7 @@ test('who signed in by a PIN makes and reads, and manages nothing, whatever the 
       ...['saveCorrection', 'saveEvent', 'saveFullness', 'saveLateLook', 'saveMeasure', 'saveNewPieces'],
       ...['savePhoto', 'savePhotoTime', 'saveWitness', 'setPosts', 'showPhotoFirst', 'tellHints'],
       ...['unloadFiring', 'want', 'addToSet', 'saveSheet', 'mixClay', 'sayWare', 'takeOutOfSet'],
-      ...['sayExpectation', 'addReminder', 'tickReminder', 'saveBook', 'takePhotoFirst'],
+      ...['sayExpectation', 'addReminder', 'tickReminder', 'saveBook', 'takePhotoFirst', 'findPiece'],
       'withdrawTestRequest',
     ].sort(),
   );

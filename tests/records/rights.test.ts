@@ -13,7 +13,7 @@ const STUDENTS = [
   ...['openCaseAction', 'saveCase', 'saveTry', 'correct', 'requestTest', 'withdrawTestRequest'],
   ...['savePhoto', 'savePhotoTime', 'showPhotoFirst', 'takeBack'],
   ...['sayWare', 'addToSet', 'takeOutOfSet', 'mixClay', 'saveSheet', 'saveGlazingPattern', 'saveMany'],
-  ...['saveCorrections', 'decidePlan', 'takePhotoFirst'],
+  ...['saveCorrections', 'decidePlan', 'takePhotoFirst', 'findPiece'],
   ...['sayExpectation', 'addReminder', 'tickReminder'],
 ];
 /** Kilns, and the hours they may be fired at, are the technician's. */

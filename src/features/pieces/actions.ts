@@ -16,6 +16,7 @@ import {
   movePhoto,
   orderById,
   piecesById,
+  piecesNumbered,
   removePhoto,
   saveExpectation,
   saveForm,
@@ -27,6 +28,7 @@ import {
   setPatternEnded,
   setMaker,
   setPhotoTime,
+  theOneNumbered,
 } from '@/records/pieces';
 import {
   changedPhotoSchema,
@@ -43,6 +45,7 @@ import {
   movedPhotoSchema,
   mixedClaySchema,
   newPieceSchema,
+  numberSchema,
   patternSchema,
   photoFirstSchema,
   photoIdSchema,
@@ -83,6 +86,15 @@ function refuseOthersPieces(member: Pick<Member, 'id' | 'role'>, makerId: string
   if (makerId && makerId !== member.id && !hasRole(member.role, 'teacher'))
     throw new Refusal('makerId', 'A student writes down own pieces; ask a teacher for others.');
 }
+
+/** The piece of a number as the bench holds it. @throws Refusal where there is none, or several */
+export const findPiece = action('findPiece', numberSchema, async (_member, { number }) => {
+  const known = await piecesNumbered(db(), number);
+  const isWhole = ({ label }: { readonly label: string }) => label === number.toUpperCase();
+  const [piece] = await piecesById(db(), [theOneNumbered(number, [known.filter(isWhole), known]).id]);
+  const { id, label, photoHash } = piece!;
+  return { id, label, photoHash };
+});
 
 /** Saves rows of a sheet, all or none of them; gives their numbers back, row by row. */
 export const saveSheet = action(

@@ -300,3 +300,8 @@ export const lateLookSchema = pieceReadingSchema.refine(
   ({ readings }) => readings.every(({ ageDays }) => ageDays !== null),
   { path: ['readings'], message: 'Say after how many days it was seen.' },
 );
+
+/** A number as somebody reads it under the foot. */
+export const numberSchema = z.object({
+  number: z.string().trim().min(1, 'Type a number.').max(40, 'At most 40 letters.'),
+});

@@ -2,7 +2,7 @@ import { AGAIN_FATES } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { Refusal } from '@/records/platform/errors';
-import { rowsOf } from '@/records/platform/joins';
+import { piecesNumbered, theOneNumbered } from '@/records/pieces/numbered';
 import { lockWhile, putIn } from './firings';
 
 /** A piece that was found in an opened kiln without having been written into its load. */
@@ -40,18 +40,7 @@ export async function joinOpening(
 /** The one piece with a number: first one of this firing, then one that waits for a kiln, then any. */
 async function pieceNumbered(trx: Db, firingId: string, text: string) {
   const number = text.trim();
-  const isPlain = /^\d+$/.test(number);
-  const known = await rowsOf<{ p: 'piece' }>()(
-    trx('piece as p')
-      .where({ 'p.label': number.toUpperCase() })
-      .orWhere({ 'p.own_number': number })
-      .orWhere((query) => void (isPlain && query.where({ 'p.number': Number(number) })))
-      .orderBy('p.number'),
-    'p.id',
-    'p.label',
-    'p.stage',
-    'p.fate',
-  );
+  const known = await piecesNumbered(trx, number);
   const here = await trx('firing_piece')
     .where({ firing_id: firingId })
     .whereIn(
@@ -59,19 +48,14 @@ async function pieceNumbered(trx: Db, firingId: string, text: string) {
       known.map(({ id }) => id),
     )
     .pluck<string[]>('piece_id');
-  const orders = [
-    known.filter(({ label }) => label === number.toUpperCase()),
-    known.filter(({ id }) => here.includes(id)),
-    known.filter(({ stage, fate }) => stage === 'glazed' || (fate && AGAIN_FATES.includes(fate))),
-    known,
-  ];
-  const found = orders.find((list) => list.length > 0);
-  if (!found)
-    throw new Refusal('number', `There is no piece ${number}. Number it as one that is not on the list.`);
-  if (found.length > 1)
-    throw new Refusal(
-      'number',
-      `Several pieces are ${number}: ${found.map(({ label }) => label).join(', ')}. Type the letters as well.`,
-    );
-  return found[0]!;
+  return theOneNumbered(
+    number,
+    [
+      known.filter(({ label }) => label === number.toUpperCase()),
+      known.filter(({ id }) => here.includes(id)),
+      known.filter(({ stage, fate }) => stage === 'glazed' || (fate && AGAIN_FATES.includes(fate))),
+      known,
+    ],
+    `There is no piece ${number}. Number it as one that is not on the list.`,
+  );
 }

@@ -1,3 +1,4 @@
+export { piecesNumbered, theOneNumbered } from './numbered';
 export type { CoatDraft, StoredCoat } from './coats';
 export {
   addPhoto,

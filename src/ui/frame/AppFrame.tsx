@@ -10,6 +10,7 @@ import type { Units } from '@/core/units';
 import type { Hints, StudioSettings } from '@/records/people';
 import { StudioProvider } from '../StudioContext';
 import { UnitsProvider, type SaveUnits } from '../units';
+import type { FindPiece } from './findPiece';
 import { FirstHint, type TellHints } from './FirstHint';
 import { StorageNotice } from './StorageNotice';
 import { QuietReturn } from './QuietReturn';
@@ -32,6 +33,7 @@ interface FrameProps {
   readonly saveUnits: SaveUnits;
   readonly hints: Hints;
   readonly tellHints: TellHints;
+  readonly findPiece: FindPiece;
   readonly signOut: () => Promise<void>;
   readonly children: ReactNode;
 }
@@ -46,6 +48,7 @@ export function AppFrame({
   saveUnits,
   hints,
   tellHints,
+  findPiece,
   signOut,
   children,
 }: FrameProps) {
@@ -56,7 +59,7 @@ export function AppFrame({
           <BenchProvider>
             <GuideWordsProvider>
               <div className={css.frame}>
-                <RunningHead member={member} kilns={kilns} signOut={signOut} />
+                <RunningHead {...{ member, kilns, signOut, findPiece }} />
                 {isOnDevice && <QuietReturn leave={signOut} />}
                 <main className={css.page}>
                   <StorageNotice />
@@ -64,7 +67,7 @@ export function AppFrame({
                   {children}
                 </main>
                 <ThumbIndex />
-                <Bench />
+                <Bench findPiece={findPiece} />
                 <Keys />
                 <RegisterServiceWorker />
               </div>

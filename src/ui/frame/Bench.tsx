@@ -3,12 +3,21 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { LinkButton } from '@/ui/LinkButton';
 import { useUndo } from '@/ui/Undo';
-import { compareAddress, useBench } from './BenchContext';
+import { ForRole } from '@/ui/ForRole';
+import { ScanButton } from '@/ui/scan';
+import { pieceOrWords, type FindPiece } from './findPiece';
+import { compareAddress, isSame, useBench } from './BenchContext';
 import css from './frame.module.css';
 
 /** The strip at the foot of every page with what was picked up and what can be done with it. */
-export function Bench() {
+export function Bench({ findPiece }: { readonly findPiece: FindPiece }) {
   const { held, open, setOpen, toggle, clear, lay } = useBench();
+  const pickUp = async (number: string) => {
+    const piece = await pieceOrWords(findPiece, number);
+    if (typeof piece === 'string') return piece;
+    if (!held.some((one) => isSame(one, piece))) toggle(piece);
+    return `${piece.label} lies on the bench. The next label, or Close.`;
+  };
   const { offer, bar } = useUndo();
   const ids = [...new Set(held.map((piece) => piece.id))].join(',');
   return (
@@ -25,6 +34,11 @@ export function Bench() {
           {held.length}
         </span>
       </button>
+      {open && (
+        <ForRole least="student">
+          <ScanButton className={css.tool} label="Pick up by label" onNumber={pickUp} />
+        </ForRole>
+      )}
       {open && held.length === 0 && (
         <span className="quiet small">Pick pieces up with p to compare them or make them again.</span>
       )}

@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import ColorizeOutlined from '@mui/icons-material/ColorizeOutlined';
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
@@ -7,6 +8,9 @@ import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
+import { ForRole } from '@/ui/ForRole';
+import { ScanButton } from '@/ui/scan';
+import { pieceOrWords, type FindPiece } from './findPiece';
 import { useGuideWords } from './GuideWords';
 import { HELP } from './Keys';
 import { LookUp } from './LookUp';
@@ -17,11 +21,14 @@ export function RunningHead({
   member,
   kilns,
   signOut,
+  findPiece,
 }: {
   member: { name: string; role: string; isByPin: boolean };
   kilns: ReactNode;
   signOut: () => Promise<void>;
+  findPiece: FindPiece;
 }) {
+  const router = useRouter();
   const words = useGuideWords();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
@@ -36,6 +43,17 @@ export function RunningHead({
         )}
       </div>
       <LookUp />
+      <ForRole least="student">
+        <ScanButton
+          className={css.tool}
+          onNumber={async (number) => {
+            const piece = await pieceOrWords(findPiece, number);
+            if (typeof piece === 'string') return piece;
+            router.push(`/pieces/${piece.label}`);
+            return null;
+          }}
+        />
+      </ForRole>
       <Link href="/find?own=1" className={css.tool} aria-label="Find by colour" title="Find by colour (g f)">
         <ColorizeOutlined fontSize="small" />
       </Link>

@@ -1,4 +1,5 @@
 'use client';
+import { ScanButton } from '@/ui/scan';
 import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -148,30 +149,29 @@ function ByNumber({
 }) {
   const [typed, setTyped] = useState('');
   const [answer, setAnswer] = useState('');
-  const choose = () => {
-    const { ids, missing, wrong } = chosenBy(typed, pieces);
+  const choose = (numbers: string) => {
+    const { ids, missing, wrong } = chosenBy(numbers, pieces);
     onChoose(ids);
-    setAnswer(
-      [
-        `${ids.length} chosen`,
-        ...(missing.length ? [`not waiting: ${missing.join(', ')}`] : []),
-        ...(wrong.length ? [`no number: ${wrong.join(', ')}`] : []),
-      ].join('; '),
-    );
     setTyped([...missing, ...wrong].join(', '));
+    return [
+      `${ids.length} chosen`,
+      ...(missing.length ? [`not waiting: ${missing.join(', ')}`] : []),
+      ...(wrong.length ? [`no number: ${wrong.join(', ')}`] : []),
+    ].join('; ');
   };
   return (
     <form
       className={css.byNumber}
       onSubmit={(event) => {
         event.preventDefault();
-        choose();
+        setAnswer(choose(typed));
       }}
     >
       <WordField label="Choose by number" value={typed} onChange={setTyped} placeholder="12-40, 55" />
       <Button type="submit" disabled={!typed.trim()}>
         Choose
       </Button>
+      <ScanButton label="Choose by label" onNumber={(number) => `${number}: ${choose(number)}`} />
       <p role="status" className="small">
         {answer}
       </p>

@@ -1,4 +1,5 @@
 'use client';
+import { ScanButton } from '@/ui/scan';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { memo, useCallback, useState } from 'react';
@@ -234,6 +235,14 @@ function StripForm({
         }}
         onChange={(event) => (open === 'find' ? find(event.target.value) : setNote(event.target.value))}
       />
+      {open === 'find' && (
+        <ScanButton
+          onNumber={(number) => {
+            find(number);
+            return null;
+          }}
+        />
+      )}
       {open === 'find' &&
         [...exact, ...more].slice(0, SHOWN).map((piece) => (
           <Button key={piece.id} onClick={() => goAndClose(piece.id)}>

@@ -1,0 +1,1 @@
+export { ScanButton } from './ScanButton';
