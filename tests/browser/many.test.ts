@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addKiln, choose, fireIn, openedPiece, signIn } from './steps';
+import { addCoat, addKiln, choose, fireIn, openedPiece, signIn } from './steps';
 
 /** Five cups alike, by one row of the sheet; gives their numbers. */
 async function fiveCups(page: Page): Promise<string[]> {
@@ -143,4 +143,26 @@ test('a kiln that was lit two hours ago gets its readings by the keyboard and fr
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'hand reading' })).toHaveCount(1);
   await expect(book.getByLabel(/a line each/)).toHaveValue(lines.join('\n'));
+});
+
+test('a coat is dragged before another, and put back by its arrow', async ({ page }) => {
+  page.setDefaultTimeout(20_000);
+  await signIn(page);
+  await page.goto('/pieces/new');
+  await page.waitForLoadState('networkidle');
+  for (const glaze of ['Limewash', 'Sleeper', 'Kettle Black']) await addCoat(page, glaze);
+  const names = () => page.locator('[aria-expanded] b').allTextContents();
+  expect(await names()).toEqual(['Limewash', 'Sleeper', 'Kettle Black']);
+  const [from, to] = [
+    await page.getByTestId('drag coat 3').boundingBox(),
+    await page.getByTestId('drag coat 1').boundingBox(),
+  ];
+  await page.mouse.move(from!.x + 16, from!.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 16, from!.y, { steps: 4 });
+  await page.mouse.move(to!.x + 16, to!.y + 10, { steps: 12 });
+  await page.mouse.up();
+  await expect.poll(names).toEqual(['Kettle Black', 'Limewash', 'Sleeper']);
+  await page.getByRole('button', { name: 'Apply later' }).click();
+  await expect.poll(names).toEqual(['Limewash', 'Kettle Black', 'Sleeper']);
 });

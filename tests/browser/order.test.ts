@@ -162,8 +162,14 @@ test('a note for the next time comes up where the glaze is chosen, and is ticked
   await page.reload();
   await expect(page.getByLabel('Note for the next time')).toHaveValue(words);
   await page.getByRole('button', { name: 'Keep note' }).click();
-  const next = page.getByRole('region', { name: 'Next time' });
+  const next = page.getByRole('region', { name: 'Next time' }).first();
   await expect(next).toContainText(words);
+  // One about the bucket that stands there now.
+  const lumps = `lumps, ${Date.now()}`;
+  await page.getByRole('button', { name: 'Note on this bucket' }).click();
+  await page.getByLabel('Note on this bucket').pressSequentially(lumps);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(lumps)).toBeVisible();
   await page.goto('/pieces/new');
   await page.waitForLoadState('networkidle');
   await expect(page.getByText(words)).toBeHidden();
@@ -171,6 +177,7 @@ test('a note for the next time comes up where the glaze is chosen, and is ticked
   await field.pressSequentially('Guard');
   await page.getByRole('option', { name: 'Guard Green' }).click();
   await expect(next).toContainText(`Guard Green: ${words}`);
+  await expect(next).toContainText(new RegExp(`Guard Green \\S+: ${lumps}`));
   await next.getByRole('checkbox', { name: new RegExp(words) }).click();
   await expect(next.getByRole('listitem').filter({ hasText: words })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

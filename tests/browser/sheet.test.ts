@@ -99,11 +99,9 @@ test('27 tumblers of as many combinations are logged by the keyboard, loaded by 
   }
   await allSent(page);
   const address = await fireIn(page, 'Tumbler Hut', { ...fire, kind: 'refire' }, async () => {
-    for (const label of again.keys()) {
-      const field = page.getByLabel('Choose by number');
-      await field.pressSequentially(label.slice(3));
-      await field.press('Enter');
-    }
+    const field = page.getByLabel('Choose by number');
+    await field.pressSequentially([...again.keys()].map((label) => Number(label.slice(3))).join(', '));
+    await field.press('Enter');
     await expect(page.getByText('3 chosen')).toBeVisible();
   });
   for (let i = 0; i < again.size; i++) {

@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { folderStore, newId, type Store } from '@/records/platform';
+import { listGlazes, addBatch } from '@/records/materials';
 import { addReminder, remindersOf, setReminderDone } from '@/records/reminders';
 import {
   changeMany,
@@ -191,6 +192,21 @@ test('a note for the next time comes up with what it is about until it is ticked
   const about = [{ about: 'glaze', aboutId: glazes.Sleeper }] as const;
   expect(await remindersOf(base, about)).toMatchObject([{ words: 'sieve it first', thing: 'Sleeper' }]);
   expect(await remindersOf(base, 'all')).toHaveLength(2);
+  // Of a bucket and of a firing it says which.
+  const [sleeper] = (await listGlazes(base)).filter(({ id }) => id === glazes.Sleeper);
+  const batch = {
+    ...{ id: newId(), glazeId: glazes.Sleeper, versionId: sleeper!.versionId, code: 'S7' },
+    ...{ mixedOn: '2026-01-03', specificGravity: null },
+  };
+  await addBatch(base, member, batch);
+  const firingId = await emptyFiring(studio);
+  for (const [kind, aboutId, thing] of [
+    ['batch', batch.id, 'Sleeper S7'],
+    ['firing', firingId, expect.stringMatching(/ \d+$/) as string],
+  ] as const) {
+    await addReminder(base, member, { id: newId(), about: kind, aboutId, words: 'lumps' });
+    expect(await remindersOf(base, [{ about: kind, aboutId }])).toMatchObject([{ thing }]);
+  }
   expect(await remindersOf(base, [{ about: 'form', aboutId: 'mug' }])).toMatchObject([{ thing: 'mug' }]);
   await setReminderDone(base, member, note.id, true);
   expect(await remindersOf(base, about)).toEqual([]);

@@ -5,6 +5,7 @@ import {
   listSeries,
   migrate,
   newId,
+  giveNumbersBack,
   reserveNumbers,
   tablesSource,
   unmigrate,
@@ -25,7 +26,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('025_coneless');
+  expect((await migrate(base)).at(-1)).toBe('026_notes_about');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -154,6 +155,26 @@ test('the watch over all records tests sees a write that leaves no row in change
   await base.transaction((trx) => trx('kiln').update({ litres: 1 }));
   await expect(base.transaction((trx) => trx('glaze').update({ sort: 'x' as never }))).rejects.toThrow();
   expect(takeForgotten()).toEqual(['kiln']);
+  await base.destroy();
+});
+
+test('numbers of a block that were not used are given back while nobody has higher ones', async () => {
+  const { base, member, ...studio } = await freshStudio('back');
+  const next = async () => (await listSeries(base))[0]!.next;
+  const start = await next();
+  const block = await reserveNumbers(base, member, { id: newId(), device: 'phone' });
+  expect(await next()).toBe(block.last + 1);
+  await giveNumbersBack(base, member, { id: block.id, from: block.first + 2 });
+  expect(await next()).toBe(start + 2);
+  // Again, and of a block with higher numbers given out since: nothing happens.
+  await giveNumbersBack(base, member, { id: block.id, from: block.first + 2 });
+  expect(await next()).toBe(start + 2);
+  const other = await reserveNumbers(base, member, { id: newId(), device: 'phone' });
+  const draft = tile({ base, member, ...studio });
+  const [piece] = await savePieces(base, member, draft, [newId()]);
+  expect(piece!.label).toMatch(new RegExp(`${other.last + 1}$`));
+  await giveNumbersBack(base, member, { id: other.id, from: other.first });
+  expect(await next()).toBe(other.last + 2);
   await base.destroy();
 });
 

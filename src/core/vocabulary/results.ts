@@ -31,7 +31,7 @@ export const EXPECTATIONS = [
 ] as const;
 
 /** What a note for the next time may be about. */
-export const REMINDER_ABOUT = ['glaze', 'clay', 'form', 'kiln'] as const;
+export const REMINDER_ABOUT = ['glaze', 'clay', 'form', 'kiln', 'batch', 'firing'] as const;
 export type ReminderAbout = (typeof REMINDER_ABOUT)[number];
 
 /** What was done to a piece after its last firing. */

@@ -7,6 +7,7 @@ export {
   listSeries,
   type NumberBlock,
   removeSeriesOf,
+  giveNumbersBack,
   reserveNumbers,
   saveSeriesOf,
   type Series,

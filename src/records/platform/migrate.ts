@@ -25,6 +25,7 @@ import * as sheet from './migrations/022_sheet';
 import * as again from './migrations/023_again';
 import * as judgement from './migrations/024_judgement';
 import * as coneless from './migrations/025_coneless';
+import * as notesAbout from './migrations/026_notes_about';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -52,6 +53,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '023_again': again,
   '024_judgement': judgement,
   '025_coneless': coneless,
+  '026_notes_about': notesAbout,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -124,7 +124,8 @@ export function labelOf(prefix: string, number: number): string {
 }
 
 /**
- * Reserves the next numbers of the usual series for a device. They are never given to anybody else, used or not.
+ * Reserves the next numbers of the usual series for a device. They are given to nobody else unless the device
+ * gives them back.
  * The same block id again gives the same block.
  */
 export async function reserveNumbers(
@@ -142,6 +143,32 @@ export async function reserveNumbers(
       .where({ prefix })
       .update({ next: next + BLOCK });
     return { id, ...block };
+  });
+}
+
+/**
+ * Takes back what a device has not used of its block, from a number on. Where others got higher numbers meanwhile the
+ * rest stays unused: no number is given twice.
+ */
+export async function giveNumbersBack(
+  base: Db,
+  memberId: string,
+  { id, from }: { readonly id: string; readonly from: number },
+): Promise<void> {
+  await inTransaction(base, async (trx) => {
+    const block = await trx('number_block')
+      .where({ id, member_id: memberId })
+      .first('prefix', 'first', 'last');
+    if (!block || from < block.first || from > block.last) return;
+    const { next } = await lockSeries(trx, { prefix: block.prefix });
+    const labels = Array.from({ length: block.last - from + 1 }, (_, i) => labelOf(block.prefix, from + i));
+    if (next !== block.last + 1 || (await trx('piece').whereIn('label', labels).first('id'))) return;
+    await trx('series').where({ prefix: block.prefix }).update({ next: from });
+    if (from === block.first) await trx('number_block').where({ id }).delete();
+    else
+      await trx('number_block')
+        .where({ id })
+        .update({ last: from - 1 });
   });
 }
 

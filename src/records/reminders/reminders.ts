@@ -64,6 +64,11 @@ export async function remindersOf(base: Db, things: readonly About[] | 'all'): P
       .leftJoin('body as b', 'b.id', 'r.about_id')
       .leftJoin('kiln as k', 'k.id', 'r.about_id')
       .leftJoin('form as f', 'f.id', 'r.about_id')
+      .leftJoin('batch as t', 't.id', 'r.about_id')
+      .leftJoin('glaze_version as tv', 'tv.id', 't.glaze_version_id')
+      .leftJoin('glaze as tg', 'tg.id', 'tv.glaze_id')
+      .leftJoin('firing as fi', 'fi.id', 'r.about_id')
+      .leftJoin('kiln as fk', 'fk.id', 'fi.kiln_id')
       .whereNull('r.done_at')
       .where((of) => {
         if (things !== 'all')
@@ -71,7 +76,11 @@ export async function remindersOf(base: Db, things: readonly About[] | 'all'): P
             void of.orWhere({ 'r.about': about, 'r.about_id': aboutId });
       })
       .orderBy('r.at')
-      .select(base.raw('coalesce(g.name, b.name, k.name, f.name, r.about_id) as thing')),
+      .select(
+        base.raw(
+          "coalesce(g.name, b.name, k.name, f.name, concat(tg.name, ' ', t.code), concat(fk.name, ' ', fi.number), r.about_id) as thing",
+        ),
+      ),
     'r.*',
     'm.name as by',
   );

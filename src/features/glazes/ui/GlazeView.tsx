@@ -3,6 +3,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Line } from '@/core/chemistry';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
+import type { Reminder } from '@/records/reminders';
 import type { HeadwordOfGlaze, JudgedGlaze } from '@/records/dictionary';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
@@ -23,6 +24,7 @@ interface Props {
   readonly clays: readonly ClayFit[];
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];
+  readonly bucketNotes: readonly Reminder[];
   readonly headwords: readonly HeadwordOfGlaze[];
   readonly judged: JudgedGlaze;
   /** Notes for the next time it is mixed or used. */

@@ -6,6 +6,7 @@ import { useSaveKey } from '@/ui/useSaveKey';
 import { analyse, isKnownEnough, unknownIn, type AnalysisResult, type Line } from '@/core/chemistry';
 import { COAT_THICKNESS } from '@/core/fit';
 import { drySpecificGravity, onTop } from '@/core/recipe';
+import type { Reminder } from '@/records/reminders';
 import type { BatchHistory, Glaze, StudioMaterial, RecipeVersion } from '@/records/materials';
 import { BatchSheet } from './BatchSheet';
 import { ExpansionBand } from './ExpansionBand';
@@ -28,12 +29,13 @@ interface Props {
   readonly clays: readonly ClayFit[];
   readonly others: readonly { readonly name: string; readonly lines: readonly Line[] }[];
   readonly batches: readonly BatchHistory[];
+  readonly bucketNotes: readonly Reminder[];
   readonly mayChange: boolean;
 }
 
 /** The recipe at work: everything that follows from it is worked out as it is typed. */
 export function RecipeDesk(props: Props) {
-  const { glaze, versions, clays, batches, mayChange } = props;
+  const { glaze, versions, clays, batches, bucketNotes, mayChange } = props;
   const state = useRecipeDesk(props);
   const { book, understood, opened, changed, take, save } = state;
   const [thicknessMm, setThickness] = useState<number>(COAT_THICKNESS.dipped.fired);
@@ -88,6 +90,7 @@ export function RecipeDesk(props: Props) {
       />
       <SlopPanel
         batches={batches}
+        reminders={bucketNotes}
         dry={opened.lines?.length ? drySpecificGravity(opened.lines, book) : 2.6}
         perBase={opened.lines?.length ? onTop(opened.lines) : 1}
       />

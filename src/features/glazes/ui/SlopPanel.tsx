@@ -6,6 +6,9 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { addToSlop, correctSlop } from '@/core/recipe';
 import type { BatchHistory } from '@/records/materials';
+import type { Reminder } from '@/records/reminders';
+import { NextTime } from '@/features/reminders';
+import { ForRole } from '@/ui/ForRole';
 import { shortDay } from '@/core/time';
 import { Said, useUnits } from '@/ui/units';
 import { useMutation } from '@/ui/useMutation';
@@ -14,6 +17,8 @@ import css from './glaze.module.css';
 
 interface Props {
   readonly batches: readonly BatchHistory[];
+  /** Notes about these batches that are not ticked off. */
+  readonly reminders: readonly Reminder[];
   /** Dry specific gravity of the recipe. */
   readonly dry: number;
   /** Grams of dry glaze for each gram of its base. */
@@ -21,7 +26,7 @@ interface Props {
 }
 
 /** The bucket as it is: what it measures, what brings it right, and how it was before. */
-export function SlopPanel({ batches, dry, perBase }: Props) {
+export function SlopPanel({ batches, reminders, dry, perBase }: Props) {
   const [code, setCode] = useState<string | null>(batches[0]?.code ?? null);
   const [ml, setMl] = useState<number | null>(10_000);
   const [measured, setMeasured] = useState<number | null>(null);
@@ -103,6 +108,14 @@ export function SlopPanel({ batches, dry, perBase }: Props) {
           <Button onClick={() => void note()} disabled={isBusy || measured === null}>
             Save measurement for {batch.code}
           </Button>
+          <ForRole least="student">
+            <NextTime
+              key={batch.id}
+              reminders={reminders.filter(({ aboutId }) => aboutId === batch.id)}
+              about={{ about: 'batch', aboutId: batch.id }}
+              mayWrite
+            />
+          </ForRole>
           <History batch={batch} />
         </>
       ) : (

@@ -5,7 +5,7 @@ import { ulid } from 'ulid';
 import type { Opening, OpeningPiece } from '@/records/openings';
 import type { PieceDraft } from '../model/draft';
 import { draftsOf, deviceStore, type OutboxItem } from '../model/outbox/deviceStore';
-import { reserveIfFew } from '../model/outbox/reserveNumbers';
+import { giveNumbersBack, reserveIfFew } from '../model/outbox/reserveNumbers';
 import { startSender, type Connection } from '../model/outbox/sender';
 import { useOpeningActs } from './useOpeningActs';
 
@@ -129,6 +129,9 @@ export function useOpening(first: Opening, memberId: string, onJoined: (pieceId:
     await readOutbox();
     sender.current?.kick();
   }, [readOutbox]);
+  useGivingBack(
+    waiting.length === 0 && arriving === 0 && opening.pieces.every(({ state }) => state !== 'loaded'),
+  );
   const acts = useOpeningActs({ firingId, draftAt, putDraft, enqueue, resend, refresh });
 
   return {
@@ -141,6 +144,20 @@ export function useOpening(first: Opening, memberId: string, onJoined: (pieceId:
     enqueue,
     refresh,
   };
+}
+
+/** Gives the numbers back that were kept for pieces not on the list, when an opening that is over is left. */
+function useGivingBack(isOver: boolean) {
+  const over = useRef(isOver);
+  useEffect(() => {
+    over.current = isOver;
+  }, [isOver]);
+  useEffect(
+    () => () => {
+      if (over.current) void giveNumbersBack().catch(reportStorageFailure);
+    },
+    [],
+  );
 }
 
 /** The taps of each piece that are not on the server yet, kept on the device at every change. */

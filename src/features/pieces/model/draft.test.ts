@@ -93,7 +93,7 @@ test('coats change places, leave, and an impossible move changes nothing', () =>
   const draft = addCoat(addCoat(blank(), sleeper), limewash);
   expect(movedCoat(draft, 0, 1).coats.map((coat) => coat.glazeId)).toEqual([limewash.id, sleeper.id]);
   expect(movedCoat(draft, 0, -1)).toBe(draft);
-  expect(movedCoat(draft, 1, 1)).toBe(draft);
+  expect(movedCoat(draft, 1, 2)).toBe(draft);
   expect(withoutCoat(draft, 0).coats.map((coat) => coat.glazeId)).toEqual([limewash.id]);
 });
 

@@ -191,12 +191,11 @@ export function withoutCoat(draft: PieceDraft, index: number): PieceDraft {
   return { ...draft, coats: draft.coats.filter((_, i) => i !== index) };
 }
 
-/** Puts a coat before (−1) or after (+1) its neighbour in the order of application. */
-export function movedCoat(draft: PieceDraft, index: number, by: -1 | 1): PieceDraft {
-  const to = index + by;
+/** Puts a coat in another place in the order of application; those between move up. */
+export function movedCoat(draft: PieceDraft, from: number, to: number): PieceDraft {
   if (to < 0 || to >= draft.coats.length) return draft;
   const coats = [...draft.coats];
-  [coats[index], coats[to]] = [coats[to]!, coats[index]!];
+  coats.splice(to, 0, ...coats.splice(from, 1));
   return { ...draft, coats };
 }
 

@@ -10,6 +10,7 @@ import type { CoatDraft, PieceDraft } from '@/records/pieces';
 import { coverWords } from '../model/cover';
 import { onOtherSide, sidesFor, type FormChoice, type GlazeChoice } from '../model/draft';
 import { CoatFields } from './CoatFields';
+import { SortedItem, SortedList } from './SortedList';
 import css from './pieces.module.css';
 
 interface Props {
@@ -24,7 +25,8 @@ interface Props {
   readonly onChange: (index: number, change: Partial<CoatDraft>) => void;
   /** Puts a coat in a usual place, which may take another one with it. */
   readonly onPut: (put: (draft: PieceDraft) => PieceDraft) => void;
-  readonly onMove: (index: number, by: -1 | 1) => void;
+  /** Moves a coat to another place in the order. */
+  readonly onMove: (from: number, to: number) => void;
   readonly onRemove: (index: number) => void;
 }
 
@@ -43,91 +45,103 @@ export function CoatList({
   onRemove,
 }: Props) {
   const hasOtherSide = sidesFor(draft).length > 1;
+  const ids = draft.coats.map((_, i) => `coat ${i + 1}`);
   const glazeOf = (id: string) => glazes.find((glaze) => glaze.id === id);
   return (
-    <ol className={css.coats}>
+    <SortedList ids={ids} className={css.coats} onMove={onMove}>
       {draft.coats.map((coat, i) => {
         const glaze = glazeOf(coat.glazeId);
         const fields = [...Object.keys(coat), ...Object.keys(coat.cover ?? {}).map((key) => `cover.${key}`)];
         const error = fields.some((field) => errorOf(`coats.${i}.${field}`));
         return (
-          <li key={i} className={css.coat} data-open={i === selected || undefined}>
-            <div className={css.coatHead}>
-              <button
-                type="button"
-                className={css.coatName}
-                onClick={() => onSelect(i)}
-                aria-expanded={i === selected}
-              >
-                <span className="figures">{i + 1}</span>
-                <span className={css.chip} style={{ background: glaze?.colour ?? 'var(--bare)' }} />
-                <b>{glaze?.name ?? 'Choose a glaze'}</b>
-                <span className={error ? 'heat small' : 'quiet small'}>
-                  {layerWords({ times: coat.times, way: wayOf(coat.method) })}
-                  {coat.area !== null
-                    ? `, ${coat.area}`
-                    : coat.side !== 'outside' && `, ${sideWord(draft.form, coat.side)}`}
-                  {coat.cover && `, ${coverWords(coat.cover)}`}
-                  {coat.not.length > 0 && `, not on ${coat.not.join(' and ')}`}
-                  {coat.firingId && `, in ${firingNames.get(coat.firingId) ?? 'an earlier firing'}`}
-                </span>
-              </button>
-              {i === selected && (
-                <span className={css.coatTools}>
-                  <IconButton
-                    size="small"
-                    onClick={() => onMove(i, -1)}
-                    disabled={i === 0}
-                    aria-label="Apply earlier"
-                    title="Apply earlier"
+          <SortedItem
+            className={css.coat}
+            key={i}
+            id={ids[i]!}
+            isOpen={i === selected}
+            isAlone={ids.length === 1}
+          >
+            {(handle) => (
+              <>
+                <div className={css.coatHead}>
+                  {handle}
+                  <button
+                    type="button"
+                    className={css.coatName}
+                    onClick={() => onSelect(i)}
+                    aria-expanded={i === selected}
                   >
-                    <ArrowUpward fontSize="small" />
-                  </IconButton>
-                  <IconButton
-                    size="small"
-                    onClick={() => onMove(i, 1)}
-                    disabled={i === draft.coats.length - 1}
-                    aria-label="Apply later"
-                    title="Apply later"
-                  >
-                    <ArrowDownward fontSize="small" />
-                  </IconButton>
-                  {hasOtherSide && coat.area === null && (
-                    <IconButton
-                      size="small"
-                      onClick={() => onPut((before) => onOtherSide(before, i))}
-                      aria-label={`The same on the other side as coat ${i + 1}`}
-                      title="The same on the other side"
-                    >
-                      <ContentCopy fontSize="small" />
-                    </IconButton>
+                    <span className="figures">{i + 1}</span>
+                    <span className={css.chip} style={{ background: glaze?.colour ?? 'var(--bare)' }} />
+                    <b>{glaze?.name ?? 'Choose a glaze'}</b>
+                    <span className={error ? 'heat small' : 'quiet small'}>
+                      {layerWords({ times: coat.times, way: wayOf(coat.method) })}
+                      {coat.area !== null
+                        ? `, ${coat.area}`
+                        : coat.side !== 'outside' && `, ${sideWord(draft.form, coat.side)}`}
+                      {coat.cover && `, ${coverWords(coat.cover)}`}
+                      {coat.not.length > 0 && `, not on ${coat.not.join(' and ')}`}
+                      {coat.firingId && `, in ${firingNames.get(coat.firingId) ?? 'an earlier firing'}`}
+                    </span>
+                  </button>
+                  {i === selected && (
+                    <span className={css.coatTools}>
+                      <IconButton
+                        size="small"
+                        onClick={() => onMove(i, i - 1)}
+                        disabled={i === 0}
+                        aria-label="Apply earlier"
+                        title="Apply earlier"
+                      >
+                        <ArrowUpward fontSize="small" />
+                      </IconButton>
+                      <IconButton
+                        size="small"
+                        onClick={() => onMove(i, i + 1)}
+                        disabled={i === draft.coats.length - 1}
+                        aria-label="Apply later"
+                        title="Apply later"
+                      >
+                        <ArrowDownward fontSize="small" />
+                      </IconButton>
+                      {hasOtherSide && coat.area === null && (
+                        <IconButton
+                          size="small"
+                          onClick={() => onPut((before) => onOtherSide(before, i))}
+                          aria-label={`The same on the other side as coat ${i + 1}`}
+                          title="The same on the other side"
+                        >
+                          <ContentCopy fontSize="small" />
+                        </IconButton>
+                      )}
+                      <IconButton
+                        size="small"
+                        onClick={() => onRemove(i)}
+                        aria-label={`Remove coat ${i + 1}`}
+                        title="Remove coat"
+                      >
+                        <DeleteOutline fontSize="small" />
+                      </IconButton>
+                    </span>
                   )}
-                  <IconButton
-                    size="small"
-                    onClick={() => onRemove(i)}
-                    aria-label={`Remove coat ${i + 1}`}
-                    title="Remove coat"
-                  >
-                    <DeleteOutline fontSize="small" />
-                  </IconButton>
-                </span>
-              )}
-            </div>
-            {i === selected && (
-              <CoatFields
-                coat={coat}
-                index={i}
-                draft={draft}
-                bands={bands}
-                glazes={glazes}
-                errorOf={errorOf}
-                onChange={(change) => onChange(i, change)}
-                onPut={onPut}
-              />
+                </div>
+                {i === selected && (
+                  <CoatFields
+                    coat={coat}
+                    index={i}
+                    draft={draft}
+                    bands={bands}
+                    glazes={glazes}
+                    errorOf={errorOf}
+                    onChange={(change) => onChange(i, change)}
+                    onPut={onPut}
+                  />
+                )}
+              </>
             )}
-          </li>
+          </SortedItem>
         );
       })}
-    </ol>
+    </SortedList>
   );
 }

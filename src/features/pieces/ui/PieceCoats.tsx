@@ -51,9 +51,9 @@ export function PieceCoats({
         onSelect={setSelected}
         onChange={(i, c) => change((b) => withCoat(b, i, c))}
         onPut={change}
-        onMove={(i, by) => {
-          change((b) => movedCoat(b, i, by));
-          setSelected(Math.min(draft.coats.length - 1, Math.max(0, i + by)));
+        onMove={(from, to) => {
+          change((b) => movedCoat(b, from, to));
+          setSelected(to);
         }}
         onRemove={(i) => {
           onRemove(i);

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { shortDay } from '@/core/time';
+import type { ReminderAbout } from '@/core/vocabulary';
 import type { About, Reminder } from '@/records/reminders';
 import { FormErrors, WordField } from '@/ui/kit';
 import { useUndo } from '@/ui/Undo';
@@ -61,6 +62,12 @@ export function NextTime({ reminders, about, isNamed = false, mayWrite }: Props)
   );
 }
 
+/** Where it is no next time that a note is for. */
+const LABELS: Partial<Record<ReminderAbout, string>> = {
+  batch: 'Note on this bucket',
+  firing: 'Note for this firing',
+};
+
 function Add({ about }: { readonly about: About }) {
   const [words, setWords, , drop] = usePersistedState(`jiten.next.${about.about}.${about.aboutId}`, '');
   const [isOpen, setIsOpen] = useState(false);
@@ -73,16 +80,17 @@ function Add({ about }: { readonly about: About }) {
     drop();
     setIsOpen(false);
   };
+  const label = LABELS[about.about] ?? 'Note for the next time';
   if (!isOpen && words === '')
     return (
       <Button size="small" onClick={() => setIsOpen(true)}>
-        Note for the next time
+        {label}
       </Button>
     );
   return (
     <div className={css.add}>
       <WordField
-        label="Note for the next time"
+        label={label}
         value={words}
         onChange={setWords}
         autoFocus={isOpen}

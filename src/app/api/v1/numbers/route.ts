@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { withMember } from '@/auth';
-import { db, reserveNumbers } from '@/records/platform';
+import { db, giveNumbersBack, reserveNumbers } from '@/records/platform';
 import { idSchema } from '@/features/shared/schema';
 import { answer, refusal } from '../upload';
 
@@ -14,6 +14,20 @@ export async function POST(request: Request): Promise<Response> {
   return answer(
     await withMember('reserveNumbers', schema, input, (member, asked) =>
       reserveNumbers(db(), member.id, asked),
+    ),
+  );
+}
+
+const backSchema = z.object({ id: idSchema, from: z.int().min(1) });
+
+/** Gives numbers of a block back that were not used. Same origin only. */
+export async function DELETE(request: Request): Promise<Response> {
+  const refused = await refusal(request);
+  if (refused) return refused;
+  const input: unknown = await request.json().catch(() => null);
+  return answer(
+    await withMember('reserveNumbers', backSchema, input, (member, asked) =>
+      giveNumbersBack(db(), member.id, asked),
     ),
   );
 }

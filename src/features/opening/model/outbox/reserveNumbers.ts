@@ -25,3 +25,19 @@ export async function reserveIfFew(): Promise<void> {
     // Tried again at the next opening or unlisted piece.
   }
 }
+
+/** Gives the numbers back that this device holds and did not use: the opening they were for is over. */
+export async function giveNumbersBack(): Promise<void> {
+  const base = await deviceStore();
+  for (const { id, first, last, used } of await base.getAll('block')) {
+    // Out of this device first: a number that is on its way back is given to nobody here.
+    await base.delete('block', id);
+    if (first + used > last) continue;
+    await fetch('/api/v1/numbers', {
+      method: 'DELETE',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ id, from: first + used }),
+      keepalive: true,
+    }).catch(() => undefined);
+  }
+}

@@ -43,13 +43,14 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     hasEnded ? [] : listFirings(db(), { kilnId: kiln.id, states: ['loading', 'firing', 'cooling'] }),
   ]);
   const isComing = firing.state === 'loading' || firing.state === 'firing';
-  const reminders = await remindersOf(db(), isComing ? usedIn(kiln.id, loaded) : []);
+  const about: About = { about: 'firing', aboutId: firing.id };
+  const reminders = await remindersOf(db(), [about, ...(isComing ? usedIn(kiln.id, loaded) : [])]);
   const mayPlan = hasRole(member.role, 'teacher');
   return (
     <FiringView
       {...{ firing, kilns, loaded, waiting, shelves, programmes, log, rate, outcome }}
       cones={cones.get(firing.id)!}
-      nextTime={<NextTime reminders={reminders} isNamed mayWrite={hasRole(member.role, 'student')} />}
+      nextTime={<NextTime {...{ reminders, about }} isNamed mayWrite={hasRole(member.role, 'student')} />}
       others={current.filter(({ id }) => id !== firing.id)}
       mayPlan={mayPlan}
       students={mayPlan ? await studentsFor(db(), firing.id) : []}

@@ -52,7 +52,10 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     recipesInUse(base),
     batchesOf(base, id),
     headwordsOf(base, id, usual),
-    remindersOf(base, [about]),
+    remindersOf(base, [
+      about,
+      ...glaze.batches.map((batch) => ({ about: 'batch' as const, aboutId: batch.id })),
+    ]),
     judgedGlaze(base, id),
   ]);
   const learned = calibrations(tiles);
@@ -72,9 +75,16 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       }))}
       others={recipes.filter((recipe) => recipe.glazeId !== id)}
       batches={batches}
+      bucketNotes={reminders}
       headwords={headwords}
       judged={judged}
-      nextTime={<NextTime reminders={reminders} about={about} mayWrite={hasRole(member.role, 'student')} />}
+      nextTime={
+        <NextTime
+          reminders={reminders.filter((one) => one.about === 'glaze')}
+          about={about}
+          mayWrite={hasRole(member.role, 'student')}
+        />
+      }
       mayChange={hasRole(member.role, 'teacher')}
     />
   );
