@@ -150,9 +150,9 @@ test('a coat is dragged before another, and put back by its arrow', async ({ pag
   await signIn(page);
   await page.goto('/pieces/new');
   await page.waitForLoadState('networkidle');
-  for (const glaze of ['Limewash', 'Sleeper', 'Kettle Black']) await addCoat(page, glaze);
+  for (const glaze of ['Limewash', 'Sleeper', 'Guard Green']) await addCoat(page, glaze);
   const names = () => page.locator('[aria-expanded] b').allTextContents();
-  expect(await names()).toEqual(['Limewash', 'Sleeper', 'Kettle Black']);
+  expect(await names()).toEqual(['Limewash', 'Sleeper', 'Guard Green']);
   const [from, to] = [
     await page.getByTestId('drag coat 3').boundingBox(),
     await page.getByTestId('drag coat 1').boundingBox(),
@@ -162,7 +162,7 @@ test('a coat is dragged before another, and put back by its arrow', async ({ pag
   await page.mouse.move(from!.x + 16, from!.y, { steps: 4 });
   await page.mouse.move(to!.x + 16, to!.y + 10, { steps: 12 });
   await page.mouse.up();
-  await expect.poll(names).toEqual(['Kettle Black', 'Limewash', 'Sleeper']);
+  await expect.poll(names).toEqual(['Guard Green', 'Limewash', 'Sleeper']);
   await page.getByRole('button', { name: 'Apply later' }).click();
-  await expect.poll(names).toEqual(['Limewash', 'Kettle Black', 'Sleeper']);
+  await expect.poll(names).toEqual(['Limewash', 'Guard Green', 'Sleeper']);
 });

@@ -76,6 +76,7 @@ function experiments(): void {
       batches: any(['one', 'two']),
       dried: any([true, false]),
       clay: null,
+      ...{ place: any(['outside', 'inside']), form: 'cup', texture: any([null, 'combed', 'smooth']) },
     };
     return [1, 2].map((times) => ({
       ...piece,

@@ -9,6 +9,7 @@ const pieces = (stack: readonly (readonly [string, number])[], bad: number, of: 
     ...{ pieceId: `p${number++}`, firing: 'two 1', kiln: 'Number Two', cone: '6', atmosphere: 'oxidation' },
     ...{ shelf: 'shelf 1', body: 'Buffer White', slips: '', batches: '', hasDefect: i < bad },
     ...{ reached: null, cooling: null, dried: null, clay: null },
+    ...{ place: 'outside', form: 'cup', texture: null },
     layers: stack.map(([glaze, times]) => ({ glaze, times })),
   }));
 

@@ -22,6 +22,11 @@ export interface FiredZoneFacts {
   readonly dried: boolean | null;
   /** What the clay was like under the slip; null without one, or when nobody said. */
   readonly clay: ClayState | null;
+  /** Where on the piece it lies: an area by its name, or a side; "outside", "handle". */
+  readonly place: string;
+  readonly form: string;
+  /** What was done to the clay below, in words; null when nobody said. */
+  readonly texture: string | null;
   readonly hasDefect: boolean;
 }
 
@@ -115,6 +120,9 @@ const OF_ZONE = {
   reached: ({ reached }) => reached && `${reached} the cone`,
   cooling: ({ cooling }) => cooling && COOLED[cooling],
   drying: ({ dried }) => (dried === null ? null : dried ? 'layers dry between' : 'layers wet on wet'),
+  place: (zone) => zone.place,
+  form: (zone) => zone.form,
+  texture: ({ texture }) => texture && `${texture} clay`,
   clay: ({ clay }) =>
     clay && `slip on ${clay === 'dry' ? 'nearly dry' : clay}${clay === 'bisque' ? '' : ' clay'}`,
 } as const satisfies Record<string, (zone: FiredZoneFacts) => string | null>;

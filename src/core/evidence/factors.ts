@@ -2,8 +2,8 @@ import type { ColumnName } from './columns';
 
 /** What may differ between two zones that are otherwise the same. */
 export const FACTORS = [
-  ...(['coats', 'order', 'alone', 'body', 'ground', 'drying', 'clay', 'batch', 'shelf'] as const),
-  ...(['batchAcross', 'atmosphere', 'reached', 'cooling', 'firing'] as const),
+  ...(['coats', 'order', 'alone', 'body', 'ground', 'drying', 'clay', 'batch', 'shelf', 'place'] as const),
+  ...(['texture', 'batchAcross', 'atmosphere', 'reached', 'cooling', 'firing'] as const),
 ] as const;
 export type Factor = (typeof FACTORS)[number];
 
@@ -31,6 +31,14 @@ export const SPLITS: Readonly<Record<Factor, Split>> = {
   // Side by side in one firing; and from firing to firing, where one cannot be told from what it was fired in.
   batch: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'batches', about: ['said'] },
   batchAcross: { unit: 'firing', same: ['stack', ...GROUND, ...HEAT], level: 'batches', about: ['said'] },
+  // What lies on a handle, or inside, against the rest of the same pieces; and the same place of pieces with and without.
+  place: { unit: 'piece', same: ['stack', ...GROUND, 'form', 'firing'], level: 'place', about: ['said'] },
+  texture: {
+    unit: 'piece',
+    same: ['stack', ...GROUND, 'form', 'place', 'firing'],
+    level: 'texture',
+    about: ['said'],
+  },
   shelf: { unit: 'piece', same: ['stack', ...GROUND, 'firing'], level: 'shelf', about: ['kiln'] },
   atmosphere: { unit: 'firing', same: ['stack', ...GROUND, 'cone'], level: 'atmosphere', about: ['said'] },
   reached: { unit: 'firing', same: ['stack', ...GROUND, ...HEAT], level: 'reached', about: ['said'] },
@@ -42,6 +50,7 @@ export const SPLITS: Readonly<Record<Factor, Split>> = {
 export const BESIDE = [
   ['batch', 'batches'],
   ['shelf', 'shelf'],
+  ['place on the piece', 'place'],
   ['firing', 'firing'],
   ['kiln', 'kiln'],
   ['cone reached', 'reached'],

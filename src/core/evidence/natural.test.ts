@@ -23,6 +23,7 @@ const zone = (more: Partial<FiredZoneFacts>): FiredZoneFacts => ({
   cooling: null,
   dried: null,
   clay: null,
+  ...{ place: 'outside', form: 'cup', texture: null },
   hasDefect: false,
   ...more,
 });
@@ -250,6 +251,27 @@ test('wet layers and slip on dry clay are told from the same work done in time',
     about: 'Sootline',
     levels: ['slip on nearly dry clay', 'slip on leather-hard clay'],
   });
+});
+
+test('a handle is told from the rest of the same cups, and combed clay from smooth clay in the same place', () => {
+  const zones = Array.from({ length: 8 }, (_, i) => [
+    zone({ pieceId: `c${i}`, place: 'handle', hasDefect: true }),
+    zone({ pieceId: `c${i}` }),
+    zone({ pieceId: `b${i}`, form: 'bowl', texture: 'combed', hasDefect: true }),
+    zone({ pieceId: `s${i}`, form: 'bowl', texture: 'smooth' }),
+    // Of a clay of which nobody said anything nothing follows.
+    zone({ pieceId: `n${i}`, form: 'bowl', hasDefect: i % 2 === 0 }),
+  ]).flat();
+  const of = (name: string) => naturalExperiments(zones).find(({ factor }) => factor === name);
+  expect(of('place')).toMatchObject({
+    levels: ['handle', 'outside'],
+    paired: 8,
+    table: [
+      [8, 0],
+      [0, 8],
+    ],
+  });
+  expect(of('texture')).toMatchObject({ levels: ['combed clay', 'smooth clay'], paired: 0, confounded: [] });
 });
 
 test('nothing, one piece, all sound or all spoiled: no experiment, no NaN', () => {

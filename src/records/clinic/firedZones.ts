@@ -1,9 +1,10 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
-import type { Stack } from '@/core/coats';
-import { PLAIN_SEVERITY, type DefectId } from '@/core/vocabulary';
+import { textureAt, type Stack, type WrittenArea } from '@/core/coats';
+import { PLAIN_SEVERITY, type DefectId, type TextureBySide } from '@/core/vocabulary';
 import type { FiredZoneFacts } from '@/core/evidence';
 import { coolingOf, sideOfTarget, type Segment } from '@/core/firing';
 import { fromJson, type Db } from '@/records/platform/db';
+import type { PieceRow, ZoneRow } from '@/records/platform/tables';
 
 /** Read zones that are looked at at most, the newest. */
 const MOST_ZONES = 400_000;
@@ -18,6 +19,7 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
       b: 'body';
       g: 'ground';
       e: 'entry';
+      p: 'piece';
     }>()(
       base('zone as z')
         .join(
@@ -39,6 +41,7 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
               .andOnVal('d.defect', defect)
               .andOnVal('d.severity', '>=', PLAIN_SEVERITY),
         )
+        .join('piece as p', 'p.id', 'z.piece_id')
         .whereNull('z.ended_at')
         .orderBy('r.at', 'desc')
         .limit(MOST_ZONES),
@@ -50,6 +53,7 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
       'g.slips',
       'b.name as body',
       'fp.shelf',
+      ...(['z.side', 'z.area', 'p.form', 'p.texture', 'p.areas'] as const),
       'd.reading_id as bad',
     ),
     base('glaze').select('id', 'name') as Promise<{ id: string; name: string }[]>,
@@ -65,6 +69,7 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
     stacks.set(text, known);
     return known;
   };
+  const textures = texturesSeen();
   return rows.map((row): FiredZoneFacts => {
     const stack = fromJson<Stack>(row.stack);
     const slips = fromJson<string[]>(row.slips);
@@ -83,9 +88,28 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
       batches: codes.includes(null) ? '' : codes.join(' '),
       dried: above.length === 0 || above.includes(null) ? null : !above.includes(false),
       clay: coatOf(slips[0] ?? '')?.clay ?? null,
+      ...{ place: row.area ?? row.side, form: row.form, texture: textures(row) },
       hasDefect: row.bad !== null,
     };
   });
+}
+
+/** Says what was done to the clay below zones; what is said of a piece is read once for all that say the same. */
+function texturesSeen() {
+  const seen = new Map<string, string | null>();
+  return ({
+    side,
+    area,
+    texture,
+    areas,
+  }: Pick<ZoneRow, 'side' | 'area'> & Pick<PieceRow, 'texture' | 'areas'>): string | null => {
+    const key = [side, area, texture, areas].join('\n');
+    if (!seen.has(key)) {
+      const said = { texture: fromJson<TextureBySide>(texture), areas: fromJson<WrittenArea[]>(areas) };
+      seen.set(key, textureAt(said, { side, area }).sort().join(' and ') || null);
+    }
+    return seen.get(key)!;
+  };
 }
 
 /** What each firing was like. */
