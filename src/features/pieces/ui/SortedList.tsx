@@ -1,5 +1,5 @@
 'use client';
-import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, MouseSensor, pointerWithin, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import DragIndicator from '@mui/icons-material/DragIndicator';
 import type { ReactNode } from 'react';
@@ -24,6 +24,8 @@ export function SortedList({ ids, className, onMove, children }: ListProps) {
     <DndContext
       id="sorted"
       sensors={sensors}
+      // An open item is far taller than the others: what counts is where the pointer is.
+      collisionDetection={pointerWithin}
       onDragEnd={({ active, over }) => {
         if (over && over.id !== active.id)
           onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
