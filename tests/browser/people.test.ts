@@ -103,6 +103,17 @@ test('a technician makes a group and invites into it; a student joins on a phone
   await own.goto(link.replace(/.$/, (last) => (last === '0' ? '1' : '0')));
   await expect(own.getByRole('heading', { name: 'This invitation no longer works' })).toBeVisible();
 
+  // Two pieces of somebody else are for the group: they stand in its list until that is taken back.
+  await page.goto('/pieces?sort=number&order=asc');
+  await page.waitForLoadState('networkidle');
+  const boxes = page.getByRole('checkbox', { name: /^Choose SW-/ });
+  for (const i of [0, 1]) await boxes.nth(i).click();
+  await choose(page, 'For the group', 'Tuesday class', page.getByRole('region', { name: 'Chosen pieces' }));
+  await expect(page.getByText('2 for Tuesday class')).toBeVisible();
+  const [first] = await page.getByRole('link', { name: /^SW-\d{4}$/ }).allTextContents();
+  await page.goto(`/pieces/${first}`);
+  await expect(page.getByText('; for Tuesday class')).toBeVisible();
+
   // The group is ended; what it taught stands.
   await page.goto('/people');
   await page.getByRole('region', { name: 'Groups' }).getByRole('link', { name: 'Change' }).click();

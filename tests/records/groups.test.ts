@@ -2,7 +2,7 @@ import { shelfPieces } from '@/records/firings';
 import { newId } from '@/records/platform';
 import { addMember, giveToGroup, groupThings, saveGroup, setGroupEnded } from '@/records/people';
 import { summaryOf } from '@/records/openings';
-import { savePieces } from '@/records/pieces';
+import { changeMany, listPieces, savePieces } from '@/records/pieces';
 import { keepWall } from '@/records/dictionary';
 import { groupModel } from '@/features/people/server/groupModel';
 import type { Member } from '@/records/people';
@@ -60,12 +60,27 @@ test('a group is seen by its people, its teacher and technicians, with what wait
   expect(model.openings.map(({ id }) => id)).toEqual([firingId]);
   // One of its pieces waits; that of somebody else is not counted.
   expect(model.loads.map(({ count }) => count)).toEqual([1]);
-  const [own, all] = await Promise.all([
-    summaryOf(base, firingId, [people.inside.id]),
-    summaryOf(base, firingId),
-  ]);
+  const [own, all] = await Promise.all([summaryOf(base, firingId, group.id), summaryOf(base, firingId)]);
   expect([own.pieces, own.sound.of, all.pieces, all.sound.of]).toEqual([1, 1, 2, 2]);
   expect([own.fresh[0]?.pieces, all.fresh[0]?.pieces]).toEqual([1, 2]);
+});
+
+test('pieces that others made for a group are its own: its day, its list, its part of a summary', async () => {
+  const { base, member } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio), tile(studio)]);
+  await readAll(studio, firingId);
+  expect((await summaryOf(base, firingId, group.id)).pieces).toBe(0);
+  const change = { id: ids[0]!, group: { from: null, to: group.id } };
+  expect(await changeMany(base, member, [change])).toEqual([]);
+  expect(await Promise.all(ids.map(dueOf))).toEqual(['2026-12-04', null]);
+  expect((await summaryOf(base, firingId, group.id)).pieces).toBe(1);
+  const listed = await listPieces(base, { groupId: group.id, ids });
+  expect(listed.rows.map(({ id, groupId }) => [id, groupId])).toEqual([[ids[0], group.id]]);
+  // Somebody who saw it before is told; taken back it is no group's.
+  const label = listed.rows[0]!.label;
+  expect(await changeMany(base, member, [change])).toEqual([label]);
+  expect(await changeMany(base, member, [{ id: ids[0]!, group: { from: group.id, to: null } }])).toEqual([]);
+  expect(await dueOf(ids[0]!)).toBeNull();
 });
 
 test('a wall is one group’s until it is given back', async () => {

@@ -26,7 +26,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('026_notes_about');
+  expect((await migrate(base)).at(-1)).toBe('027_group_of_piece');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });

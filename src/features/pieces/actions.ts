@@ -131,8 +131,8 @@ export const saveMany = action(
   'saveMany',
   manySchema,
   async (member, { changes }) => {
-    if (changes.some(({ maker }) => maker) && !hasRole(member.role, 'teacher'))
-      throw new Refusal('', 'Who made a piece is said by a teacher.');
+    if (changes.some(({ maker, group }) => maker ?? group) && !hasRole(member.role, 'teacher'))
+      throw new Refusal('', 'Who made a piece, and for which group it is, is said by a teacher.');
     return afterMany(await changeMany(db(), member.id, changes), idsOf(changes));
   },
   ({ changes }) => ({ pieceIds: idsOf(changes) }),

@@ -189,6 +189,7 @@ export const manySchema = z.object({
         note: turned(z.string().max(4000, 'At most 4000 characters.')),
         maker: turned(idSchema),
         order: turned(idSchema.nullable()),
+        group: turned(idSchema.nullable()),
         set: turned(idSchema.nullable()),
       }),
     )

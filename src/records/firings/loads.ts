@@ -65,11 +65,12 @@ async function habitsOf(base: Db) {
 }
 
 /**
- * The day a piece `p` of a round `r` is wanted: its own, that of its round, or the earliest of the groups that its
- * maker is in.
+ * The day a piece `p` of a round `r` is wanted: its own, that of its round, or the earliest of the groups that it is
+ * for or its maker is in.
  */
 export const DUE = `coalesce(p.due_on, r.due_on, (select min(g.due_on) from member_group g
-  join group_member gm on gm.group_id = g.id where gm.member_id = p.member_id and g.ended_at is null))`;
+  where g.ended_at is null and (g.id = p.group_id
+    or g.id in (select gm.group_id from group_member gm where gm.member_id = p.member_id))))`;
 
 /** The hottest cone that each of these glazes has been fired to; firings without a cone are left out. */
 async function hottestOf(base: Db, glazeIds: readonly string[]): Promise<Map<string, Cone>> {

@@ -1,3 +1,4 @@
+import { ofGroup } from '@/records/people/groups';
 import { AGAIN_FATES, type AgainOutcome, PLAIN_SEVERITY } from '@/core/vocabulary';
 import {
   shareOverFirings,
@@ -82,16 +83,12 @@ async function usualOf(base: Db): Promise<Usual> {
 /**
  * Sums a firing up from its readings.
  *
- * @param makerIds whose pieces; all when left out
+ * @param groupId of which group's pieces; all when left out
  * @throws NotFound
  */
-export async function summaryOf(
-  base: Db,
-  firingId: string,
-  makerIds?: readonly string[],
-): Promise<FiringSummary> {
+export async function summaryOf(base: Db, firingId: string, groupId?: string): Promise<FiringSummary> {
   const { firing, repairs, pieces: all } = await openingOf(base, firingId);
-  const pieces = makerIds ? await madeBy(base, all, makerIds) : all;
+  const pieces = groupId ? await thoseOfGroup(base, all, groupId) : all;
   const read = pieces.filter((piece) => piece.state === 'read');
   const { surprises, fresh } = await dictionaryNews(base, firingId, read);
   const withDefect = new Map<string, number>();
@@ -158,13 +155,16 @@ function outcomesOf(read: readonly OpeningPiece[]): ReasonOutcomes[] {
   }));
 }
 
-async function madeBy(
+async function thoseOfGroup(
   base: Db,
   pieces: readonly OpeningPiece[],
-  makerIds: readonly string[],
+  groupId: string,
 ): Promise<readonly OpeningPiece[]> {
   const ids = pieces.map(({ id }) => id);
-  const own = await base('piece').whereIn('id', ids).whereIn('member_id', makerIds).pluck('id');
+  const own = await base('piece as p')
+    .whereIn('p.id', ids)
+    .andWhere(ofGroup(base, groupId))
+    .pluck<string[]>('p.id');
   return pieces.filter(({ id }) => own.includes(id));
 }
 

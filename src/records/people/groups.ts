@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { found, NotFound, Refusal } from '@/records/platform/errors';
@@ -137,8 +138,14 @@ export async function groupThings(base: Db) {
   return { rounds, walls };
 }
 
-/** Openings in which pieces of some members were, the newest first. */
-export async function openingsWith(base: Db, memberIds: readonly string[], limit: number) {
+/** Whether a piece `p` is of a group: made by one of its people, or for the group. */
+export const ofGroup = (base: Db, groupId: string) => (query: Knex.QueryBuilder) =>
+  void query
+    .whereIn('p.member_id', base('group_member').where({ group_id: groupId }).select('member_id'))
+    .orWhere({ 'p.group_id': groupId });
+
+/** Openings in which pieces of a group were, the newest first. */
+export async function openingsOf(base: Db, groupId: string, limit: number) {
   const rows = await rowsOf<{ f: 'firing'; k: 'kiln' }>()(
     base('firing as f')
       .join('kiln as k', 'k.id', 'f.kiln_id')
@@ -147,7 +154,7 @@ export async function openingsWith(base: Db, memberIds: readonly string[], limit
         'f.id',
         base('firing_piece as fp')
           .join('piece as p', 'p.id', 'fp.piece_id')
-          .whereIn('p.member_id', memberIds)
+          .where(ofGroup(base, groupId))
           .select('fp.firing_id'),
       )
       .orderBy('f.opened_at', 'desc')

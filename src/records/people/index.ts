@@ -26,7 +26,7 @@ export {
   groupsSeenBy,
   groupThings,
   listGroups,
-  openingsWith,
+  openingsOf,
   saveGroup,
   setGroupEnded,
   teacherOf,

@@ -11,6 +11,8 @@ export interface PieceChange {
   readonly maker?: { readonly from: string; readonly to: string } | undefined;
   /** The order it belongs to. */
   readonly order?: { readonly from: string | null; readonly to: string | null } | undefined;
+  /** The group it is for. */
+  readonly group?: { readonly from: string | null; readonly to: string | null } | undefined;
   /** The set it belongs to; one that is not there yet is begun. */
   readonly set?: { readonly from: string | null; readonly to: string | null } | undefined;
 }
@@ -28,18 +30,19 @@ export async function changeMany(
 ): Promise<string[]> {
   return inTransaction(base, async (trx) => {
     const left: string[] = [];
-    for (const { id, note, maker, order, set } of changes) {
+    for (const { id, note, maker, order, group, set } of changes) {
       const piece = found(
         await trx('piece')
           .where({ id })
           .forUpdate()
-          .first('label', 'note', 'member_id', 'order_id', 'set_id', 'version'),
+          .first('label', 'note', 'member_id', 'order_id', 'group_id', 'set_id', 'version'),
         'This piece',
       );
       if (
         (note && piece.note !== note.from) ||
         (maker && piece.member_id !== maker.from) ||
         (order && piece.order_id !== order.from) ||
+        (group && piece.group_id !== group.from) ||
         (set && piece.set_id !== set.from)
       ) {
         left.push(piece.label);
@@ -53,10 +56,22 @@ export async function changeMany(
       }
       if (maker) await setMaker(trx, memberId, { pieceId: id, makerId: maker.to });
       if (order) await setOrderOf(trx, memberId, id, order.to);
+      if (group) await putIntoGroup(trx, memberId, id, group);
       if (set) await putIntoSet(trx, memberId, id, set);
     }
     return left;
   });
+}
+
+async function putIntoGroup(
+  trx: Db,
+  memberId: string,
+  id: string,
+  { from, to }: NonNullable<PieceChange['group']>,
+): Promise<void> {
+  if (to !== null) found(await trx('member_group').where({ id: to }).first('id'), 'This group');
+  await trx('piece').where({ id }).update({ group_id: to });
+  await recordChange(trx, memberId, 'piece', id, { group: from }, { group: to });
 }
 
 async function putIntoSet(

@@ -14,6 +14,7 @@ import type {
 } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
+import { ofGroup } from '@/records/people/groups';
 import { NotFound } from '@/records/platform/errors';
 import { photosOf, type StoredPhoto } from './photos';
 import { expectationsNow } from './expectations';
@@ -55,6 +56,8 @@ export interface ListedPiece {
   readonly fate: Fate | null;
   /** The order it belongs to. */
   readonly orderId: string | null;
+  /** The group it is for, besides those that its maker is in. */
+  readonly groupId: string | null;
   /** The set it belongs to. */
   readonly setId: string | null;
   /** What its maker numbered it; empty for none. */
@@ -121,11 +124,7 @@ function filtered(base: Db, filter: PieceFilter) {
   if (filter.fate) void query.where('p.fate', filter.fate);
   if (filter.orderId) void query.where('p.order_id', filter.orderId);
   if (filter.bodyId) void query.where('p.body_id', filter.bodyId);
-  if (filter.groupId)
-    void query.whereIn(
-      'p.member_id',
-      base('group_member').where({ group_id: filter.groupId }).select('member_id'),
-    );
+  if (filter.groupId) void query.where(ofGroup(base, filter.groupId));
   if (filter.glazeId)
     void query.whereIn(
       'p.id',
@@ -231,6 +230,7 @@ export async function piecesById(base: Db, ids: readonly string[]): Promise<List
       stage: row.stage,
       fate: row.fate,
       orderId: row.order_id,
+      groupId: row.group_id,
       setId: row.set_id,
       ownNumber: row.own_number,
       note: row.note,
@@ -287,6 +287,8 @@ export interface PieceFiring {
 export interface PiecePage extends ListedPiece {
   /** How the order stands that it belongs to. */
   readonly order: OrderStand | null;
+  /** The name of the group it is for. */
+  readonly group: string | null;
   /** What is expected of its next firing; null when nobody said. */
   readonly expectation: string | null;
   readonly ware: Ware;
@@ -321,6 +323,12 @@ export async function piecePage(base: Db, key: string): Promise<PiecePage> {
   return {
     ...piece!,
     order: (await orderStands(base, piece!.orderId ? [piece!.orderId] : []))[0] ?? null,
+    group:
+      (
+        await base('member_group')
+          .where('id', piece!.groupId ?? '')
+          .first('name')
+      )?.name ?? null,
     expectation: (await expectationsNow(base, [row.id])).get(row.id) ?? null,
     firings: await firingsWithZones(base, row.id),
     photos: await photosOf(base, [row.id]),

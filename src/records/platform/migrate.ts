@@ -26,6 +26,7 @@ import * as again from './migrations/023_again';
 import * as judgement from './migrations/024_judgement';
 import * as coneless from './migrations/025_coneless';
 import * as notesAbout from './migrations/026_notes_about';
+import * as groupOfPiece from './migrations/027_group_of_piece';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -54,6 +55,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '024_judgement': judgement,
   '025_coneless': coneless,
   '026_notes_about': notesAbout,
+  '027_group_of_piece': groupOfPiece,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -240,7 +240,7 @@ export interface PieceRow {
   round_cell_id: string | null; due_on: Date | null; model_id: string | null; texture: string;
   described: Flag; check_lengths: Flag; zone_rules: number; areas: string; form_id: string | null;
   profile: string | null; set_id: string | null; wanted: string; ware: string; is_liked: Flag;
-  own_number: string; order_id: string | null;
+  own_number: string; order_id: string | null; group_id: string | null;
 }
 
 export interface PieceOrderRow {

@@ -2,7 +2,7 @@ import 'server-only';
 import { dayOf } from '@/core/time';
 import type { Atmosphere, Heat } from '@/core/vocabulary';
 import { loadedIds, queueOf } from '@/records/firings';
-import { groupsSeenBy, groupThings, hasRole, listPeople, openingsWith, type Member } from '@/records/people';
+import { groupsSeenBy, groupThings, hasRole, listPeople, openingsOf, type Member } from '@/records/people';
 import { listPieces } from '@/records/pieces';
 import { db } from '@/records/platform';
 
@@ -31,7 +31,7 @@ export async function groupModel(member: Member, id: string, now: Date) {
     listPeople(db()),
     groupThings(db()),
     listPieces(db(), { groupId: id, sort: 'number', order: 'desc', limit: SHOWN.pieces }),
-    openingsWith(db(), group.memberIds, SHOWN.openings),
+    openingsOf(db(), id, SHOWN.openings),
     queueOf(db(), now),
   ]);
   const makers = new Set(group.memberIds);

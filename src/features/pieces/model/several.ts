@@ -34,6 +34,16 @@ export function orderChanges(
     .map(({ id, orderId }) => ({ id, order: { from: orderId, to } }));
 }
 
+/** Several pieces put with a group, or with none; those that are with it already are left out. */
+export function groupChanges(
+  pieces: readonly Pick<ListedPiece, 'id' | 'groupId'>[],
+  to: string | null,
+): PieceChange[] {
+  return pieces
+    .filter(({ groupId }) => groupId !== to)
+    .map(({ id, groupId }) => ({ id, group: { from: groupId, to } }));
+}
+
 /** Several pieces made one set. */
 export function setChanges(
   pieces: readonly Pick<ListedPiece, 'id' | 'setId'>[],
@@ -46,8 +56,9 @@ export function setChanges(
 export function reversed(changes: readonly PieceChange[]): PieceChange[] {
   const back = <T>(one: { readonly from: T; readonly to: T } | undefined) =>
     one && { from: one.to, to: one.from };
-  return changes.map(({ id, note, maker, order, set }) => ({
-    ...{ id, note: back(note), maker: back(maker), order: back(order), set: back(set) },
+  return changes.map(({ id, note, maker, order, group, set }) => ({
+    ...{ id, note: back(note), maker: back(maker), order: back(order) },
+    ...{ group: back(group), set: back(set) },
   }));
 }
 

@@ -88,7 +88,7 @@ function rowOf(piece: ListedPiece): Omit<TableRowData, 'tick'> {
 
 /** The list of pieces: filters and order live in the address, pages come from the server. */
 export function PieceTable(props: Props) {
-  const { rows, total, page, pageSize, sort, makers, orders, glazes, memberId, mayTeach } = props;
+  const { rows, total, page, pageSize, sort, makers, orders, groups, glazes, memberId, mayTeach } = props;
   const { params, change } = useAddress();
   // What was chosen on another page, or under another filter, stays chosen as it was last seen.
   const [seen, setSeen] = useState<ReadonlyMap<string, ListedPiece>>(new Map());
@@ -125,6 +125,7 @@ export function PieceTable(props: Props) {
         pieces={pieces}
         makers={makers}
         orders={orders}
+        groups={mayTeach ? groups : []}
         mayChange={mayTeach || pieces.every((piece) => piece.memberId === memberId)}
         glazes={glazes}
         onClear={clear}

@@ -171,6 +171,7 @@ function PieceHead({ piece, mayChange }: { piece: PiecePage; mayChange: boolean 
             {orderWords(piece.order)}
           </>
         )}
+        {piece.group && `; for ${piece.group}`}
       </p>
       <div className={css.acts}>
         <PickUp piece={{ id: piece.id, label: piece.label, photoHash: piece.photoHash }} hotkey />

@@ -10,6 +10,7 @@ import { WhyAgain } from '@/ui/WhyAgain';
 import { labelAddress } from '../../model/labelAddress';
 import type { Maker } from '../../model/makers';
 import {
+  groupChanges,
   isPlainlyLogged,
   makerChanges,
   noteChanges,
@@ -30,6 +31,8 @@ interface Props {
   /** Who may have made them; empty for who may not say so. */
   readonly makers: readonly Maker[];
   readonly orders: readonly { readonly id: string; readonly name: string }[];
+  /** Groups that they may be for; empty for who may not say so. */
+  readonly groups: readonly { readonly id: string; readonly name: string }[];
   readonly glazes: readonly CoatGlaze[];
   /** Whether the member may write on all of them. */
   readonly mayChange: boolean;
@@ -38,7 +41,7 @@ interface Props {
   readonly onFresh: (pieces: readonly ListedPiece[]) => void;
 }
 
-/** Stands for no order among orders. */
+/** Stands for no order among orders, and for no group among groups. */
 const NONE = 'none';
 
 const AGAIN_WORDS: Readonly<Partial<Record<Fate, string>>> = { refire: 'Refire', reglaze: 'Reglaze' };
@@ -47,7 +50,16 @@ const AGAIN_WORDS: Readonly<Partial<Record<Fate, string>>> = { refire: 'Refire',
 type Asked = 'note' | 'coat' | 'texture' | Fate | null;
 
 /** What can be done with several pieces at a time; each act can be taken back as a whole. */
-export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onClear, onFresh }: Props) {
+export function SeveralPieces({
+  pieces,
+  makers,
+  orders,
+  groups,
+  glazes,
+  mayChange,
+  onClear,
+  onFresh,
+}: Props) {
   const [asked, setAsked] = useState<Asked>(null);
   const several = useSeveral(pieces, onFresh);
   const { left, isBusy, errors, bar, change } = several;
@@ -68,57 +80,34 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
           <b>
             <span className="figures">{count}</span> chosen
           </b>
-          <Button component="a" href={labelAddress(pieces)} target="_blank">
-            Print {count === 1 ? 'label' : 'labels'}
-          </Button>
-          {mayChange && (
-            <>
-              {askFor('note', 'Note')}
-              {logged.length > 0 && askFor('coat', 'Coat')}
-              {logged.length > 0 && askFor('texture', 'Texture')}
-              {read.length > 0 &&
-                AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, AGAIN_WORDS[fate]!)}</span>)}
-              {count > 1 && pieces.some(({ setId }) => setId === null || setId !== pieces[0]!.setId) && (
-                <Button
-                  disabled={isBusy}
-                  onClick={() =>
-                    void change(setChanges(pieces, ulid()), `${counted(count, 'piece')}: one set`)
-                  }
-                >
-                  One set
-                </Button>
-              )}
-            </>
-          )}
-          {makers.length > 0 && (
-            <SelectField
-              label="Made by"
-              value=""
-              isDisabled={isBusy}
-              className={css.filter}
-              onChange={(id) => {
-                const name = makers.find((maker) => maker.id === id)!.name;
-                void change(makerChanges(pieces, id), `${count} made by ${name}`);
-              }}
-              options={makers.map(({ id, name }) => [id, name] as const)}
-            />
-          )}
-          {mayChange && orders.length > 0 && (
-            <SelectField
-              label="For the order"
-              value=""
-              isDisabled={isBusy}
-              className={css.filter}
-              onChange={(id) => {
-                const name = orders.find((order) => order.id === id)?.name ?? 'no order';
-                void change(orderChanges(pieces, id === NONE ? null : id), `${count} for ${name}`);
-              }}
-              options={[...orders.map(({ id, name }) => [id, name] as const), [NONE, 'no order']]}
-            />
-          )}
-          <Button variant="text" onClick={onClear}>
-            Choose none
-          </Button>
+          <div className={css.severalActs}>
+            <Button component="a" href={labelAddress(pieces)} target="_blank">
+              Print {count === 1 ? 'label' : 'labels'}
+            </Button>
+            {mayChange && (
+              <>
+                {askFor('note', 'Note')}
+                {logged.length > 0 && askFor('coat', 'Coat')}
+                {logged.length > 0 && askFor('texture', 'Texture')}
+                {read.length > 0 &&
+                  AGAIN_FATES.map((fate) => <span key={fate}>{askFor(fate, AGAIN_WORDS[fate]!)}</span>)}
+                {count > 1 && pieces.some(({ setId }) => setId === null || setId !== pieces[0]!.setId) && (
+                  <Button
+                    disabled={isBusy}
+                    onClick={() =>
+                      void change(setChanges(pieces, ulid()), `${counted(count, 'piece')}: one set`)
+                    }
+                  >
+                    One set
+                  </Button>
+                )}
+              </>
+            )}
+            <Belonging {...{ pieces, makers, orders, groups, mayChange, several }} />
+            <Button variant="text" onClick={onClear}>
+              Choose none
+            </Button>
+          </div>
           {asked === 'note' && <NoteForAll {...{ pieces, several }} onClose={close} />}
           {asked === 'coat' && <CoatForAll {...{ glazes, several }} pieces={logged} onClose={close} />}
           {asked === 'texture' && <TextureForAll {...{ several }} pieces={logged} onClose={close} />}
@@ -154,6 +143,60 @@ export function SeveralPieces({ pieces, makers, orders, glazes, mayChange, onCle
       {bar}
     </>
   );
+}
+
+/** Who made them, and for which order and group they are. */
+function Belonging({
+  pieces,
+  makers,
+  orders,
+  groups,
+  mayChange,
+  several: { change, isBusy },
+}: Pick<Props, 'pieces' | 'makers' | 'orders' | 'groups' | 'mayChange'> & { readonly several: Several }) {
+  const count = pieces.length;
+  const rows = [
+    {
+      label: 'Made by',
+      options: makers,
+      changes: (id: string | null) => makerChanges(pieces, id!),
+      says: (name: string) => `${count} made by ${name}`,
+      none: null,
+    },
+    {
+      label: 'For the order',
+      options: mayChange ? orders : [],
+      changes: (id: string | null) => orderChanges(pieces, id),
+      says: (name: string) => `${count} for ${name}`,
+      none: 'no order',
+    },
+    {
+      label: 'For the group',
+      options: groups,
+      changes: (id: string | null) => groupChanges(pieces, id),
+      says: (name: string) => `${count} for ${name}`,
+      none: 'no group',
+    },
+  ];
+  return rows
+    .filter(({ options }) => options.length > 0)
+    .map(({ label, options, changes, says, none }) => (
+      <SelectField
+        key={label}
+        label={label}
+        value=""
+        isDisabled={isBusy}
+        className={css.filter}
+        onChange={(id) => {
+          const name = options.find((one) => one.id === id)?.name ?? none!;
+          void change(changes(id === NONE ? null : id), says(name));
+        }}
+        options={[
+          ...options.map(({ id, name }) => [id, name] as const),
+          ...(none === null ? [] : [[NONE, none] as const]),
+        ]}
+      />
+    ));
 }
 
 /** A line put under the notes of all. */

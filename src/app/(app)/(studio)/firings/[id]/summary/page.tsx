@@ -17,7 +17,7 @@ export default async function Page({ params, searchParams }: Props) {
   const member = await requireMember('/firings/[id]/summary');
   const { group: groupId } = await searchParams;
   const group = groupId ? (await groupsSeenBy(db(), member)).find(({ id }) => id === groupId) : undefined;
-  const summary = await orNotFound(summaryOf(db(), (await params).id, group?.memberIds));
+  const summary = await orNotFound(summaryOf(db(), (await params).id, group?.id));
   const { cone, atmosphere } = summary.firing;
   const next = (await listFirings(db())).filter(
     (firing) => firing.state === 'loading' && firing.cone === cone && firing.atmosphere === atmosphere,
