@@ -1,5 +1,5 @@
-// npm run bench [records | reference | phone]: measures on throw-away databases, the records and the core first,
-// then the reference over 200 000 pieces, then a phone-like browser.
+// npm run bench [records | reference | phone | pages]: measures on throw-away databases, the records and the core first,
+// then the reference over 200 000 pieces, then a phone-like browser, then how fast the demo's pages come.
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -27,7 +27,8 @@ async function measure(file, env) {
   if (code) process.exitCode = code;
 }
 
-async function phone(url, data) {
+/** A file of measurements against the demo on a server of its own. */
+async function onDemo(file, url, data) {
   await haveBuild();
   const env = serverEnv(data, url);
   await must('The migration', 'npx', ['tsx', 'bin/migrate.ts'], { env });
@@ -36,7 +37,7 @@ async function phone(url, data) {
   const end = startServer(env, '127.0.0.1', port);
   try {
     await untilReady(port);
-    await measure('tests/load/phone.ts', { ...env, JITEN_URL: `http://127.0.0.1:${port}` });
+    await measure(file, { ...env, JITEN_URL: `http://127.0.0.1:${port}` });
   } finally {
     end();
   }
@@ -67,7 +68,10 @@ try {
       measure('tests/load/bench.ts', { ...process.env, DATABASE_URL: url }),
     );
   if (!only || only === 'reference') await withDatabase('reference', reference);
-  if (!only || only === 'phone') await withDatabase('phone', phone);
+  if (!only || only === 'phone')
+    await withDatabase('phone', (url, data) => onDemo('tests/load/phone.ts', url, data));
+  if (!only || only === 'pages')
+    await withDatabase('pages', (url, data) => onDemo('tests/load/pages.ts', url, data));
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }

@@ -1,37 +1,27 @@
 import { readFileSync } from 'node:fs';
 import type { ZodError } from 'zod';
-import { analyse } from './analyse';
-import { batch } from './batch';
-import { blend } from './blend';
-import { colour } from './colour';
-import { cone } from './cone';
-import { contrast } from './contrast';
-import { diagnose } from './diagnose';
-import { fit } from './fit';
-import { heatwork } from './heatwork';
-import { measure } from './measure';
-import { zones } from './zones';
 
 /** A command: checks its input, then answers with plain data. */
 export type Command = (input: unknown) => { readonly errors: ZodError } | { readonly answer: unknown };
 
-const COMMANDS: Readonly<Record<string, Command>> = {
-  analyse,
-  fit,
-  batch,
-  blend,
-  zones,
-  cone,
-  heatwork,
-  measure,
-  contrast,
-  diagnose,
-  colour,
+/** Each is loaded when it is asked for. */
+const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
+  analyse: async () => (await import('./analyse')).analyse,
+  batch: async () => (await import('./batch')).batch,
+  blend: async () => (await import('./blend')).blend,
+  colour: async () => (await import('./colour')).colour,
+  cone: async () => (await import('./cone')).cone,
+  contrast: async () => (await import('./contrast')).contrast,
+  diagnose: async () => (await import('./diagnose')).diagnose,
+  fit: async () => (await import('./fit')).fit,
+  heatwork: async () => (await import('./heatwork')).heatwork,
+  measure: async () => (await import('./measure')).measure,
+  zones: async () => (await import('./zones')).zones,
 };
 
-function main([name]: readonly string[]): number {
-  const command = name === undefined ? undefined : COMMANDS[name];
-  if (!command) {
+async function main([name]: readonly string[]): Promise<number> {
+  const load = name === undefined ? undefined : COMMANDS[name];
+  if (!load) {
     const known = Object.keys(COMMANDS).join(', ');
     return complain([`usage: jiten COMMAND < in.json > out.json, where COMMAND is one of: ${known}`]);
   }
@@ -41,7 +31,7 @@ function main([name]: readonly string[]): number {
   } catch (error) {
     return complain([`input: not JSON (${(error as Error).message})`]);
   }
-  const result = command(input);
+  const result = (await load())(input);
   if ('errors' in result) {
     return complain(result.errors.issues.map((issue) => `${pathOf(issue.path)}: ${issue.message}`));
   }
@@ -60,4 +50,4 @@ function pathOf(path: readonly PropertyKey[]): string {
   return text.replace(/^\./, '') || 'input';
 }
 
-process.exitCode = main(process.argv.slice(2));
+process.exitCode = await main(process.argv.slice(2));
