@@ -13,7 +13,16 @@ import {
 } from '@/records/platform';
 import { addEvent, loadPieces } from '@/records/firings';
 import { openingOf } from '@/records/openings';
-import { addRequest, listRequests, recordFailedLookup, refreshStaleEntries } from '@/records/dictionary';
+import { saveGroup } from '@/records/people';
+import { addReminder, remindersOf } from '@/records/reminders';
+import {
+  addRequest,
+  judgedGlaze,
+  judgeGlaze,
+  listRequests,
+  recordFailedLookup,
+  refreshStaleEntries,
+} from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
 import { listPatterns, piecePage, relayStalePieces, savePieces } from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
@@ -187,6 +196,35 @@ test('blocks of numbers that the release before gave out know their letters; its
   await migrate(base);
   expect(await listSeries(base)).toEqual([{ prefix: block.prefix, next: block.last + 1, use: 'usual' }]);
   expect(await reserveNumbers(base, member, { id: block.id, device: 'phone' })).toEqual(block);
+  await base.destroy();
+});
+
+test('a studio goes to the release before what was said of glazes, buckets and groups, and up again', async () => {
+  const studio = await freshStudio('saidBefore');
+  const { base, member, glazes, bodyId } = studio;
+  const { firingId } = await fired(studio, [tile(studio)]);
+  await readAll(studio, firingId);
+  const [group, note] = [
+    newId(),
+    { id: newId(), about: 'clay', aboutId: bodyId, words: 'wedge it' } as const,
+  ];
+  const draft = { id: group, name: 'Monday', dueOn: null, teacherId: member, memberIds: [] };
+  await saveGroup(base, member, draft, null);
+  await base('piece').update({ group_id: group });
+  await addReminder(base, member, note);
+  await addReminder(base, member, { ...note, id: newId(), about: 'firing', aboutId: firingId });
+  await judgeGlaze(base, member, { glazeId: glazes.Sleeper, criterion: 'moves', from: '', to: 'stays' });
+  const proved = () => base('entry').whereNotNull('first_at').orderBy('id').select('id', 'proofs', 'cone');
+  const before = await proved();
+  await unmigrateTo(base, '023_again');
+  expect(await base('reminder').pluck('about')).toEqual(['clay']);
+  // What the release before does not know goes without a word, and without a row in its history.
+  expect(takeForgotten()).toEqual(['reminder']);
+  await migrate(base);
+  expect(await proved()).toEqual(before);
+  expect(await remindersOf(base, 'all')).toMatchObject([{ words: 'wedge it' }]);
+  expect((await judgedGlaze(base, glazes.Sleeper)).said).toEqual([]);
+  expect(await base('piece').whereNotNull('group_id')).toEqual([]);
   await base.destroy();
 });
 

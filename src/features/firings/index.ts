@@ -3,5 +3,6 @@ export { CoolingWords } from './ui/CoolingWords';
 export { FiringForm, firstPlan } from './ui/FiringForm';
 export { PastFiringForm } from './ui/PastFiringForm';
 export { FiringTable } from './ui/FiringTable';
-export { type ChartLog, LogChart } from './ui/LogChart';
+export { LogChart } from './ui/LazyLogChart';
+export type { ChartLog } from './ui/LogChart';
 export { WitnessPack } from './ui/WitnessPack';

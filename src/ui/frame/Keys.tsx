@@ -1,11 +1,14 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { Help, type Key } from '../help/Help';
+import type { Key } from '../help/Help';
+import { lazily } from '../lazily';
 import { usePageKey } from '../usePageKey';
 import { compareAddress, useBench } from './BenchContext';
 import { useRole } from '../MemberContext';
 import { tabsFor } from './tabs';
+
+const Help = lazily(async () => (await import('../help/Help')).Help);
 
 const EVERYWHERE: readonly Key[] = [
   ['/', 'search'],
@@ -72,5 +75,5 @@ export function Keys() {
       if (tab) router.push(tab.href);
     },
   );
-  return <Help isOpen={isOpen} onClose={() => setOpen(false)} keys={keys} />;
+  return isOpen && <Help onClose={() => setOpen(false)} keys={keys} />;
 }

@@ -15,7 +15,6 @@ import css from './help.module.css';
 export type Key = readonly [key: string, does: string];
 
 interface Props {
-  readonly isOpen: boolean;
   readonly onClose: () => void;
   readonly keys: readonly Key[];
 }
@@ -23,11 +22,11 @@ interface Props {
 const PARTS = ['This screen', 'Words', 'Keys'] as const;
 
 /** Help: what the screen one is on is for, our own words with a picture each, and the keys. */
-export function Help({ isOpen, onClose, keys }: Props) {
+export function Help({ onClose, keys }: Props) {
   const [part, setPart] = useState<(typeof PARTS)[number]>('This screen');
   const tour = tourOf(usePathname());
   return (
-    <Dialog open={isOpen} onClose={onClose} maxWidth="sm" fullWidth aria-label="Help">
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-label="Help">
       <div className={css.head}>
         <Tabs value={part} onChange={(_, next: (typeof PARTS)[number]) => setPart(next)}>
           {PARTS.map((name) => (

@@ -9,7 +9,6 @@ import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
-import { unparse } from 'papaparse';
 import { useState, type KeyboardEvent, type MouseEvent, type ReactNode } from 'react';
 import css from './dataTable.module.css';
 import { inOrderOf, rowsWith, type TableOrder, type TableValue } from './tableRows';
@@ -103,7 +102,7 @@ export function DataTable(props: Props) {
             />
           )}
           {download && shown.length > 0 && (
-            <Button onClick={() => save(download, columns, shown)}>Download as spreadsheet</Button>
+            <Button onClick={() => void save(download, columns, shown)}>Download as spreadsheet</Button>
           )}
         </div>
       )}
@@ -218,7 +217,12 @@ function walk(event: KeyboardEvent<HTMLTableSectionElement>): void {
   target.focus();
 }
 
-function save(name: string, columns: readonly TableColumn[], rows: readonly TableRowData[]): void {
+async function save(
+  name: string,
+  columns: readonly TableColumn[],
+  rows: readonly TableRowData[],
+): Promise<void> {
+  const { unparse } = await import('papaparse');
   const named = columns.flatMap((column, i) => (column.name ? [i] : []));
   const lines = rows.map(({ values = [] }) => named.map((i) => values[i] ?? ''));
   const text = unparse([named.map((i) => columns[i]!.name), ...lines], { escapeFormulae: true });

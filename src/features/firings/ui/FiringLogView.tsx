@@ -1,6 +1,7 @@
 'use client';
 import { celsius, figures } from '@/core/units';
 import { isCone } from '@/core/vocabulary';
+import { LogChart } from './LazyLogChart';
 import { QuantityText, Said, useChooseUnits, useUnits } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
@@ -12,7 +13,6 @@ import { CoolingWords } from './CoolingWords';
 import { EventKeys } from './EventKeys';
 import { FiringBookForm } from './FiringBookForm';
 import { ImportLog } from './ImportLog';
-import { LogChart } from './LogChart';
 import { WitnessPack } from './WitnessPack';
 import css from './log.module.css';
 

@@ -1,7 +1,6 @@
 'use client';
 import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
-import { parse } from 'papaparse';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { guessColumns, readLogRows, TIME_FORMATS, type LogColumns } from '@/core/firing';
@@ -29,6 +28,7 @@ export function ImportLog({ firingId, onDone }: { firingId: string; onDone: () =
   );
   const choose = async (chosen: globalThis.File | undefined) => {
     if (!chosen) return;
+    const { parse } = await import('papaparse');
     const rows = parse<string[]>(await chosen.text(), { skipEmptyLines: false }).data;
     setFile({ id: ulid(), name: chosen.name, rows });
     setColumns(guessColumns(rows));

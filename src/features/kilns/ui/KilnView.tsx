@@ -15,12 +15,17 @@ import { useMutation } from '@/ui/useMutation';
 import { FiringForm, firstPlan, FiringTable, PastFiringForm } from '@/features/firings';
 import { KilnForm } from './KilnForm';
 import { setPartEnded } from '../actions';
-import { DriftChart } from './DriftChart';
 import { PartForm } from './PartForm';
 import { celsius, heldText, spaceOf } from '@/core/units';
 import { QuantityText, Said } from '@/ui/units';
 import { driftWords } from '../model/kilnWords';
+import { lazily } from '@/ui/lazily';
 import css from './kiln.module.css';
+
+const DriftChart = lazily(
+  async () => (await import('./DriftChart')).DriftChart,
+  <div style={{ height: 240 }} />,
+);
 
 interface Props extends KilnPage {
   readonly programmes: readonly Programme[];
