@@ -47,6 +47,7 @@ test('a teacher judges a glaze beside what its tiles say; a student reads it', a
   }
   await expect(judged).toContainText('dries in a minute');
   await judged.getByRole('button', { name: 'Save mine' }).click();
+  await expect(judged.getByRole('textbox')).toHaveCount(0);
   await expect(judged.getByText('dries in an hour')).toBeVisible();
   await other.context().close();
 

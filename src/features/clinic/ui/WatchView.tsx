@@ -8,11 +8,9 @@ import { DefectGlyph } from '@/ui/DefectGlyph';
 import { GuideWords } from '@/ui/frame';
 import { LinkButton } from '@/ui/LinkButton';
 import { riseHref } from '../model/riseHref';
-import { lazily } from '@/ui/lazily';
+import { RiseChart } from './LazyRiseChart';
 import css from './clinic.module.css';
 import { riseWords } from '../model/words';
-
-const RiseChart = lazily(async () => (await import('./RiseChart')).RiseChart, <div className={css.chart} />);
 
 /** Defects over time: what rose, since when, and everything that stays as it was. */
 export function WatchView({ series }: { series: readonly Series[] }) {
