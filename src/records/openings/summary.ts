@@ -1,4 +1,4 @@
-import { ofGroup } from '@/records/people/groups';
+import { ofGroup } from '@/records/people/ofGroup';
 import { AGAIN_FATES, type AgainOutcome, PLAIN_SEVERITY } from '@/core/vocabulary';
 import {
   shareOverFirings,

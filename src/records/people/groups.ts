@@ -1,4 +1,4 @@
-import type { Knex } from 'knex';
+import { ofGroup } from './ofGroup';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { found, NotFound, Refusal } from '@/records/platform/errors';
@@ -137,12 +137,6 @@ export async function groupThings(base: Db) {
   ]);
   return { rounds, walls };
 }
-
-/** Whether a piece `p` is of a group: made by one of its people, or for the group. */
-export const ofGroup = (base: Db, groupId: string) => (query: Knex.QueryBuilder) =>
-  void query
-    .whereIn('p.member_id', base('group_member').where({ group_id: groupId }).select('member_id'))
-    .orWhere({ 'p.group_id': groupId });
 
 /** Openings in which pieces of a group were, the newest first. */
 export async function openingsOf(base: Db, groupId: string, limit: number) {

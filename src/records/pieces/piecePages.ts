@@ -14,7 +14,7 @@ import type {
 } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
 import { coatsOf, type StoredCoat } from './coats';
-import { ofGroup } from '@/records/people/groups';
+import { ofGroup } from '@/records/people/ofGroup';
 import { NotFound } from '@/records/platform/errors';
 import { photosOf, type StoredPhoto } from './photos';
 import { expectationsNow } from './expectations';
