@@ -2,48 +2,21 @@
 import Link from 'next/link';
 import { WhoChanged } from '@/ui/WhoChanged';
 import { saySegments } from '@/core/firing';
-import { celsius, text, type Message } from '@/core/units';
 import { Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import type { FiringState, KilnHeat } from '@/core/vocabulary';
 import type { Firing, FiringLog, FiringOutcome as Outcome, Kiln } from '@/records/firings';
 import type { OpeningStudent } from '@/records/people';
 import { FormErrors } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
+import { cautionAt } from '../model/cautions';
 import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
 import { LitAt, StartButtons } from './StartButtons';
 import { OpeningHelpers } from './OpeningHelpers';
-
-const SHADE = 'Spyholes only through a shade for infrared.';
-const SLOWLY = text`No cracking above ${celsius(200)}, and slow through ${celsius(573)} and ${celsius(225)}.`;
-const GLOVES = text`gloves above ${celsius(50)}.`;
-
-/** What to mind at a kiln in each state, by what heats it. */
-const CAUTIONS: Readonly<Record<KilnHeat, Readonly<Partial<Record<FiringState, Message>>>>> = {
-  electric: {
-    loading:
-      'Kiln wash dry, witness cones in, nothing touching the elements; ventilation on. Wiring is for licensed electricians and local codes.',
-    firing: `${SHADE} Supply switched off at the end.`,
-    cooling: text`${SLOWLY} Supply off before the lid goes up; ${GLOVES}`,
-  },
-  gas: {
-    loading:
-      'Kiln wash dry, witness cones in, damper open before it is lit; ventilation and carbon monoxide detector on. Lines and flues are for licensed people and local codes.',
-    firing: `${SHADE} Never leave it to relight by itself. Gas off at the cock at the end.`,
-    cooling: text`${SLOWLY} Gas off at the cock and at the main before the door opens; ${GLOVES}`,
-  },
-  wood: {
-    loading:
-      'Kiln wash dry, witness cones in; water at hand, carbon monoxide detector on in any shed. Fires in the open are for local rules.',
-    firing: `${SHADE} Gloves, eye protection and no loose sleeves at the stoke hole.`,
-    cooling: text`${SLOWLY} Embers out before the door opens; ${GLOVES}`,
-  },
-};
 
 interface Props {
   readonly firing: Firing;
@@ -64,7 +37,7 @@ export function FiringMargin({ firing, kiln, log, others, outcome, isEmpty, mayP
   const { run, isBusy, errors } = useMutation();
   // One run however often it is asked to start.
   const [sourceId] = useState(ulid);
-  const caution = CAUTIONS[kiln.heat][firing.state];
+  const caution = cautionAt(kiln.heat, firing);
   const start = (by: 'controller' | 'hand', at: string | null) =>
     void run(() => startFiring({ firingId: firing.id, sourceId, by, at }));
   return (
