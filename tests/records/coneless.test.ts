@@ -1,6 +1,6 @@
 import { auditDictionary, headwordPage } from '@/records/dictionary';
-import { firingById, shelfPieces } from '@/records/firings';
-import { fired, freshStudio, readAll, tile, type Studio } from './studio';
+import { advanceFiring, firingById, loadPieces, shelfPieces } from '@/records/firings';
+import { emptyFiring, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => {
@@ -8,8 +8,8 @@ beforeAll(async () => {
 });
 afterAll(() => studio.base.destroy());
 
-test('what was fired without a cone is filed under how it was fired, and is hotter than no cone', async () => {
-  const { base } = studio;
+test('what was fired without a cone is filed under how it was fired, until it is fired again', async () => {
+  const { base, member } = studio;
   const raku = await fired(studio, [tile(studio)], {
     cone: 'raku',
     atmosphere: 'reduction',
@@ -31,5 +31,18 @@ test('what was fired without a cone is filed under how it was fired, and is hott
   expect(senses.every(({ proofs }) => proofs === 1)).toBe(true);
   const page = await headwordPage(base, over[0]!.headword_id);
   expect(page.senses.map(({ cone }) => cone).sort()).toEqual(['6', 'raku']);
+  expect((await auditDictionary(base)).differences).toEqual([]);
+
+  // The raku piece goes to cone 6 as it is: it is raku no more.
+  const again = await emptyFiring(studio, { kind: 'refire' });
+  await loadPieces(base, member, again, [{ pieceId: raku.ids[0]!, shelf: 1 }]);
+  await advanceFiring(base, member, again, 'open');
+  await readAll(studio, again);
+  const zones = await base('zone').where({ piece_id: raku.ids[0]!, firing_id: again, ended_at: null });
+  const entries = await base('entry').whereIn(
+    'id',
+    zones.map(({ entry_id }) => entry_id!),
+  );
+  expect(new Set(entries.map(({ cone, firings }) => `${cone} ${firings}`))).toEqual(new Set(['6 2']));
   expect((await auditDictionary(base)).differences).toEqual([]);
 });

@@ -52,6 +52,27 @@ test.each([
   ],
   ['fired twice alike', '6 6', [coat('A', 0, 1)], [`A: ${SIX} (${SIX}, then ${SIX})`]],
   [
+    'raku, then cone 6 as it was: nobody knows how hot the first was, and the later made it',
+    'rakuR 6',
+    [coat('A', 0, 1)],
+    [`A: ${SIX} (raku reduction, then ${SIX})`],
+  ],
+  [
+    'cone 6, then a pit: the later counts',
+    '6 pitR',
+    [coat('A', 0, 1)],
+    [`A: pit fire reduction (${SIX}, then pit fire reduction)`],
+  ],
+  [
+    'a lustre fired on raku ware leaves it raku',
+    'rakuR 018',
+    [coat('A', 0, 1), coat('Lustre', 0.9, 1, 1)],
+    [
+      'A: raku reduction (raku reduction, then cone 018 oxidation)',
+      'A Lustre^1: raku reduction (raku reduction, then cone 018 oxidation)',
+    ],
+  ],
+  [
     'low fired first, then high: the hottest counts',
     '04 6',
     [coat('A', 0, 1)],

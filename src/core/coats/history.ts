@@ -28,7 +28,8 @@ const ON_GLAZE_CONE = coneIndex('014')!;
 /**
  * Files the zones of a piece by what made them.
  *
- * A zone is filed by the hottest firing since its last glaze coat; of equally hot ones the last. Firings at cone 014
+ * A zone is filed by the hottest firing since its last glaze coat; of equally hot ones the last. How hot one without a
+ * cone was, nobody knows: between it and another hot firing the later counts. Firings at cone 014
  * and cooler are in the history of a zone only where something was fired on in them, there or in a zone beside it:
  * to the rest of a vase, its lustre firing did nothing. Any other firing makes a sense of its own. On a piece that
  * was never fired hotter, all firings count.
@@ -42,8 +43,12 @@ const ON_GLAZE_CONE = coneIndex('014')!;
 export function fileZones(zones: readonly Zone[], firings: readonly FiredAt[]): FiledZone[] {
   if (firings.length === 0) throw new RangeError('firings: a piece that was never fired is in no entry');
   const rows = firings.map(({ cone, atmosphere }): FiredAt => ({ cone, atmosphere }));
-  const heats = firings.map(({ cone }) => coneIndex(cone) ?? Number.POSITIVE_INFINITY);
-  const isHot = heats.map((heat) => heat > ON_GLAZE_CONE);
+  const heats = firings.map(({ cone }) => coneIndex(cone));
+  const isHot = heats.map((heat) => heat === null || heat > ON_GLAZE_CONE);
+  const isBeyond = (i: number, best: number) => {
+    const [heat, most] = [heats[i]!, heats[best]!];
+    return heat === null || most === null ? isHot[i]! : heat >= most;
+  };
   const allCount = !isHot.includes(true);
   return zones.map((zone) => {
     const close = zones.filter((other) => other === zone || isBeside(zone, other));
@@ -51,7 +56,7 @@ export function fileZones(zones: readonly Zone[], firings: readonly FiredAt[]): 
     const counted = firings.flatMap((_, i) => (allCount || isHot[i] || firedOn.has(i) ? i : []));
     const glazed = zone.stack.map(firingOf).filter((i) => allCount || isHot[i]);
     const since = counted.filter((i) => i >= Math.max(0, ...glazed));
-    const filedBy = since.reduce((best, i) => (heats[i]! >= heats[best]! ? i : best));
+    const filedBy = since.reduce((best, i) => (isBeyond(i, best) ? i : best));
     return {
       zone,
       stack: zone.stack.map((layer) => recounted(layer, counted)),

@@ -114,11 +114,10 @@ interface Look {
   readonly versions: readonly string[];
 }
 
-/** 6 for cone 6, 5.5 for 5½, 0 for 01, −1 for 02. */
+/** 6 for cone 6, 5.5 for 5½, 0 for 01, −1 for 02; NaN for a firing without a cone. */
 function heatOf(cone: string): number {
   const half = cone.endsWith('½') ? 0.5 : 0;
   const number = Number(cone.replace('½', ''));
-  if (Number.isNaN(number)) return Infinity;
   return cone.startsWith('0') ? 1 - number - half : number + half;
 }
 
@@ -174,7 +173,7 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
     const firing = studio.firings.get(firings[i]!)!;
     return { cone: firing.filed_cone ?? firing.cone, atmosphere: firing.atmosphere };
   };
-  const isHot = firings.map((_, i) => heatOf(row(i).cone) > COOL);
+  const isHot = firings.map((_, i) => !(heatOf(row(i).cone) <= COOL));
   const noneHot = !isHot.includes(true);
   const own = coatsAt(studio, zone, fired);
   const close = studio.together
@@ -184,7 +183,10 @@ function fileAgain(studio: Studio, zone: ZoneRow) {
   const history = firings.map((_, i) => i).filter((i) => noneHot || isHot[i] || firedOn.has(i));
   const last = Math.max(0, ...own.map(at).filter((i) => noneHot || isHot[i]));
   let by = history.find((i) => i >= last)!;
-  for (const i of history) if (i >= last && heatOf(row(i).cone) >= heatOf(row(by).cone)) by = i;
+  for (const i of history.filter((step) => step >= last)) {
+    const more = heatOf(row(i).cone) - heatOf(row(by).cone);
+    if (Number.isNaN(more) ? isHot[i] : more >= 0) by = i;
+  }
   const layers: string[][] = [];
   for (const coat of own) {
     const glaze = studio.glazes.get(coat.glaze_id)!;
