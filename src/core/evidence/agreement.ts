@@ -174,7 +174,8 @@ function commonest(values: readonly (string | null)[]): string | null {
 /** Colours compared with each other; more of them are sampled evenly, for the work grows with their square. */
 const MOST_COMPARED = 48;
 
-function middleColour(all: readonly Lab[]): Lab | null {
+/** The colour nearest to all others, CIEDE2000; null for none. */
+export function middleColour(all: readonly Lab[]): Lab | null {
   const step = Math.max(1, all.length / MOST_COMPARED);
   const colours = Array.from(
     { length: Math.min(all.length, MOST_COMPARED) },

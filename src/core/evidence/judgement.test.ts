@@ -3,8 +3,15 @@ import { judgementOf, type JudgedZone } from './judgement';
 
 let n = 0;
 const zone = (more: Partial<JudgedZone> = {}): JudgedZone => ({
-  ...{ pieceId: `p${n++}`, clay: 'Buffer White', atmosphere: 'oxidation', places: ['alone'], times: 1 },
-  ...{ movement: null, breaks: null, colour: null, defects: [], isHeld: null },
+  ...{
+    pieceId: `p${n++}`,
+    clay: 'Buffer White',
+    cone: '6',
+    atmosphere: 'oxidation',
+    places: ['alone'],
+    times: 1,
+  },
+  ...{ movement: null, breaks: null, colour: null, defects: [], differs: null, isHeld: null },
   ...more,
 });
 
@@ -59,18 +66,32 @@ test('what nobody asked about is not counted, and what is not known of a firing 
   expect(judgementOf([zone()])).toMatchObject({ breaks: null, held: null, notHeld: null, colours: [] });
 });
 
-test('its colour on a clay is that of a piece, the one in the middle of all, in each atmosphere by itself', () => {
+test('its colour on a clay is that of a piece, the one in the middle of all, at each cone and in each atmosphere by itself', () => {
   const of = (hex: string, more: Partial<JudgedZone> = {}) => zone({ colour: labOf(hex), ...more });
   const { colours } = judgementOf([
     of('#204060'),
     of('#24445f'),
     of('#c0b090'),
     of('#802020', { atmosphere: 'reduction' }),
+    of('#c0b090', { cone: '04' }),
     of('#ffffff', { places: ['over'] }),
   ]);
-  expect(colours.map(({ clay, atmosphere, pieces }) => [clay, atmosphere, pieces])).toEqual([
-    ['Buffer White', 'oxidation', 3],
-    ['Buffer White', 'reduction', 1],
+  expect(colours.map(({ cone, atmosphere, pieces }) => [cone, atmosphere, pieces])).toEqual([
+    ['6', 'oxidation', 3],
+    ['6', 'reduction', 1],
+    ['04', 'oxidation', 1],
   ]);
   expect(colours[0]!.colour).toEqual(labOf('#24445f'));
+});
+
+test('a piece comes out again when it differs nowhere; one alone in its entry says nothing', () => {
+  const zones = [
+    zone({ pieceId: 'tile', differs: false }),
+    zone({ pieceId: 'tile', times: 2, differs: true }),
+    zone({ pieceId: 'cup', differs: false }),
+    zone({ pieceId: 'cup', times: 2, differs: false }),
+    zone({ pieceId: 'plate' }),
+  ];
+  expect(judgementOf(zones).repeatable).toEqual({ count: 1, of: 2 });
+  expect(judgementOf([zone()]).repeatable).toBeNull();
 });

@@ -1,10 +1,12 @@
 import type { Lab } from '../colour';
-import { MOVEMENTS, type Atmosphere, type DefectId, type Movement } from '../vocabulary';
+import { MOVEMENTS, type Atmosphere, type DefectId, type Heat, type Movement } from '../vocabulary';
+import { middleColour } from './agreement';
 
 /** A read zone with a glaze in it, as far as it says something about that glaze. */
 export interface JudgedZone {
   readonly pieceId: string;
   readonly clay: string;
+  readonly cone: Heat;
   readonly atmosphere: Atmosphere;
   /** Where the glaze lies: by itself, on another, or beneath one. Between two it counts as both. */
   readonly places: readonly GlazePlace[];
@@ -16,7 +18,12 @@ export interface JudgedZone {
   readonly colour: Lab | null;
   /** Those that were plainly seen. */
   readonly defects: readonly DefectId[];
-  /** Whether its firing held at the top; null when no log and no programme says so. */
+  /**
+   * Whether its piece differs from the others of the entry; null where there are no others, or the piece disagrees with
+   * itself.
+   */
+  readonly differs: boolean | null;
+  /** Whether the programme of its firing held at the top; null without a programme. */
   readonly isHeld: boolean | null;
 }
 
@@ -37,9 +44,10 @@ export interface PlaceVerdict {
 
 /** What the records know of a glaze when a teacher judges it. Every count is of pieces. */
 export interface Judgement {
-  /** Alone, on each clay in each atmosphere: the colour nearest to all others. */
+  /** Alone, on each clay at each cone and in each atmosphere: the colour nearest to all others. */
   readonly colours: readonly {
     readonly clay: string;
+    readonly cone: Heat;
     readonly atmosphere: Atmosphere;
     readonly colour: Lab;
     readonly pieces: number;
@@ -52,7 +60,9 @@ export interface Judgement {
   readonly thickness: readonly { readonly times: number; readonly sound: Share }[];
   readonly over: PlaceVerdict;
   readonly under: PlaceVerdict;
-  /** Alone, pieces without a plain defect where the firing held at the top, and where it did not; null for none. */
+  /** Alone, pieces that agree with the others wherever there are others; null for none. */
+  readonly repeatable: Share | null;
+  /** Alone, pieces without a plain defect where the programme held at the top, and where it did not; null for none. */
   readonly held: Share | null;
   readonly notHeld: Share | null;
 }
@@ -82,6 +92,10 @@ export function judgementOf(zones: readonly JudgedZone[]): Judgement {
       })),
     over: verdictOf(at('over')),
     under: verdictOf(at('under')),
+    repeatable: shareOf(
+      alone.filter(({ differs }) => differs !== null),
+      (own) => own.every(({ differs }) => !differs),
+    ),
     held: held(true),
     notHeld: held(false),
   };
@@ -134,18 +148,11 @@ function movesOf(zones: readonly JudgedZone[]): Judgement['moves'] {
 
 function coloursOf(zones: readonly JudgedZone[]): Judgement['colours'] {
   const seen = zones.flatMap(({ colour, ...zone }) => (colour ? [{ ...zone, colour }] : []));
-  return groupsOf(seen, ({ clay, atmosphere }) => `${clay}\n${atmosphere}`)
+  return groupsOf(seen, ({ clay, cone, atmosphere }) => [clay, cone, atmosphere].join('\n'))
     .map((own) => ({
-      ...{ clay: own[0]!.clay, atmosphere: own[0]!.atmosphere },
-      colour: middleOf(own.map(({ colour }) => colour)),
+      ...{ clay: own[0]!.clay, cone: own[0]!.cone, atmosphere: own[0]!.atmosphere },
+      colour: middleColour(own.map(({ colour }) => colour))!,
       pieces: new Set(own.map(({ pieceId }) => pieceId)).size,
     }))
     .sort((a, b) => b.pieces - a.pieces);
-}
-
-/** The colour that lies nearest to all others, by the sum of its distances in Lab. */
-function middleOf(colours: readonly Lab[]): Lab {
-  const far = (one: Lab) =>
-    colours.reduce((sum, other) => sum + Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b), 0);
-  return colours.reduce((best, one) => (far(one) < far(best) ? one : best));
 }

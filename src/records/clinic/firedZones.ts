@@ -1,6 +1,6 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import { textureAt, type Stack, type WrittenArea } from '@/core/coats';
-import { PLAIN_SEVERITY, type DefectId, type TextureBySide } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, sideWord, type DefectId, type TextureBySide } from '@/core/vocabulary';
 import type { FiredZoneFacts } from '@/core/evidence';
 import { coolingOf, sideOfTarget, type Segment } from '@/core/firing';
 import { fromJson, type Db } from '@/records/platform/db';
@@ -88,7 +88,7 @@ export async function firedZones(base: Db, defect: DefectId): Promise<FiredZoneF
       batches: codes.includes(null) ? '' : codes.join(' '),
       dried: above.length === 0 || above.includes(null) ? null : !above.includes(false),
       clay: coatOf(slips[0] ?? '')?.clay ?? null,
-      ...{ place: row.area ?? row.side, form: row.form, texture: textures(row) },
+      ...{ place: row.area ?? sideWord(row.form, row.side), form: row.form, texture: textures(row) },
       hasDefect: row.bad !== null,
     };
   });

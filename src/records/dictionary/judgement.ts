@@ -1,4 +1,11 @@
-import { judgementOf, type GlazePlace, type JudgedZone, type Judgement, type Share } from '@/core/evidence';
+import {
+  agreementOf,
+  judgementOf,
+  type GlazePlace,
+  type JudgedZone,
+  type Judgement,
+  type Seen,
+} from '@/core/evidence';
 import type { Stack } from '@/core/coats';
 import { hexOf } from '@/core/colour';
 import type { Segment } from '@/core/firing';
@@ -12,10 +19,8 @@ import { countedDefectsOf, latestLooks, proofRows, seenOf } from './entries';
 
 /** What the records know of a glaze, and what teachers said of it. */
 export interface JudgedGlaze extends Omit<Judgement, 'colours'> {
-  /** "#rrggbb" on each clay in each atmosphere, most pieces first. */
+  /** "#rrggbb" on each clay at each cone and in each atmosphere, most pieces first. */
   readonly colours: readonly (Omit<Judgement['colours'][number], 'colour'> & { readonly hex: string })[];
-  /** Alone, pieces that agree with the others of their entry, where there is more than one; null for none. */
-  readonly repeatable: Share | null;
   readonly said: readonly SaidOfGlaze[];
 }
 
@@ -39,23 +44,21 @@ export async function judgedGlaze(base: Db, glazeId: string): Promise<JudgedGlaz
       .join('body as b', 'b.id', 'g.body_id')
       .whereNotNull('e.first_at')
       .whereRaw("json_search(h.layers, 'one', ?, null, '$[*].glaze') is not null", [glazeId]),
-    ...(['e.id', 'e.stack', 'e.atmosphere', 'e.proofs', 'e.agreeing', 'b.name'] as const),
+    ...(['e.id', 'e.stack', 'e.cone', 'e.atmosphere', 'b.name'] as const),
   );
   const ofEntry = new Map(
     entries.map((entry) => [entry.id, { ...entry, ...placeIn(fromJson<Stack>(entry.stack), glazeId) }]),
   );
-  const alone = [...ofEntry.values()].filter(({ places, proofs }) => places[0] === 'alone' && proofs > 1);
-  const sum = (key: 'proofs' | 'agreeing') => alone.reduce((all, entry) => all + entry[key], 0);
   const { colours, ...known } = judgementOf(await judgedZones(base, ofEntry));
   return {
     ...known,
     colours: colours.map(({ colour, ...one }) => ({ ...one, hex: hexOf(colour) })),
-    repeatable: alone.length === 0 ? null : { count: sum('agreeing'), of: sum('proofs') },
     said: await saidOf(base, glazeId),
   };
 }
 
 type EntryOfGlaze = Pick<JudgedZone, 'places' | 'times'> & {
+  readonly cone: JudgedZone['cone'];
   readonly atmosphere: JudgedZone['atmosphere'];
   readonly name: string;
 };
@@ -71,20 +74,37 @@ async function judgedZones(base: Db, ofEntry: ReadonlyMap<string, EntryOfGlaze>)
   ]);
   const versions = new Set(inUse.values());
   const broke = new Map(breaks.map((reading) => [reading.id, Boolean(reading.breaks)]));
-  return rows.flatMap((row): JudgedZone[] => {
-    const seen = seenOf(row, defects.get(row.reading_id) ?? [], versions);
+  const counted = rows
+    .map((row) => ({ row, seen: seenOf(row, defects.get(row.reading_id) ?? [], versions) }))
+    .filter(({ seen }) => seen.counts);
+  const differs = differing(counted.map(({ row, seen }) => [row.entry_id, seen]));
+  return counted.map(({ row, seen }): JudgedZone => {
     const entry = ofEntry.get(row.entry_id)!;
-    if (!seen.counts) return [];
-    return [
-      {
-        ...{ pieceId: row.piece_id, clay: entry.name, atmosphere: entry.atmosphere },
-        ...{ places: entry.places, times: entry.times },
-        ...{ movement: row.movement, breaks: broke.get(row.reading_id) ?? null, colour: seen.colour },
-        defects: seen.defects.flatMap(({ defect, severity }) => (severity >= PLAIN_SEVERITY ? defect : [])),
-        isHeld: held.get(row.firing_id) ?? null,
-      },
-    ];
+    return {
+      ...{ pieceId: row.piece_id, clay: entry.name, cone: entry.cone, atmosphere: entry.atmosphere },
+      ...{ places: entry.places, times: entry.times },
+      ...{ movement: row.movement, breaks: broke.get(row.reading_id) ?? null, colour: seen.colour },
+      defects: seen.defects.flatMap(({ defect, severity }) => (severity >= PLAIN_SEVERITY ? defect : [])),
+      differs: differs.get(row.zone_id) ?? null,
+      isHeld: held.get(row.firing_id) ?? null,
+    };
   });
+}
+
+/** Whether the piece of each zone differs from the others of its entry; zones that are not told of are left out. */
+function differing(proofs: readonly (readonly [entryId: string, seen: Seen])[]): Map<string, boolean> {
+  const byEntry = new Map<string, Seen[]>();
+  for (const [entryId, seen] of proofs) byEntry.set(entryId, [...(byEntry.get(entryId) ?? []), seen]);
+  return new Map(
+    [...byEntry.values()].flatMap((all) => {
+      const sum = agreementOf(all);
+      return sum.proofs < 2
+        ? []
+        : all
+            .filter(({ id }) => !sum.divided.includes(id))
+            .map(({ id }) => [id, sum.differing.includes(id)] as const);
+    }),
+  );
 }
 
 /** Where a glaze lies in a stack, and how often it was put on there. */

@@ -21,23 +21,19 @@ export const CRITERION_WORDS: Readonly<Record<JudgeCriterion, string>> = {
 const NAMED = 3;
 
 /**
- * What the records know under a criterion, with counts of pieces; null where they know nothing. Of the colours only how
- * many pieces show each is said: they are shown beside it.
+ * What the records know under a criterion, with counts of pieces; null where they know nothing. Colours are shown, not
+ * said.
  *
  * @example knownWords(judged, 'over') // '12 pieces: blistering on 9, sound on 3'
  */
 export function knownWords(
   judged: JudgedGlaze,
-  criterion: JudgeCriterion,
+  criterion: Exclude<JudgeCriterion, 'colour'>,
   isDecorative: boolean,
 ): string | null {
   switch (criterion) {
     case 'drying':
       return null;
-    case 'colour':
-      return judged.colours.length === 0
-        ? null
-        : judged.colours.map(({ clay, pieces }) => `${clay} ${counted(pieces, 'piece')}`).join(', ');
     case 'breaks':
       return judged.breaks && `on ${ofWords(judged.breaks)}`;
     case 'moves':
@@ -54,7 +50,7 @@ export function knownWords(
     case 'under':
       return placeWords(judged[criterion]);
     case 'repeatable':
-      return judged.repeatable && `${ofWords(judged.repeatable)} agree`;
+      return judged.repeatable && `${ofWords(judged.repeatable)} as the others`;
     case 'plain firing':
       return heldWords(judged);
     case 'use':
@@ -72,8 +68,8 @@ function placeWords({ pieces, sound, defects }: PlaceVerdict): string | null {
 
 function heldWords({ held, notHeld }: JudgedGlaze): string | null {
   const parts = [
-    notHeld && `without a hold ${notHeld.count} of ${notHeld.of} sound`,
-    held && `with a hold ${held.count} of ${held.of} sound`,
+    notHeld && `without a hold in the programme ${notHeld.count} of ${notHeld.of} sound`,
+    held && `with a hold in the programme ${held.count} of ${held.of} sound`,
   ].filter(Boolean);
   return parts.length === 0 ? null : parts.join(', ');
 }

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { JUDGE_CRITERIA, type JudgeCriterion } from '@/core/vocabulary';
+import { heatName, JUDGE_CRITERIA, type JudgeCriterion } from '@/core/vocabulary';
 import type { JudgedGlaze } from '@/records/dictionary';
 import type { Glaze } from '@/records/materials';
 import { shortDay } from '@/core/time';
@@ -57,11 +57,12 @@ function Colours({ judged: { colours } }: Pick<Props, 'judged'>) {
   if (colours.length === 0) return <span className={`${css.known} quiet`}>nothing on record</span>;
   return (
     <ul className={css.colours}>
-      {colours.map(({ clay, atmosphere, hex, pieces }) => (
-        <li key={`${clay} ${atmosphere}`}>
+      {colours.map(({ clay, cone, atmosphere, hex, pieces }) => (
+        <li key={`${clay} ${cone} ${atmosphere}`}>
           <Swatch hash={null} colour={hex} width={44} height={30} />
           <span className="small">
-            {clay}, <Flame atmosphere={atmosphere} /> <span className="figures">{pieces}</span>
+            {clay}, {heatName(cone)}, <Flame atmosphere={atmosphere} />{' '}
+            <span className="figures">{pieces}</span>
           </span>
         </li>
       ))}
