@@ -1,5 +1,15 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -12,27 +22,25 @@ const SOURCES = ['bin/cli', 'src/core', 'package-lock.json'];
 function stampOf() {
   const hash = createHash('sha256');
   const look = (path) => {
-    const { mtimeMs, size, isDirectory } = describe(path);
-    if (isDirectory) for (const name of readdirSync(path).sort()) look(join(path, name));
-    else hash.update(`${path} ${mtimeMs} ${size}\n`);
+    const stat = statSync(path);
+    if (stat.isDirectory()) for (const name of readdirSync(path).sort()) look(join(path, name));
+    else hash.update(`${path} ${stat.mtimeMs} ${stat.size}\n`);
   };
   for (const source of SOURCES) look(join(ROOT, source));
   return hash.digest('hex').slice(0, 24);
 }
 
-function describe(path) {
-  const stat = statSync(path);
-  return { mtimeMs: stat.mtimeMs, size: stat.size, isDirectory: stat.isDirectory() };
-}
-
-/** The folder that compiled commands are kept in: beside the packages, or where anybody may write. */
+/** Where compiled commands are kept, beside the packages; a folder for this run alone where nobody may write there. */
 function home() {
   const own = join(ROOT, 'node_modules/.cache/jiten');
   try {
     mkdirSync(own, { recursive: true });
+    accessSync(own, constants.W_OK);
     return own;
   } catch {
-    return join(tmpdir(), 'jiten-commands');
+    const once = mkdtempSync(join(tmpdir(), 'jiten-'));
+    process.on('exit', () => rmSync(once, { recursive: true, force: true }));
+    return once;
   }
 }
 
@@ -41,8 +49,15 @@ function home() {
  * that compile at once do not disturb each other.
  */
 export async function compiledCommands() {
-  const folder = join(home(), stampOf());
-  if (!existsSync(join(folder, 'main.mjs'))) await compile(folder);
+  const kept = home();
+  const folder = join(kept, stampOf());
+  if (!existsSync(join(folder, 'main.mjs'))) {
+    await compile(folder);
+    // Of sources that are no more; what somebody compiles just now has a longer name.
+    for (const name of readdirSync(kept))
+      if (!name.includes('-') && join(kept, name) !== folder)
+        rmSync(join(kept, name), { recursive: true, force: true });
+  }
   return pathToFileURL(join(folder, 'main.mjs')).href;
 }
 
@@ -67,8 +82,6 @@ async function compile(folder) {
     minify: true,
     logLevel: 'error',
   });
-  for (const old of readdirSync(home()).filter((name) => !name.includes('-')))
-    rmSync(join(home(), old), { recursive: true, force: true });
   try {
     renameSync(fresh, folder);
   } catch {

@@ -2,7 +2,7 @@
 import { createContext, use, type ReactNode } from 'react';
 import { setStudioClock } from '@/core/time';
 import { setDecimalMark } from '@/core/units';
-import { ATMOSPHERES, HEATS, type Atmosphere, type Heat } from '@/core/vocabulary';
+import { ATMOSPHERES, CONELESS, CONES, type Atmosphere, type Heat } from '@/core/vocabulary';
 import type { StudioSettings } from '@/records/people';
 
 type Shown = Pick<StudioSettings, 'zone' | 'dates' | 'decimals' | 'cones' | 'atmospheres'>;
@@ -22,9 +22,9 @@ function inUse<T>(all: readonly T[], used: readonly T[], chosen?: string | null)
   return used.length ? some : all;
 }
 
-/** What the studio fires to, ways without a cone first, then cones from the coolest, with the one that is chosen already. */
+/** What the studio fires to: the cones in use from the coolest, with the one that is chosen already, then the ways without a cone. */
 export function useHeatsInUse(chosen?: string | null): readonly Heat[] {
-  return inUse(HEATS, use(Context).cones, chosen);
+  return [...inUse(CONES, use(Context).cones, chosen), ...CONELESS];
 }
 
 /** The atmospheres that the studio fires in, with the one that is chosen already. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema } from '@/features/shared/schema';
 import { DECIMAL_MARKS } from '@/core/units';
 import { DATE_STYLES, isZone } from '@/core/time';
-import { ATMOSPHERES, HEATS, FORMS, PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
+import { ATMOSPHERES, CONES, FORMS, PASSWORD_LENGTH, ROLES } from '@/core/vocabulary';
 
 /** Roles that an invitation may give; who only looks gets a link to the wall. */
 export const INVITED_ROLES = ['student', 'teacher', 'technician'] as const;
@@ -111,7 +111,7 @@ export const studioSchema = z.object({
   zone: zoneSchema,
   dates: z.enum(DATE_STYLES),
   decimals: z.enum(DECIMAL_MARKS),
-  cones: z.array(z.enum(HEATS)),
+  cones: z.array(z.enum(CONES)),
   atmospheres: z.array(z.enum(ATMOSPHERES)),
   form: z.enum(FORMS).nullable(),
   bodyId: idSchema.nullable(),

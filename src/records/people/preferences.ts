@@ -1,7 +1,7 @@
 import type { StudioClock } from '@/core/time';
 import { DATE_STYLES, setStudioClock } from '@/core/time';
 import { METRIC, setDecimalMark, type DecimalMark, type Units } from '@/core/units';
-import type { Atmosphere, Heat, Form } from '@/core/vocabulary';
+import type { Atmosphere, Cone, Form } from '@/core/vocabulary';
 import { recordChange } from '@/records/platform/changes';
 import { fromJson, inTransaction, type Db } from '@/records/platform/db';
 import { found } from '@/records/platform/errors';
@@ -18,7 +18,7 @@ export interface StudioSettings extends StudioClock {
   /** The mark before the decimals of a number. */
   readonly decimals: DecimalMark;
   /** Cones and atmospheres that are fired here, offered first; none for all. */
-  readonly cones: readonly Heat[];
+  readonly cones: readonly Cone[];
   readonly atmospheres: readonly Atmosphere[];
   /** What a new piece starts with for a member who has made none. */
   readonly form: Form | null;

@@ -8,19 +8,10 @@ interface Props<T extends string> {
   readonly value: readonly T[];
   readonly onChange: (value: readonly T[]) => void;
   readonly className?: string | undefined;
-  /** What each is called, where its word is not shown as it is. */
-  readonly wordOf?: (option: T) => string;
 }
 
 /** Several of a short list of words, or none. */
-export function SeveralField<T extends string>({
-  label,
-  options,
-  value,
-  onChange,
-  className,
-  wordOf = (option) => option,
-}: Props<T>) {
+export function SeveralField<T extends string>({ label, options, value, onChange, className }: Props<T>) {
   return (
     <Autocomplete
       multiple
@@ -28,7 +19,6 @@ export function SeveralField<T extends string>({
       disableCloseOnSelect
       size="small"
       options={options}
-      getOptionLabel={wordOf}
       value={[...value]}
       onChange={(_, next) => onChange(next)}
       renderInput={(params) => <TextField {...params} label={label} />}

@@ -102,7 +102,6 @@ export function SeveralInput<V extends FieldValues, T extends string>({
 }: Of<V, T[]> & {
   readonly options: readonly T[];
   readonly className?: string | undefined;
-  readonly wordOf?: (option: T) => string;
 }) {
   const { field } = useController({ control, name });
   return <SeveralField<T> {...rest} value={field.value} onChange={(value) => field.onChange([...value])} />;

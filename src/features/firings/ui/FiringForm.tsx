@@ -1,13 +1,13 @@
 'use client';
 import { dayOf } from '@/core/time';
-import { useWatch } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-import { FIRING_KINDS, heatShort, isCone } from '@/core/vocabulary';
-import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
+import { FIRING_KINDS } from '@/core/vocabulary';
+import { useAtmospheresInUse } from '@/ui/StudioContext';
 import type { Firing, Kiln, Programme } from '@/records/firings';
-import { ChoiceInput, Form, QuantityInput, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
+import { ChoiceInput, Form, SelectInput, TextInput, useSavedForm } from '@/ui/kit';
 import { saveFiringPlan } from '../actions';
+import { HeatInputs } from './HeatInputs';
 import page from '@/ui/page.module.css';
 import { firingSchema } from '../schema';
 
@@ -61,8 +61,6 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     onSaved: ({ id }) => onSaved(id),
   });
   const { control } = form;
-  const heat = useWatch({ control, name: 'cone' });
-  const heats = useHeatsInUse(values.cone);
   const atmospheres = useAtmospheresInUse(values.atmosphere);
   const { setValue } = form.form;
   const followProgramme = (programmeId: string) => {
@@ -81,21 +79,13 @@ export function FiringForm({ kilns, programmes, values, version, onSaved }: Prop
     >
       <SelectInput control={control} name="kilnId" label="Kiln" options={named(kilns)} />
       <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
-      <ChoiceInput
+      <HeatInputs
         control={control}
-        name="cone"
+        cone="cone"
+        toCelsius="toCelsius"
         label="Target cone"
-        options={heats.toReversed()}
-        wordOf={heatShort}
+        chosen={values.cone}
       />
-      {heat && !isCone(heat) && (
-        <QuantityInput
-          control={control}
-          name="toCelsius"
-          label="Highest temperature; blank is by eye"
-          dimension="temperature"
-        />
-      )}
       <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} />
       <TextInput control={control} name="plannedOn" label="Day" type="date" />
       <TextInput control={control} name="startsAt" label="Starts at" type="time" />

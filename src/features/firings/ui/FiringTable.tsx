@@ -1,3 +1,4 @@
+import { heatShort } from '@/core/vocabulary';
 import { figures } from '@/core/units';
 import Link from 'next/link';
 import { coneIndex, hitTarget, sayCone } from '@/core/firing';
@@ -35,7 +36,7 @@ export function FiringTable({ firings }: { firings: readonly Firing[] }) {
           shortDay(firing.plannedOn),
           firing.kind,
           <span key="cone" className="figures">
-            {firing.cone}
+            {heatShort(firing.cone)}
           </span>,
           reached(firing),
           <Flame key="atmosphere" atmosphere={firing.atmosphere} />,

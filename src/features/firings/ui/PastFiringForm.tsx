@@ -1,11 +1,11 @@
 'use client';
-import { useWatch } from 'react-hook-form';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
-import { FIRING_KINDS, heatShort, isCone } from '@/core/vocabulary';
-import { ChoiceInput, Form, QuantityInput, TextInput, useSavedForm } from '@/ui/kit';
+import { FIRING_KINDS } from '@/core/vocabulary';
+import { ChoiceInput, Form, TextInput, useSavedForm } from '@/ui/kit';
+import { HeatInputs } from './HeatInputs';
 import page from '@/ui/page.module.css';
-import { useAtmospheresInUse, useHeatsInUse } from '@/ui/StudioContext';
+import { useAtmospheresInUse } from '@/ui/StudioContext';
 import { logPastFiring } from '../actions';
 import { pastFiringSchema } from '../schema';
 import type { FirstPlan } from './FiringForm';
@@ -42,28 +42,12 @@ export function PastFiringForm({ kilnId, onSaved }: Props) {
     onSaved,
   });
   const { control } = form;
-  const heat = useWatch({ control, name: 'cone' });
-  const heats = useHeatsInUse(null);
   const atmospheres = useAtmospheresInUse(null);
   return (
     <Form of={form} label="Past firing" className={page.form} button="Write it down">
       <TextInput control={control} name="plannedOn" label="Day" type="date" />
       <ChoiceInput control={control} name="kind" label="Kind" options={FIRING_KINDS} />
-      <ChoiceInput
-        control={control}
-        name="cone"
-        label="Cone"
-        options={heats.toReversed()}
-        wordOf={heatShort}
-      />
-      {heat && !isCone(heat) && (
-        <QuantityInput
-          control={control}
-          name="toCelsius"
-          label="Highest temperature; blank is by eye"
-          dimension="temperature"
-        />
-      )}
+      <HeatInputs control={control} cone="cone" toCelsius="toCelsius" label="Cone" chosen={null} />
       <ChoiceInput control={control} name="atmosphere" label="Atmosphere" options={atmospheres} />
       <TextInput
         control={control}

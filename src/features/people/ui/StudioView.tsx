@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { DATE_STYLES } from '@/core/time';
-import { ATMOSPHERES, HEATS, heatShort, FORMS } from '@/core/vocabulary';
+import { ATMOSPHERES, CONES, FORMS } from '@/core/vocabulary';
 import type { StudioDevice, StudioSettings } from '@/records/people';
 import {
   ConflictNotice,
@@ -117,8 +117,7 @@ export function StudioView({ studio, version, bodies, series, logo, devices, dev
           control={control}
           name="cones"
           label="Cones fired here, bisque too"
-          options={HEATS}
-          wordOf={heatShort}
+          options={CONES}
           className={page.wide}
         />
         <SeveralInput

@@ -24,24 +24,18 @@ export function makerChanges(
     .map(({ id, memberId }) => ({ id, maker: { from: memberId, to: makerId } }));
 }
 
-/** Several pieces put into an order, or into none; those that belong there already are left out. */
-export function orderChanges(
-  pieces: readonly Pick<ListedPiece, 'id' | 'orderId'>[],
-  to: string | null,
-): PieceChange[] {
-  return pieces
-    .filter(({ orderId }) => orderId !== to)
-    .map(({ id, orderId }) => ({ id, order: { from: orderId, to } }));
-}
+/** Where a piece says what it is for. */
+const FOR = { order: 'orderId', group: 'groupId' } as const;
 
-/** Several pieces put with a group, or with none; those that are with it already are left out. */
-export function groupChanges(
-  pieces: readonly Pick<ListedPiece, 'id' | 'groupId'>[],
+/** Several pieces put with an order or a group, or with none; those that are with it already are left out. */
+export function forChanges(
+  pieces: readonly Pick<ListedPiece, 'id' | (typeof FOR)[keyof typeof FOR]>[],
+  what: keyof typeof FOR,
   to: string | null,
 ): PieceChange[] {
   return pieces
-    .filter(({ groupId }) => groupId !== to)
-    .map(({ id, groupId }) => ({ id, group: { from: groupId, to } }));
+    .filter((piece) => piece[FOR[what]] !== to)
+    .map((piece) => ({ id: piece.id, [what]: { from: piece[FOR[what]], to } }));
 }
 
 /** Several pieces made one set. */

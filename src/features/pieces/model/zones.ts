@@ -1,7 +1,7 @@
 import { whereWords, sameStack, stackWords } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
 import { text, type Message, figures } from '@/core/units';
-import { defectName, type Measures } from '@/core/vocabulary';
+import { heatShort, defectName, type Measures } from '@/core/vocabulary';
 import { textureWords } from './textureWords';
 import { formWord } from '@/features/shared/pieceWords';
 import type { FiredZone, PieceFiring, PiecePage } from '@/records/pieces';
@@ -112,7 +112,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
         .join(', '),
     ),
     done('Firing', ({ firing }) => (firing ? `${firing.kiln} ${firing.number}` : 'not fired')),
-    done('Cone', ({ firing }) => firing?.cone ?? ''),
+    done('Cone', ({ firing }) => (firing ? heatShort(firing.cone) : '')),
     done('Cone reached', ({ firing }) => figures(firing?.achievedCone, 1, NOT_KNOWN)),
     done('Atmosphere', ({ firing }) => firing?.atmosphere ?? ''),
     done('Shelf', ({ firing }) => String(firing?.shelf ?? '')),

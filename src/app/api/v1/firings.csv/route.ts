@@ -1,3 +1,4 @@
+import { heatShort } from '@/core/vocabulary';
 import Papa from 'papaparse';
 import { refuseReader } from '@/auth';
 import { db } from '@/records/platform';
@@ -14,7 +15,7 @@ export async function GET(request: Request): Promise<Response> {
     firing: firing.number,
     day: firing.plannedOn,
     kind: firing.kind,
-    target_cone: firing.cone,
+    target_cone: heatShort(firing.cone),
     atmosphere: firing.atmosphere,
     state: firing.state,
     programme: firing.programme,

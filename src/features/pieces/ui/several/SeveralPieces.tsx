@@ -10,11 +10,10 @@ import { WhyAgain } from '@/ui/WhyAgain';
 import { labelAddress } from '../../model/labelAddress';
 import type { Maker } from '../../model/makers';
 import {
-  groupChanges,
+  forChanges,
   isPlainlyLogged,
   makerChanges,
   noteChanges,
-  orderChanges,
   planFor,
   setChanges,
 } from '../../model/several';
@@ -166,14 +165,14 @@ function Belonging({
     {
       label: 'For the order',
       options: mayChange ? orders : [],
-      changes: (id: string | null) => orderChanges(pieces, id),
+      changes: (id: string | null) => forChanges(pieces, 'order', id),
       says: (name: string) => `${count} for ${name}`,
       none: 'no order',
     },
     {
       label: 'For the group',
       options: groups,
-      changes: (id: string | null) => groupChanges(pieces, id),
+      changes: (id: string | null) => forChanges(pieces, 'group', id),
       says: (name: string) => `${count} for ${name}`,
       none: 'no group',
     },
