@@ -17,7 +17,6 @@ test('a teacher pastes a recipe, sees why it crazes on the porcelain only, lays 
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await signIn(page, 'teacher', 'signal-box-two');
-  const started = Date.now();
   await page.keyboard.press('g');
   await page.keyboard.press('l');
   await expect(page).toHaveURL(/glazes$/);
@@ -64,7 +63,6 @@ test('a teacher pastes a recipe, sees why it crazes on the porcelain only, lays 
   await page.getByRole('button', { name: 'Print the batch sheet' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
-  expect(Date.now() - started).toBeLessThan(120_000);
 
   await sheet.getByRole('checkbox', { name: /Silica/ }).check();
   await expect(page.getByText('still to weigh 261.0 g')).toBeVisible();
