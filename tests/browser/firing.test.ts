@@ -248,7 +248,7 @@ test('a raku firing has no cone: it goes by degrees or by eye, and its pieces ar
   await page.getByRole('region', { name: 'Yard Drum' }).getByRole('link', { name: 'Yard Drum' }).click();
   await page.getByRole('button', { name: 'A past firing' }).click();
   const past = page.getByRole('form', { name: 'Past firing' });
-  const degrees = past.getByLabel('Highest temperature; blank is by eye, °C');
+  const degrees = past.getByLabel('Up to (blank: by eye), °C');
   await past.getByLabel('Day').fill('2026-11-03');
   await choose(page, 'Kind', 'glaze');
   await choose(page, 'Cone', '6');

@@ -52,7 +52,7 @@ test('a tile goes from bucket to wall: bands, kiln, opening with a pinholing in 
   await page.getByLabel('Photo file', { exact: true }).setInputFiles(await photo());
   await expect(page.getByRole('button', { name: 'Set up photo 1' })).toBeVisible();
   await page.getByRole('group', { name: /^Fate/ }).getByRole('button', { name: 'keep' }).click();
-  await expect(page.getByText('All 1 are recorded.')).toBeVisible();
+  await expect(page.getByText('The only piece is recorded.')).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
 
   await page.goto('/wall?cone=6&atmosphere=oxidation');

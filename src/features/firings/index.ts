@@ -1,4 +1,5 @@
 export { openKiln, saveFiringPlan } from './actions';
+export { wayOut } from './model/cautions';
 export { CoolingWords } from './ui/CoolingWords';
 export { FiringForm, firstPlan } from './ui/FiringForm';
 export { PastFiringForm } from './ui/PastFiringForm';

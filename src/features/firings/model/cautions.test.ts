@@ -1,6 +1,6 @@
 import { sayMessage, METRIC } from '@/core/units';
 import { KILN_HEATS, type FiringState } from '@/core/vocabulary';
-import { cautionAt } from './cautions';
+import { cautionAt, wayOut } from './cautions';
 
 test('ware that is drawn hot is not told to wait for the kiln to cool, and open fires have their own cautions', () => {
   const said = (cone: '6' | 'raku' | 'pit' | 'open' | 'none', state: FiringState) =>
@@ -18,4 +18,14 @@ test('ware that is drawn hot is not told to wait for the kiln to cool, and open 
       expect(said(way, state)).not.toBe(said('6', state));
     expect(said(way, 'closed')).toBe(said('6', 'closed'));
   }
+});
+
+test('ware that is drawn hot or lies in ash is not asked for from a kiln, and nobody is sent to a lid that it has not', () => {
+  for (const way of ['raku', 'pit', 'open'] as const) {
+    const { link, mind, act } = wayOut(way);
+    expect(`${link} ${sayMessage(mind, METRIC)} ${act}`).not.toMatch(/kiln|lid|Supply|shelf/);
+    expect(sayMessage(mind, METRIC)).toContain('gloves above 50 °C');
+  }
+  expect(wayOut('none')).toEqual(wayOut('6'));
+  expect(sayMessage(wayOut('6').mind, METRIC)).toContain('Never crack the lid above 200');
 });

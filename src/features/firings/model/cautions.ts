@@ -58,3 +58,22 @@ export function cautionAt(
 ): Message | null {
   return CAUTIONS_WITHOUT_CONE[cone]?.[state] ?? CAUTIONS[heat][state] ?? null;
 }
+
+const BESIDE_KILN = text`Supply off? Near room temperature, under about ${celsius(50)}? Gloves if not. Never crack the lid above ${celsius(200)}. Rock a shelf gently before lifting it; mind the thermocouple.`;
+
+/** How ware comes out: a kiln is opened; ware is drawn hot, or taken from the ash of a fire. */
+const WAYS_OUT: Readonly<Partial<Record<Heat, { readonly link: string; readonly act: string }>>> = {
+  raku: { link: 'Read what was drawn', act: 'It is drawn and cool: read it' },
+  pit: { link: 'Take the ware out', act: 'The fire is cold: take the ware out' },
+  open: { link: 'Take the ware out', act: 'The fire is cold: take the ware out' },
+} satisfies Partial<Record<Coneless, unknown>>;
+
+/**
+ * What to say before the ware of a firing is read.
+ *
+ * @returns `link` leads there, `mind` is to be heeded first, `act` confirms that it was
+ */
+export function wayOut(heat: Heat): { readonly link: string; readonly mind: Message; readonly act: string } {
+  const words = WAYS_OUT[heat] ?? { link: 'Open the kiln', act: 'It is cool: open the kiln' };
+  return { ...words, mind: CAUTIONS_WITHOUT_CONE[heat]?.cooling ?? BESIDE_KILN };
+}

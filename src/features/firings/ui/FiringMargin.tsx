@@ -12,7 +12,7 @@ import { FormErrors } from '@/ui/kit';
 import { LinkButton } from '@/ui/LinkButton';
 import { useMutation } from '@/ui/useMutation';
 import { endFiring, startFiring } from '../actions';
-import { cautionAt } from '../model/cautions';
+import { cautionAt, wayOut } from '../model/cautions';
 import { FiringOutcome } from './FiringOutcome';
 import { FullnessRow } from './FullnessRow';
 import { LitAt, StartButtons } from './StartButtons';
@@ -92,7 +92,7 @@ export function FiringMargin({ firing, kiln, log, others, outcome, isEmpty, mayP
             ? 'Look through the opening again'
             : firing.state === 'open'
               ? 'Continue opening'
-              : 'Open the kiln'}
+              : wayOut(firing.cone).link}
         </LinkButton>
       )}
       {(firing.state === 'open' || firing.state === 'closed') && !isEmpty && (

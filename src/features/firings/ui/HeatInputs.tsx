@@ -30,7 +30,7 @@ export function HeatInputs<V extends FieldValues>({ control, cone, toCelsius, la
         <QuantityInput
           control={control}
           name={toCelsius}
-          label="Highest temperature; blank is by eye"
+          label="Up to (blank: by eye)"
           dimension="temperature"
         />
       )}

@@ -73,7 +73,7 @@ export function LitAt({ firing }: { readonly firing: Firing }) {
   return (
     <>
       <p className="small">
-        Lit at {wordsOf(lit, 'long', 'time')}.{' '}
+        Lit {wordsOf(lit, 'long', 'time')}.{' '}
         {!isOpen && (
           <Button size="small" variant="text" onClick={() => setIsOpen(true)}>
             Not so?

@@ -16,7 +16,7 @@ import { FiringForm, firstPlan, FiringTable, PastFiringForm } from '@/features/f
 import { KilnForm } from './KilnForm';
 import { setPartEnded } from '../actions';
 import { PartForm } from './PartForm';
-import { celsius, heldText, spaceOf } from '@/core/units';
+import { counted, celsius, heldText, spaceOf } from '@/core/units';
 import { QuantityText, Said } from '@/ui/units';
 import { driftWords } from '../model/kilnWords';
 import { lazily } from '@/ui/lazily';
@@ -108,7 +108,7 @@ export function KilnView({
                   Firing <span className="figures">{firing.number}</span>
                 </Link>
                 , <span className={firing.state === 'open' ? 'good' : 'heat'}>{firing.state}</span>,{' '}
-                {firing.pieces} pieces
+                {counted(firing.pieces, 'piece')}
               </p>
             ))}
             <h3>Caution</h3>

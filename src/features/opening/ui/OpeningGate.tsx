@@ -1,16 +1,17 @@
 'use client';
 import { celsius } from '@/core/units';
-import { QuantityText } from '@/ui/units';
+import { QuantityText, Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import type { Firing, FiringLog } from '@/records/firings';
 import { FormErrors } from '@/ui/kit';
 import { GuideWords } from '@/ui/frame';
 import { useMutation } from '@/ui/useMutation';
-import { openKiln, CoolingWords } from '@/features/firings';
+import { openKiln, wayOut, CoolingWords } from '@/features/firings';
 
 /** Before the lid: what to have done, then the one button. */
 export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog }) {
   const { run, isBusy, errors } = useMutation();
+  const { mind, act } = wayOut(firing.cone);
   return (
     <div style={{ maxWidth: 480, display: 'grid', gap: 16 }}>
       <GuideWords first={`${firing.kilnName} ${firing.number}`} />
@@ -30,9 +31,7 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
           )}
           <CoolingWords log={log} />
           <p>
-            <b>Supply off?</b> Near room temperature, under about <QuantityText of={celsius(50)} />? Gloves if
-            not. Never crack the lid above <QuantityText of={celsius(200)} />. Rock a shelf gently before
-            lifting it; mind the thermocouple.
+            <Said of={mind} />
           </p>
           <FormErrors errors={errors} />
           <Button
@@ -41,7 +40,7 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
             disabled={isBusy}
             onClick={() => void run(() => openKiln({ firingId: firing.id }))}
           >
-            It is cool: open the kiln
+            {act}
           </Button>
         </>
       ) : (

@@ -111,7 +111,7 @@ export function OpeningView({ memberId, start, phrases, shelves, samples, cones,
         ))}
       {piece && done === pieces.length && (
         <p className={css.allRead}>
-          All {pieces.length} are recorded.{' '}
+          {pieces.length === 1 ? 'The only piece is' : `All ${pieces.length} are`} recorded.{' '}
           <LinkButton href={`/firings/${firing.id}/summary`} variant="contained">
             What came out
           </LinkButton>

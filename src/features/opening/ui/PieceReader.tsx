@@ -65,7 +65,8 @@ export function PieceReader({ api, piece, draft, state, phrases, sample, undone,
     say((before) => tapDefectOn(before, zones, defect, zone === null));
   };
   const twin = twinNow(piece, api.opening.pieces, (other) => api.drafts[other.id]?.answers ?? null);
-  const knows = piece.zones.some((one) => one.expected && one.expected.proofs > 0);
+  // Once it was read, what is on record may be this piece itself.
+  const knows = piece.state !== 'read' && piece.zones.some((one) => one.expected && one.expected.proofs > 0);
   const onExpected = () => knows && say((before) => asExpected(before, piece.zones));
   const onTwin = () => twin && say((before) => asTwin(before, piece.zones, twin.zones));
   const onUndo = () => api.undo(piece);

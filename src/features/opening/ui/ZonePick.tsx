@@ -36,7 +36,7 @@ export function ZonePick({ piece, chosen, onChoose }: Props) {
             <b>{zone.headword}</b>
             <span>
               <Said of={whereWords(zone, piece)} />
-              {zone.stack.length > 0 && `: ${expectedWords(zone)}`}
+              {zone.stack.length > 0 && `: ${onRecord(zone, piece.state === 'read')}`}
             </span>
             {zone.counts.map((count) => (
               <span key={count.id} className="figures">
@@ -65,12 +65,12 @@ function glazedFirst(zones: readonly OpeningZone[]): OpeningZone[] {
   return rimFirst(zones).sort((a, b) => bare(a) - bare(b));
 }
 
-/** What the proofs so far promise, in a line. */
-function expectedWords({ expected, expectedColour }: OpeningZone): string {
+/** What the proofs so far promise, in a line; no promise once the piece itself may be among them. */
+function onRecord({ expected, expectedColour }: OpeningZone, wasRead: boolean): string {
   if (!expected || expected.proofs === 0) return 'new';
   const defects = expected.defects.map(
     (one) => `${defectName(one.defect)} ${one.count} of ${expected.proofs}`,
   );
   const look = [expected.surface, expectedColour && colourWords(expectedColour)].filter(Boolean).join(' ');
-  return `expect ${[...(look ? [look] : []), ...(defects.length ? defects : [`sound ${expected.proofs} of ${expected.proofs}`])].join(', ')}`;
+  return `${wasRead ? 'on record' : 'expect'} ${[...(look ? [look] : []), ...(defects.length ? defects : [`sound ${expected.proofs} of ${expected.proofs}`])].join(', ')}`;
 }

@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { bulkOf, grams, sayQuantity, shelfAreaOf } from '@/core/units';
+import { counted, bulkOf, grams, sayQuantity, shelfAreaOf } from '@/core/units';
 import { loadsOf, type NamedRecipe } from '@/core/rounds';
 import { formShape, type Form } from '@/core/vocabulary';
 import { FormErrors } from '@/ui/kit';
@@ -76,7 +76,7 @@ export function RoundTray({ of, glazes, bodies, kilns }: Props) {
       <Needs {...of} kilns={kilns} glazes={glazes} />
       <FormErrors errors={errors.filter((error) => error.field === '' || error.field.startsWith('cells'))} />
       <Button variant="contained" disabled={isBusy || inside.length === 0} onClick={() => void save()}>
-        {isBusy ? 'Planning' : `Plan ${needs.pieces} pieces`}
+        {isBusy ? 'Planning' : `Plan ${counted(needs.pieces, 'piece')}`}
       </Button>
     </div>
   );

@@ -1,4 +1,4 @@
-import { celsius, spaceOf } from '@/core/units';
+import { counted, celsius, spaceOf } from '@/core/units';
 import { QuantityText } from '@/ui/units';
 import Link from 'next/link';
 import { Suspense, type ReactNode } from 'react';
@@ -17,6 +17,7 @@ import { Swatch } from '@/ui/Swatch';
 import type { FirstSteps as Steps } from '@/records/rounds';
 import { ageWords, dayOf, dayWords } from '@/core/time';
 import { clockWords } from '@/features/shared/clock';
+import { wayOut } from '@/features/firings';
 import { isLate, Progress } from '@/features/rounds';
 import { FirstSteps } from './FirstSteps';
 import { Requests } from './Requests';
@@ -24,11 +25,11 @@ import css from './today.module.css';
 
 type TodayData = Awaited<ReturnType<typeof todayIn>>;
 
-const STEP: Readonly<Record<string, { word: string; act: string; href: (id: string) => string }>> = {
+const STEP: Readonly<Record<string, { word: string; act?: string; href: (id: string) => string }>> = {
   loading: { word: 'being loaded', act: 'Continue loading', href: (id) => `/firings/${id}` },
   firing: { word: 'firing', act: 'See the firing', href: (id) => `/firings/${id}` },
   cooling: { word: 'cooling', act: 'See cooling', href: (id) => `/firings/${id}` },
-  cool: { word: 'cooled', act: 'Open the kiln', href: (id) => `/firings/${id}/opening` },
+  cool: { word: 'cooling', href: (id) => `/firings/${id}/opening` },
   open: { word: 'being opened', act: 'Continue opening', href: (id) => `/firings/${id}/opening` },
 };
 
@@ -243,7 +244,7 @@ function KilnCard({
               <br />
               <span className="quiet">
                 {firing.kind}, {heatName(firing.cone)}, <Flame atmosphere={firing.atmosphere} />,{' '}
-                <span className="figures">{firing.pieces}</span> pieces
+                {counted(firing.pieces, 'piece')}
               </span>
               {log?.last && (
                 <>
@@ -268,7 +269,7 @@ function KilnCard({
               variant={cool || firing.state === 'open' ? 'contained' : 'outlined'}
               href={step.href(firing.id)}
             >
-              {step.act}
+              {step.act ?? wayOut(firing.cone).link}
             </LinkButton>
           </div>
         );
