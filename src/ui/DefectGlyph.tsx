@@ -1,3 +1,4 @@
+'use client';
 import { defectOf, type DefectId } from '@/core/vocabulary';
 
 /** Strokes and solid parts of one drawing on a 32 × 32 field. */

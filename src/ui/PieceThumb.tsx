@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import type { ListedPiece } from '@/records/pieces';
 import { drawnPiece } from './drawn';
-import { Silhouette } from './silhouette';
+import { DrawnPiece } from './DrawnPiece';
+import css from './pieceThumb.module.css';
 
 /** A piece as a small picture with its number: its photo, or its silhouette until there is one. */
 export function PieceThumb({
@@ -15,27 +16,17 @@ export function PieceThumb({
 }) {
   const what = piece.isDescribed ? piece.form : 'piece';
   return (
-    <Link href={href} style={{ color: 'inherit', textDecoration: 'none', display: 'block', width: size }}>
-      <span
-        style={{
-          background: 'var(--n8)',
-          height: size * 1.15,
-          display: 'grid',
-          placeItems: 'center',
-          overflow: 'hidden',
-          color: 'var(--on-n8)',
-        }}
-      >
+    <Link href={href} className={css.thumb} style={{ width: size }}>
+      <span className={css.picture} style={{ height: Math.round(size * 1.15) }}>
         {piece.photoHash ? (
           <img
             src={`/api/v1/photos/${piece.photoHash}?width=${size > 100 ? 320 : 96}`}
             alt={`${what} ${piece.label}`}
-            style={{ width: '100%', height: '100%', objectFit: 'cover' }}
             loading="lazy"
             decoding="async"
           />
         ) : (
-          <Silhouette
+          <DrawnPiece
             {...drawnPiece(piece)}
             size={Math.round(Math.min(size * 0.8, (size * 0.85 * piece.heightMm) / piece.widthMm))}
             title={`${what} ${piece.label}, not photographed`}

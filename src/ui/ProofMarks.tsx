@@ -1,3 +1,4 @@
+'use client';
 import { counted } from '@/core/units';
 /** A tally of twins: one stroke each, a broken stroke for one that disagrees. */
 export function ProofMarks({
@@ -19,18 +20,12 @@ export function ProofMarks({
   const differing = proofs - agreeing;
   const broken = differing === 0 ? 0 : Math.max(1, Math.round((differing * shown) / proofs));
   const text = proofs === 0 ? 'not tried' : `${agreeing} of ${counted(proofs, 'piece')} agree`;
+  const stroke = (x: number, isBroken: boolean) => `M${x} 1V${isBroken ? `5.5M${x} 8.5V13` : '13'}`;
+  const strokes = Array.from({ length: shown }, (_, i) => stroke(i * 4.5 + 2, i >= shown - broken)).join('');
   return (
     <span style={{ display: 'inline-flex', alignItems: 'center', gap: 4 }} title={text}>
       <svg width={shown * 4.5} height={height} viewBox={`0 0 ${shown * 4.5} 14`} role="img" aria-label={text}>
-        {Array.from({ length: shown }, (_, i) => (
-          <path
-            key={i}
-            d={`M${i * 4.5 + 2} 1${i < shown - broken ? 'V13' : 'V5.500M' + (i * 4.5 + 2) + ' 8.500V13'}`}
-            stroke="currentColor"
-            strokeWidth={2}
-            fill="none"
-          />
-        ))}
+        <path d={strokes} stroke="currentColor" strokeWidth={2} fill="none" />
       </svg>
       {proofs > most && !isSaidBeside && <span className="figures small">{proofs}</span>}
     </span>

@@ -1,3 +1,4 @@
+'use client';
 /** A square-cornered patch of a fired zone, cut from its photo; its flat colour until there is one. */
 export function Swatch({
   hash,

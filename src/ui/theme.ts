@@ -1,6 +1,11 @@
-'use client';
-import { createTheme } from '@mui/material/styles';
+import { createTheme, type Theme, shouldSkipGeneratingVar } from '@mui/material/styles';
 import { PALETTES, type Palette } from './palette';
+
+declare module '@mui/material/styles' {
+  interface CssThemeVariables {
+    enabled: true;
+  }
+}
 
 const SANS = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 
@@ -18,9 +23,20 @@ const scheme = (c: Palette) => ({
   },
 });
 
+/** Parts of MUI that we do not use: every page would carry their colours twice. */
+const UNUSED = /^(AppBar|Avatar|FilledInput|Skeleton|SpeedDialIcon|StepConnector|StepContent)$/;
+
+/** Whether no page needs a variable of the theme. */
+const isUnneeded = ([kind, part]: string[]) =>
+  kind === 'overlays' || kind === 'font' || (kind === 'palette' && UNUSED.test(part ?? ''));
+
 /** MUI in the manner of the book: hairlines, square corners, no shadow, no ripple, words as written. */
 export const theme = createTheme({
-  cssVariables: { colorSchemeSelector: 'data-theme' },
+  cssVariables: {
+    colorSchemeSelector: 'data-theme',
+    shouldSkipGeneratingVar: (keys) => shouldSkipGeneratingVar(keys) || isUnneeded(keys),
+  },
+  shadows: Array<'none'>(25).fill('none') as Theme['shadows'],
   colorSchemes: { light: scheme(PALETTES.light), dark: scheme(PALETTES.dark) },
   shape: { borderRadius: 2 },
   typography: {
@@ -61,19 +77,6 @@ export const theme = createTheme({
         },
       },
     },
-    MuiTableCell: {
-      styleOverrides: {
-        root: {
-          padding: '7px 14px 7px 0',
-          borderColor: 'var(--hairline)',
-          fontSize: 15,
-          lineHeight: 1.4,
-          color: 'var(--ink)',
-        },
-        head: { fontWeight: 500, fontSize: 13, color: 'var(--quiet)', whiteSpace: 'nowrap' },
-      },
-    },
-    MuiTableRow: { styleOverrides: { hover: { cursor: 'pointer' } } },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined', fullWidth: true } },
     MuiInputLabel: { styleOverrides: { root: { color: 'var(--quiet)' } } },
     MuiOutlinedInput: {
@@ -107,3 +110,16 @@ export const theme = createTheme({
     },
   },
 });
+
+const cssOf = (rules: object): string =>
+  Object.entries(rules)
+    .map(([name, value]) => `${name === 'colorScheme' ? 'color-scheme' : name}:${value as string}`)
+    .join(';');
+
+/** The variables of the theme as a style sheet: written once, where MUI would write it for each page anew. */
+export const THEME_STYLES = theme
+  .generateStyleSheets()
+  .flatMap((sheet) =>
+    Object.entries(sheet).map(([selector, rules]) => `${selector}{${cssOf(rules as object)}}`),
+  )
+  .join('');

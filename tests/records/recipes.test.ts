@@ -5,8 +5,7 @@ import {
   addMeasure,
   batchesOf,
   bucketCard,
-  calibrations,
-  fitTiles,
+  fitEvidence,
   listMaterials,
   rememberAlias,
   saveMaterial,
@@ -142,7 +141,8 @@ test('crazed and sound tiles of known recipes are counted as evidence of a bodyâ
       ? { boilTest: n === 0 ? 'passed' : null }
       : { defects: [{ defect: 'crazing', severity: 2, place: 'everywhere' }] },
   );
-  const tiles = (await fitTiles(base)).filter((one) => one.bodyId === bodyId);
+  const evidence = await fitEvidence(base);
+  const tiles = evidence.tiles.filter((one) => one.bodyId === bodyId);
   const counts = tiles.map(({ glaze, crazed, ageMonths, count }) => [
     glaze === glazes.Sleeper ? 'Sleeper' : 'Limewash',
     crazed,
@@ -156,7 +156,7 @@ test('crazed and sound tiles of known recipes are counted as evidence of a bodyâ
       ['Sleeper', true, 'seen', 4],
     ]),
   );
-  const learned = calibrations(tiles).get(bodyId)!;
+  const learned = evidence.learned.get(bodyId)!;
   expect(learned.enough).toBe(true);
   // The cup has two zones and is one tile.
   expect(learned.enough && learned.limit.tilesOf[glazes.Limewash]).toBe(5);

@@ -7,7 +7,6 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { PALETTE_STYLES } from '@/ui/palette';
 import { Providers } from '@/ui/Providers';
 
 export const metadata: Metadata = {
@@ -21,9 +20,6 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <style {...(nonce && { nonce })} suppressHydrationWarning>
-          {PALETTE_STYLES}
-        </style>
         <InitColorSchemeScript attribute="data-theme" defaultMode="system" {...(nonce && { nonce })} />
         <Providers {...(nonce && { nonce })}>{children}</Providers>
       </body>

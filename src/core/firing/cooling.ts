@@ -41,20 +41,63 @@ export function coolingTime(
 ): CoolingTime | null {
   const now = points.at(-1);
   if (!now || target <= room) return null;
-  const peak = points.reduce((best, point, i) => (point.celsius > points[best]!.celsius ? i : best), 0);
-  if (now.celsius <= target) {
-    const first = points.slice(peak).find((point) => point.celsius <= target)!;
-    return { minutes: first.minutes, low: first.minutes, high: first.minutes };
-  }
+  if (now.celsius > target) return timeBy(lawsOf(points, room), now, target);
+  const first = points.slice(peakAt(points)).find((point) => point.celsius <= target)!;
+  return { minutes: first.minutes, low: first.minutes, high: first.minutes };
+}
+
+/** Where a log is hottest. */
+const peakAt = (points: readonly CurvePoint[]): number =>
+  points.reduce((best, point, i) => (point.celsius > points[best]!.celsius ? i : best), 0);
+
+/** A law of cooling of one power, fitted: when it reaches a temperature, and how far it misses, °C². */
+interface Law {
+  readonly minutesAt: (celsius: number) => number;
+  readonly misfit: number;
+}
+
+/** The laws of every power fitted to the last stretch, and of how many readings that is; none when it is too short. */
+function lawsOf(points: readonly CurvePoint[], room: number): { laws: readonly Law[]; readings: number } {
+  const now = points.at(-1)!;
   const start = room + (now.celsius - room) / (1 - SPAN);
-  const stretch = points.slice(peak).filter((point) => point.celsius <= start && point.celsius > room + 1);
-  if (stretch.length < FEWEST || stretch[0]!.celsius - now.celsius < 5) return null;
-  const fits = POWERS.map((power) => fitOf(stretch, power, target, room)).filter((fit) => fit !== null);
+  const stretch = points
+    .slice(peakAt(points))
+    .filter((point) => point.celsius <= start && point.celsius > room + 1);
+  const isEnough = stretch.length >= FEWEST && stretch[0]!.celsius - now.celsius >= 5;
+  return {
+    laws: isEnough ? POWERS.map((power) => lawOf(stretch, power, room)) : [],
+    readings: stretch.length,
+  };
+}
+
+/** The straight line of one power. */
+function lawOf(stretch: readonly CurvePoint[], power: number, room: number): Law {
+  const law = (celsius: number) => {
+    const above = celsius - room;
+    return power === 1 ? Math.log(above) : above ** (1 - power);
+  };
+  const back = (value: number) => (power === 1 ? Math.exp(value) : value ** (1 / (1 - power))) + room;
+  const { m, b } = linearRegression(stretch.map((point) => [point.minutes, law(point.celsius)]));
+  return {
+    minutesAt: (celsius) => (law(celsius) - b) / m,
+    misfit: stretch.reduce((sum, point) => sum + (back(m * point.minutes + b) - point.celsius) ** 2, 0),
+  };
+}
+
+/** When the target is reached, by the laws that fit and come to it. */
+function timeBy(
+  { laws, readings }: ReturnType<typeof lawsOf>,
+  now: CurvePoint,
+  target: number,
+): CoolingTime | null {
+  const fits = laws
+    .map(({ minutesAt, misfit }) => ({ minutes: minutesAt(target), misfit }))
+    .filter(({ minutes }) => Number.isFinite(minutes) && minutes >= now.minutes);
   const best = fits.reduce((a, b) => (b.misfit < a.misfit ? b : a), fits[0]!);
   if (!best) return null;
-  const floor = 0.01 * stretch.length;
+  const floor = 0.01 * readings;
   const near = fits.filter(
-    ({ misfit }) => (misfit + floor) / (best.misfit + floor) < 1 + 4 / Math.max(1, stretch.length - 3),
+    ({ misfit }) => (misfit + floor) / (best.misfit + floor) < 1 + 4 / Math.max(1, readings - 3),
   );
   const times = near.map(({ minutes }) => minutes);
   const slack = LAW * (best.minutes - now.minutes);
@@ -63,20 +106,6 @@ export function coolingTime(
     low: Math.max(now.minutes, Math.min(...times) - slack),
     high: Math.max(...times) + slack,
   };
-}
-
-/** The straight line of one power, how far it misses in degrees, and when it reaches the target. */
-function fitOf(stretch: readonly CurvePoint[], power: number, target: number, room: number) {
-  const law = (celsius: number) => {
-    const above = celsius - room;
-    return power === 1 ? Math.log(above) : above ** (1 - power);
-  };
-  const back = (value: number) => (power === 1 ? Math.exp(value) : value ** (1 / (1 - power))) + room;
-  const { m, b } = linearRegression(stretch.map((point) => [point.minutes, law(point.celsius)]));
-  const minutes = (law(target) - b) / m;
-  if (!Number.isFinite(minutes) || minutes < stretch.at(-1)!.minutes) return null;
-  const misfit = stretch.reduce((sum, point) => sum + (back(m * point.minutes + b) - point.celsius) ** 2, 0);
-  return { minutes, misfit };
 }
 
 /** A temperature that is foretold, with its 95 % interval, °C. */
@@ -100,12 +129,13 @@ export function coolingPoint(
   const last = points.at(-1);
   if (!last) return null;
   if (minute <= last.minutes) return { celsius: last.celsius, low: last.celsius, high: last.celsius };
-  if (!coolingTime(points, (last.celsius + room) / 2, room)) return null;
+  const fitted = lawsOf(points, room);
+  if (!timeBy(fitted, last, (last.celsius + room) / 2)) return null;
   const reached = (side: keyof CoolingTime) => {
     let [cold, hot] = [room + 0.5, last.celsius];
     for (let i = 0; i < 24; i++) {
       const middle = (cold + hot) / 2;
-      if ((coolingTime(points, middle, room)?.[side] ?? Infinity) > minute) cold = middle;
+      if ((timeBy(fitted, last, middle)?.[side] ?? Infinity) > minute) cold = middle;
       else hot = middle;
     }
     return (cold + hot) / 2;

@@ -4,7 +4,7 @@ import type { Stack } from '@/core/coats';
 import type { DefectId } from '@/core/vocabulary';
 import { bodyFigure, firedThickness, type BodyFigure } from '@/core/fit';
 import type { Db } from '@/records/platform/db';
-import { calibrations, fitTiles } from '@/records/materials/fitTiles';
+import { fitEvidence } from '@/records/materials/fitTiles';
 import { curveOf } from '@/records/firings/logs';
 import type { PieceFiring, PiecePage } from '@/records/pieces/piecePages';
 import type { RecipeInUse } from '@/records/materials/recipes';
@@ -41,12 +41,12 @@ interface Asked {
 /** Looks up recipe, bucket, learned limit, witness cones and cooling of a zone, and says what they mean. */
 export async function chemistryFactsOf(base: Db, asked: Asked): Promise<ChemistryFacts> {
   const { defect, piece, firing, stack, recipes, expansions, body } = asked;
-  const [tiles, curve, buckets] = await Promise.all([
-    fitTiles(base),
+  const [{ learned }, curve, buckets] = await Promise.all([
+    fitEvidence(base),
     curveOf(base, firing.firingId),
     bucketsOf(base, piece),
   ]);
-  const figure = bodyFigure(body.expansion, calibrations(tiles).get(piece.bodyId) ?? null);
+  const figure = bodyFigure(body.expansion, learned.get(piece.bodyId) ?? null);
   const recipeOf = new Map(recipes.map((one) => [one.glazeId, one]));
   const names = new Map(piece.coats.map((coat) => [coat.glazeId, coat.glazeName]));
   const dips = stack.reduce((sum, { times }) => sum + times, 0);

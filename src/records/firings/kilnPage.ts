@@ -11,7 +11,9 @@ import {
   type PartChange,
   type CurvePoint,
 } from '@/core/firing';
+import { cachedUntilWrite } from '@/records/platform/cache';
 import type { Db } from '@/records/platform/db';
+import { currentRevision } from '@/records/platform/revision';
 import { listFirings, type Firing } from './firings';
 import { kilnById, partsOf, type Kiln, type StoredPart } from './kilns';
 import { curveOf } from './logs';
@@ -121,23 +123,18 @@ export interface KilnHabits {
   readonly coolHours: number | null;
 }
 
+/** Kilns whose last curves are kept at a time. */
+const KILNS_KEPT = 16;
+
 /** Logs that a kiln's habits are read from: they change with its elements. */
 const RECENT = 5;
 
 /** What each kiln has shown in its last few logged firings. */
 export async function kilnHabits(base: Db, kilns: readonly Kiln[]): Promise<KilnHabits[]> {
+  const revision = await currentRevision(base);
   return Promise.all(
     kilns.map(async ({ id, openBelow }) => {
-      const rows: { id: string }[] = await base('firing')
-        .where({ kiln_id: id })
-        .whereNotNull('logged_cone')
-        .orderBy([
-          { column: 'planned_on', order: 'desc' },
-          { column: 'number', order: 'desc' },
-        ])
-        .limit(RECENT)
-        .select('id');
-      const curves = await Promise.all(rows.map((row) => curveOf(base, row.id)));
+      const curves = await recentCurves(base, id, revision);
       const cooled = curves.map((curve) => hoursToCool(curve, openBelow)).filter((hours) => hours !== null);
       return {
         kilnId: id,
@@ -147,6 +144,20 @@ export async function kilnHabits(base: Db, kilns: readonly Kiln[]): Promise<Kiln
     }),
   );
 }
+
+/** The curves of a kiln's last logged firings, newest first; one that still grows is read anew after the next write. */
+const recentCurves = cachedUntilWrite(async (base, kilnId) => {
+  const rows: { id: string }[] = await base('firing')
+    .where({ kiln_id: kilnId })
+    .whereNotNull('logged_cone')
+    .orderBy([
+      { column: 'planned_on', order: 'desc' },
+      { column: 'number', order: 'desc' },
+    ])
+    .limit(RECENT)
+    .select('id');
+  return Promise.all(rows.map((row) => curveOf(base, row.id)));
+}, KILNS_KEPT);
 
 /** Hours from the last of the peak until a temperature was reached; null when the log ends before. */
 function hoursToCool(curve: readonly CurvePoint[], celsius: number): number | null {

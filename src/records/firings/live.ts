@@ -13,18 +13,23 @@ import {
   type CoolingTime,
   type CurvePoint,
 } from '@/core/firing';
+import { cachedUntilWrite } from '@/records/platform/cache';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
 import {
   curveFrom,
   eventsOf,
   forDrawing,
+  lastLine,
   logPointsOf,
   sourcesOf,
   type LogSource,
   type LogPoint,
   type StoredEvent,
 } from './logs';
+
+/** Logs whose calculation is kept: those of the kilns in use. */
+const LOGS_KEPT = 8;
 
 /** When something will be, on the wall's clock. */
 export interface ClockTime {
@@ -75,13 +80,10 @@ export async function logOf(
 ): Promise<FiringLog> {
   const [sources, events] = await Promise.all([sourcesOf(base, firing.id), eventsOf(base, firing.id)]);
   const source = sources.at(-1);
-  const sensors = source ? await logPointsOf(base, source.id) : [];
-  const curve = curveFrom(sensors, events);
-  const raw = sensors[0] ?? [];
+  const { sensors, raw, curve, equivalents, gaps } = source
+    ? await drawnLog(base, source.id, String(await lastLine(base, source.id)))
+    : drawn([], events);
   const last = curve.at(-1) ?? null;
-  const equivalents = coneEquivalents(curve).flatMap((index, i) =>
-    index === null ? [] : [{ minutes: curve[i]!.minutes, index }],
-  );
   const coneIndex = equivalents.at(-1)?.index ?? null;
   const minutes = raw.at(-1)?.minutes ?? elapsed(firing, now);
   const clock = (time: CoolingTime | null) => time && onTheClock(time, firing, source ?? null, minutes, now);
@@ -91,8 +93,8 @@ export async function logOf(
     last,
     hottest: curve.length === 0 ? null : peakOf(curve),
     inside: cools && !source?.live ? coolingPoint(curve, elapsed(firing, now)) : null,
-    sensors: sensors.map(forDrawing),
-    gaps: tidyLog(curve.map((point) => ({ minutes: point.minutes, temperature: point.celsius }))).gaps,
+    sensors,
+    gaps,
     equivalents: every(equivalents, 300),
     planned: firing.segments && plannedCurve(firing.segments),
     events,
@@ -104,6 +106,26 @@ export async function logOf(
     open: cools ? clock(coolingTime(curve, kiln.openBelow)) : null,
   };
 }
+
+/** What a log comes to, whatever the hour; hand readings count where there is no log. */
+function drawn(sensors: readonly (readonly LogPoint[])[], events: readonly StoredEvent[]) {
+  const curve = curveFrom(sensors, events);
+  return {
+    raw: sensors[0] ?? [],
+    curve,
+    sensors: sensors.map(forDrawing),
+    gaps: tidyLog(curve.map((point) => ({ minutes: point.minutes, temperature: point.celsius }))).gaps,
+    equivalents: coneEquivalents(curve).flatMap((index, i) =>
+      index === null ? [] : [{ minutes: curve[i]!.minutes, index }],
+    ),
+  };
+}
+
+/** {@link drawn} of a log, kept until a line is added to it. */
+const drawnLog = cachedUntilWrite(
+  async (base, sourceId) => drawn(await logPointsOf(base, sourceId), []),
+  LOGS_KEPT,
+);
 
 function elapsed({ startedAt, endedAt, state }: Firing, now: Date): number {
   if (!startedAt) return 0;

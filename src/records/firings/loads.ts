@@ -2,6 +2,7 @@ import { type JoinedRow, type Maybe } from '@/records/platform/joins';
 import { analyse } from '@/core/chemistry';
 import { coneIndex, type Spot } from '@/core/firing';
 import { AGAIN_FATES, formShape, isCone, type Cone, type Heat } from '@/core/vocabulary';
+import { cachedUntilWrite } from '@/records/platform/cache';
 import { recordChange } from '@/records/platform/changes';
 import { inTransaction, type Db } from '@/records/platform/db';
 import { NotFound, Refusal } from '@/records/platform/errors';
@@ -39,8 +40,8 @@ export interface LoadShelf {
 /** Below this share of an oxide, weight %, a glaze neither fumes nor blushes (judgement). */
 const TRACE = 0.05;
 
-/** Which glazes run, hold chrome or hold tin. */
-async function habitsOf(base: Db) {
+/** Which glazes run, hold chrome or hold tin; kept until something is written. */
+const habitsOf = cachedUntilWrite(async (base) => {
   const [glazes, recipes, book] = await Promise.all([
     base('glaze').select('id', 'movement') as Promise<{ id: string; movement: string | null }[]>,
     recipesInUse(base),
@@ -62,7 +63,7 @@ async function habitsOf(base: Db) {
     chrome: has(['Cr2O3']),
     tin: has(['SnO2']),
   };
-}
+}, 1);
 
 /**
  * The day a piece `p` of a round `r` is wanted: its own, that of its round, or the earliest of the groups that it is
@@ -96,7 +97,7 @@ export async function shelfPieces(
   ids: readonly string[],
   firingId: string | null,
 ): Promise<ShelfPiece[]> {
-  const [pieces, habits] = await Promise.all([piecesById(base, ids), habitsOf(base)]);
+  const [pieces, habits] = await Promise.all([piecesById(base, ids), habitsOf(base, 'all')]);
   const glazeIds = [...new Set(pieces.flatMap(({ coats }) => coats.map(({ glazeId }) => glazeId)))];
   const [bodies, hottest] = await Promise.all([
     base('body').select('id', 'cone_to'),

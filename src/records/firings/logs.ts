@@ -272,8 +272,7 @@ const BUCKETS = 4000;
  * each of some thousand stretches, so that no peak is lost.
  */
 export async function logPointsOf(base: Db, sourceId: string): Promise<LogPoint[][]> {
-  const [counted] = await base('log_point').where({ source_id: sourceId }).max({ last: 'seq' });
-  const last = Number(counted?.last ?? 0);
+  const last = await lastLine(base, sourceId);
   if (last > LONG) return longReadings(base, sourceId, Math.ceil(last / BUCKETS));
   const [rows] = (await base
     .raw(
@@ -285,6 +284,12 @@ export async function logPointsOf(base: Db, sourceId: string): Promise<LogPoint[
   for (const [sensor, seq, minutes, celsius, target, oxygen] of rows)
     (sensors[sensor] ??= []).push({ seq, minutes, celsius, target, oxygen });
   return sensors.filter(Boolean);
+}
+
+/** The number of the last line of a log; 0 for none. Lines are only ever added: as long as it stays, so do they. */
+export async function lastLine(base: Db, sourceId: string): Promise<number> {
+  const [counted] = await base('log_point').where({ source_id: sourceId }).max({ last: 'seq' });
+  return Number(counted?.last ?? 0);
 }
 
 interface Bucket {

@@ -64,10 +64,12 @@ function startOf({ plannedOn, startsAt }: Pick<Firing, 'plannedOn' | 'startsAt'>
 
 /** Everything that waits against everything that is planned, with a proposal for each load. */
 export async function queueOf(base: Db, now: Date): Promise<Queue> {
-  const [kilns, live, { value: hours, version }] = await Promise.all([
+  const [kilns, live, { value: hours, version }, due, waiting] = await Promise.all([
     listKilns(base),
     listFirings(base, { states: ['loading', 'firing', 'cooling'], limit: 200 }),
     setting<StudioHours>(base, 'hours', USUAL_HOURS),
+    dueDates(base),
+    queuedPieces(base),
   ]);
   const habits = new Map((await kilnHabits(base, kilns)).map((habit) => [habit.kilnId, habit]));
   const needOf = (kiln: Kiln, firing?: Firing): FiringNeed => ({
@@ -78,13 +80,11 @@ export async function queueOf(base: Db, now: Date): Promise<Queue> {
     flame: kiln.heat !== 'electric',
     attended: !kiln.controller,
   });
-  const due = await dueDates(base);
   const booked = live.flatMap((firing): Booked[] => {
     const kiln = kilns.find(({ id }) => id === firing.kilnId)!;
     const need = needOf(kiln, firing);
     return [{ ...slotOf(firing, need, hours), firing, need, dueOn: due.get(firing.id) ?? null }];
   });
-  const waiting = await queuedPieces(base);
   const loads = loadsWaiting(
     waiting.queued,
     kilns.map(({ id, heat, shelves, shelfWidthMm, shelfDepthMm, roundShelves }) => ({

@@ -2,6 +2,7 @@ import { type JoinedRow } from '@/records/platform/joins';
 import { expansionOf, type Line } from '@/core/chemistry';
 import type { Stack } from '@/core/coats';
 import { BOIL_TEST_MONTHS, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
+import { cachedUntilWrite } from '@/records/platform/cache';
 import { fromJson, type Db } from '@/records/platform/db';
 import { studioBook } from './materials';
 
@@ -92,8 +93,15 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
   });
 }
 
-/** What the tiles say of every body that has any. */
-export function calibrations(tiles: readonly StudioTile[]): Map<string, Calibration> {
+/** {@link fitTiles}, and what they say of every body that has any; kept until something is written. */
+export const fitEvidence = (base: Db) => evidence(base, 'all');
+
+const evidence = cachedUntilWrite(async (base) => {
+  const tiles = await fitTiles(base);
+  return { tiles, learned: calibrations(tiles) };
+}, 1);
+
+function calibrations(tiles: readonly StudioTile[]): Map<string, Calibration> {
   const bodies = [...new Set(tiles.map((tile) => tile.bodyId))];
   return new Map(bodies.map((id) => [id, calibrate(tiles.filter((tile) => tile.bodyId === id))]));
 }

@@ -2,7 +2,7 @@ export { addBatch, addMeasure, batchesOf, type BatchHistory } from './batches';
 export { type Body, type BodyDraft, listBodies, type MadeOf, saveBody } from './bodies';
 export { ensureMixedBody, type MixedBody } from './mixedBodies';
 export { bucketCard, type BucketCardFacts, bucketCards } from './bucketCard';
-export { calibrations, fitTiles, type StudioTile } from './fitTiles';
+export { fitEvidence, fitTiles, type StudioTile } from './fitTiles';
 export { type Glaze, type GlazeDraft, glazeSwatches, listGlazes, saveGlaze, versionsInUse } from './glazes';
 export {
   listAliases,

@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import type { Db } from '@/records/platform/db';
 import { listCases } from '@/records/clinic/cases';
 import { listFirings } from '@/records/firings/firings';
@@ -7,28 +8,56 @@ import { piecesById } from '@/records/pieces/piecePages';
 import { AGAIN_FATES, ROUND_STEPS } from '@/core/vocabulary';
 import { listRounds, type RoundSummary } from './roundPages';
 
-async function count(query: PromiseLike<unknown>): Promise<number> {
-  return Number(((await query) as { n: number } | undefined)?.n ?? 0);
-}
-
 /**
  * What is waiting in the studio, with the first few pieces of each kind of waiting.
  *
  * @param makerId whose pieces are to be written up; null for everybody's
  */
 export async function todayIn(base: Db, now: Date, makerId: string | null = null) {
-  const firings = await listFirings(base, { limit: 40 });
-  const live = firings.filter((firing) => firing.state !== 'closed');
   const glazed = base('piece').where({ stage: 'glazed' });
   const refires = base('piece').whereIn('fate', AGAIN_FATES).where({ stage: 'read' });
   const unread = base('piece').where({ stage: 'fired' });
   const undescribed = base('piece').where({ described: 0, ...(makerId !== null && { member_id: makerId }) });
-  const first = async (query: typeof glazed) =>
-    piecesById(
+  const [inKilns, waiting, rounds, cases, weak, job] = await Promise.all([
+    kilnsIn(base, now),
+    Promise.all([glazed, refires, unread, undescribed].map((query) => firstOf(base, query))),
+    listRounds(base),
+    listCases(base, { open: true }),
+    weakEntries(base),
+    base('job').whereRaw('done < total').first('name', 'done', 'total'),
+  ]);
+  return {
+    ...inKilns,
+    glazed: waiting[0]!,
+    refires: waiting[1]!,
+    unread: waiting[2]!,
+    toWriteUp: waiting[3]!,
+    rounds: rounds.filter(underWay).slice(0, 4),
+    cases,
+    weak,
+    job: job ?? null,
+  };
+}
+
+/** How many pieces a question finds, and the first few. */
+async function firstOf(base: Db, query: Knex.QueryBuilder) {
+  const [counted, ids] = await Promise.all([
+    query.clone().count({ n: '*' }).first<{ n: number }>(),
+    query.clone().orderBy('number').limit(12).select<{ id: string }[]>('id'),
+  ]);
+  return {
+    count: Number(counted.n),
+    pieces: await piecesById(
       base,
-      (await query.clone().orderBy('number').limit(12).select('id')).map((row) => row.id),
-    );
-  const kilns = await listKilns(base);
+      ids.map(({ id }) => id),
+    ),
+  };
+}
+
+/** The kilns with what is in them, how hot that is, and what came out last. */
+async function kilnsIn(base: Db, now: Date) {
+  const [firings, kilns] = await Promise.all([listFirings(base, { limit: 40 }), listKilns(base)]);
+  const live = firings.filter((firing) => firing.state !== 'closed');
   const hot = live.filter(({ state }) => state === 'firing' || state === 'cooling');
   const logs = await Promise.all(
     hot.map((firing) =>
@@ -45,17 +74,6 @@ export async function todayIn(base: Db, now: Date, makerId: string | null = null
     heat: new Map(hot.map(({ id }, i) => [id, logs[i]!])),
     firings: live,
     lastClosed: firings.filter((firing) => firing.state === 'closed'),
-    glazed: { count: await count(glazed.clone().count('* as n').first()), pieces: await first(glazed) },
-    refires: { count: await count(refires.clone().count('* as n').first()), pieces: await first(refires) },
-    unread: { count: await count(unread.clone().count('* as n').first()), pieces: await first(unread) },
-    toWriteUp: {
-      count: await count(undescribed.clone().count('* as n').first()),
-      pieces: await first(undescribed),
-    },
-    rounds: (await listRounds(base)).filter(underWay).slice(0, 4),
-    cases: await listCases(base, { open: true }),
-    weak: await weakEntries(base),
-    job: (await base('job').whereRaw('done < total').first('name', 'done', 'total')) ?? null,
   };
 }
 

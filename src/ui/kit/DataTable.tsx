@@ -1,11 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
 import TablePagination from '@mui/material/TablePagination';
-import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
@@ -107,17 +102,18 @@ export function DataTable(props: Props) {
         </div>
       )}
       <div className={css.scroll}>
-        <Table size="small" aria-label={label} className={css.table}>
+        <table aria-label={label} className={css.table}>
           {caption && <caption>{caption}</caption>}
           {hasHeadings && (
-            <TableHead>
-              <TableRow>
-                {hasTicks && <TableCell>{ticks === 'done' ? 'Done' : 'Choose'}</TableCell>}
+            <thead>
+              <tr>
+                {hasTicks && <th scope="col">{ticks === 'done' ? 'Done' : 'Choose'}</th>}
                 {columns.map(({ name, note, align, isSortable }, column) => (
-                  <TableCell
+                  <th
                     key={column}
-                    align={align ?? 'left'}
-                    sortDirection={now?.column === column ? now.direction : false}
+                    scope="col"
+                    className={align && css[align]}
+                    aria-sort={now?.column === column ? SORTED[now.direction] : undefined}
                   >
                     {isSortable ? (
                       <TableSortLabel
@@ -131,41 +127,34 @@ export function DataTable(props: Props) {
                       name
                     )}
                     {note && <small>{note}</small>}
-                  </TableCell>
+                  </th>
                 ))}
-              </TableRow>
-            </TableHead>
+              </tr>
+            </thead>
           )}
-          <TableBody onKeyDown={walk}>
+          <tbody onKeyDown={walk}>
             {shown.map((row) => (
-              <TableRow
+              <tr
                 key={row.key}
-                hover={Boolean(row.href)}
+                data-opens={row.href !== undefined || undefined}
                 data-ticked={(row.tick?.isDone && ticks) || undefined}
                 onClick={(event) => open(event, row.href)}
               >
                 {hasTicks && <TickCell tick={row.tick} />}
-                {columns.map(({ align, isHead }, column) => (
-                  <TableCell
-                    key={column}
-                    {...(isHead && { component: 'th', scope: 'row' })}
-                    align={align ?? 'left'}
-                    className={align === 'right' ? 'figures' : undefined}
-                  >
-                    {row.cells[column]}
-                  </TableCell>
+                {columns.map((column, i) => (
+                  <Cell key={i} column={column}>
+                    {row.cells[i]}
+                  </Cell>
                 ))}
-              </TableRow>
+              </tr>
             ))}
             {shown.length === 0 && empty && (
-              <TableRow>
-                <TableCell colSpan={columns.length + Number(hasTicks)}>
-                  {rows.length ? 'No row matches.' : empty}
-                </TableCell>
-              </TableRow>
+              <tr>
+                <td colSpan={columns.length + Number(hasTicks)}>{rows.length ? 'No row matches.' : empty}</td>
+              </tr>
             )}
-          </TableBody>
-        </Table>
+          </tbody>
+        </table>
       </div>
       {paging && paging.total > paging.size && (
         <TablePagination
@@ -181,9 +170,23 @@ export function DataTable(props: Props) {
   );
 }
 
+const SORTED = { asc: 'ascending', desc: 'descending' } as const;
+
+/** A cell; plain elements, since a page of pieces has five hundred. */
+function Cell({ column: { align, isHead }, children }: { column: TableColumn; children: ReactNode }) {
+  const className = align && `figures ${css[align]}`;
+  return isHead ? (
+    <th scope="row" className={className}>
+      {children}
+    </th>
+  ) : (
+    <td className={className}>{children}</td>
+  );
+}
+
 function TickCell({ tick }: { tick: Tick | undefined }) {
   return (
-    <TableCell className={css.tick}>
+    <td className={css.tick}>
       {tick && (
         <label>
           <input
@@ -194,7 +197,7 @@ function TickCell({ tick }: { tick: Tick | undefined }) {
           />
         </label>
       )}
-    </TableCell>
+    </td>
   );
 }
 

@@ -48,6 +48,7 @@ export function Silhouette(props: SilhouetteProps) {
   const name = title ?? `${form}, drawn with its bands`;
   const band = (half: ReturnType<typeof halfOf>, from: number, to: number) =>
     bandPath(shape, width, half, from, to);
+  const body = band('whole', 0, 1);
   const parts = (kinds: readonly string[]) => (
     <FormParts
       {...{ shape, width, coats: props.coats, areas, zones, bodyColour, colourOf }}
@@ -63,7 +64,7 @@ export function Silhouette(props: SilhouetteProps) {
       {...(name ? { role: 'img', 'aria-label': name } : { 'aria-hidden': true })}
     >
       {parts(['handle', 'spout'])}
-      <path d={band('whole', 0, 1)} fill={bodyColour} />
+      <path d={body} fill={bodyColour} />
       {zones.map((zone) => (
         <Band
           key={`${zone.side}${zone.from}`}
@@ -83,7 +84,7 @@ export function Silhouette(props: SilhouetteProps) {
         />
       )}
       <path
-        d={band('whole', 0, 1)}
+        d={body}
         fill="none"
         stroke="currentColor"
         strokeWidth={size > 60 ? 1.5 : 1}
@@ -95,7 +96,7 @@ export function Silhouette(props: SilhouetteProps) {
           key={area.name}
           {...{ area, coats: props.coats, areas, bodyColour, width, sides }}
           plan={shape.plan}
-          body={band('whole', 0, 1)}
+          body={body}
           isLit={lit?.area === area.name}
         />
       ))}

@@ -27,6 +27,23 @@ test('the halves of a form share its middle and stay within it', () => {
   }
 });
 
+test('an outline has few points, and lies within a fifth of a unit of its form', () => {
+  expect(points(bandPath(formShape('tile'), 60, 'whole', 0, 1))).toHaveLength(4);
+  for (const form of FORMS.map((one) => formShape(one)).filter(({ plan }) => !plan)) {
+    const edge = points(bandPath(form, 100, 'right', 0, 1)).slice(0, -2);
+    expect(edge.length).toBeLessThan(45);
+    for (let t = 0.005; t < 1; t += 0.01) {
+      const y = 100 * (1 - t);
+      const i = edge.findIndex((point) => point[1] <= y);
+      const [[x0, y0], [x1, y1]] = [edge[i - 1]!, edge[i]!];
+      const x = y0 === y1 ? x1 : x0 + ((x1 - x0) * (y0 - y)) / (y0 - y1);
+      // Where a wall lies nearly flat, the same distance is more across than along.
+      const across = Math.hypot(1, (x1 - x0) / (y1 - y0 || 1e-9));
+      expect(Math.abs(x - 50 - 50 * form.halfWidth(t)) / across).toBeLessThan(0.2);
+    }
+  }
+});
+
 test('inside is drawn to the left and outside to the right when a piece has both', () => {
   expect(halfOf('outside', ['outside'])).toBe('whole');
   expect([halfOf('inside', ['outside', 'inside']), halfOf('outside', ['outside', 'inside'])]).toEqual([

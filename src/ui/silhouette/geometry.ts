@@ -1,3 +1,4 @@
+import simplify from 'simplify-js';
 import { isInside, sidesOf, type Area, type Coat, type Outline } from '@/core/coats';
 import {
   handleCurve,
@@ -13,6 +14,9 @@ import {
 /** Units of the drawing: a piece stands in a field 100 high. */
 export const TALL = 100;
 const STEPS = 72;
+
+/** How far an outline may be drawn from where it is, in units: less than a pixel of the largest drawing. */
+const BESIDE = 0.1;
 
 /** What is free around the drawing, in units. */
 export const EDGE = 2;
@@ -89,18 +93,21 @@ export function bandPath(
   const corners = profile.map(([height]) => height).filter((height) => height > from && height < to);
   const even = Array.from({ length: STEPS + 1 }, (_, i) => from + ((to - from) * i) / STEPS);
   const heights = [...even, ...corners].sort((one, two) => one - two);
-  const point = (t: number, sign: number) =>
-    `${(middle + sign * middle * halfWidth(t)).toFixed(2)} ${(TALL * (1 - t)).toFixed(2)}`;
-  const right =
-    half === 'left'
-      ? [`${middle} ${TALL * (1 - from)}`, `${middle} ${TALL * (1 - to)}`]
-      : heights.map((t) => point(t, 1));
-  const left =
-    half === 'right'
-      ? [`${middle} ${TALL * (1 - to)}`, `${middle} ${TALL * (1 - from)}`]
-      : heights.map((t) => point(t, -1)).reverse();
+  const edge = simplify(
+    heights.map((t) => ({ x: middle * halfWidth(t), y: TALL * (1 - t) })),
+    BESIDE,
+    true,
+  );
+  const cut = [from, to].map((t) => ({ x: 0, y: TALL * (1 - t) }));
+  const line = (side: typeof edge, sign: number) =>
+    side.map(({ x, y }) => `${short(middle + sign * x)} ${short(y)}`);
+  const right = line(half === 'left' ? cut : edge, 1);
+  const left = line(half === 'right' ? cut : edge, -1).reverse();
   return `M${[...right, ...left].join('L')}Z`;
 }
+
+/** A length of a drawing to a hundredth of a unit. */
+const short = (length: number): string => String(Math.round(length * 100) / 100);
 
 function ringPath(middle: number, half: Half, from: number, to: number): string {
   const [inner, outer] = [from * middle, to * middle];

@@ -1,3 +1,4 @@
+import { Fold } from '@/ui/Fold';
 import { figures, shortFigures } from '@/core/units';
 import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
@@ -99,10 +100,9 @@ export function ClayView({ body, calibration, tiles, judged, dips, nextTime, may
         )}
       </section>
       {mayChange && (
-        <details className={css.change}>
-          <summary>Edit details</summary>
+        <Fold className={css.change} title="Edit details">
           <BodyCard key={body.version} body={body} />
-        </details>
+        </Fold>
       )}
       <WhoChanged id={body.id} />
     </>

@@ -1,3 +1,4 @@
+import { Fold } from '@/ui/Fold';
 import { figures, shortFigures } from '@/core/units';
 import { DataTable } from '@/ui/kit';
 import {
@@ -56,8 +57,7 @@ export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
           </g>
         ))}
       </svg>
-      <details>
-        <summary>Why these numbers</summary>
+      <Fold title="Why these numbers">
         {SETS.map((set) => (
           <SetParts key={set} set={set} analysis={analysis} />
         ))}
@@ -68,7 +68,7 @@ export function ExpansionBand({ analysis }: { analysis: AnalysisResult }) {
             ))}
           </ul>
         )}
-      </details>
+      </Fold>
     </section>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Fold } from '@/ui/Fold';
 import { figures } from '@/core/units';
 import {
   bandOf,
@@ -142,8 +143,7 @@ function ClayRow({
             This glaze on your tiles, zone by zone: {count(true)} crazed, {count(false)} sound so far.
           </p>
         )}
-        <details>
-          <summary>Why</summary>
+        <Fold title="Why">
           <p className="small">
             Glaze {figures(expansion, 2)} less clay {figures(figure.expansion, 2)} is a{' '}
             {band.mismatch > 0 ? 'tension' : 'compression'} of {Math.abs(band.stressMPa).toFixed(0)} MPa.{' '}
@@ -152,7 +152,7 @@ function ClayRow({
               : `Crazes at once above ${mm(band.criticalMm)} fired, in the long run above ${mm(band.delayedMm!)}.`}{' '}
             The band is ± {figures(figure.miss, 2)}.
           </p>
-        </details>
+        </Fold>
       </div>
     </li>
   );

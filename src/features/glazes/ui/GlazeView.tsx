@@ -1,3 +1,4 @@
+import { Fold } from '@/ui/Fold';
 import { WhoChanged } from '@/ui/WhoChanged';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -94,10 +95,9 @@ export function GlazeView({ glaze, swatch, headwords, judged, nextTime, mayChang
         {mayChange && (
           <div>
             <Batches glaze={glaze} />
-            <details>
-              <summary>Edit details</summary>
+            <Fold title="Edit details">
               <GlazeCard key={glaze.version} glaze={glaze} />
-            </details>
+            </Fold>
             <WhoChanged id={glaze.id} />
           </div>
         )}

@@ -1,4 +1,5 @@
 'use client';
+import { Fold } from '@/ui/Fold';
 import { capital } from '@/core/units';
 import { heatName } from '@/core/vocabulary';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -94,12 +95,16 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
             ]}
           />
         </span>
-        <details className={css.more}>
-          <summary>
-            {order === 'own' ? '' : `By ${ORDER_WORDS[order]}. `}
-            {choice.third ? `With ${thirds.find(({ id }) => id === choice.third)?.name} over both. ` : ''}
-            Grounds, order, names
-          </summary>
+        <Fold
+          className={css.more}
+          title={
+            <>
+              {order === 'own' ? '' : `By ${ORDER_WORDS[order]}. `}
+              {choice.third ? `With ${thirds.find(({ id }) => id === choice.third)?.name} over both. ` : ''}
+              Grounds, order, names
+            </>
+          }
+        >
           <div className={css.fields}>
             {(['left', 'right'] as const).map((side, i) => (
               <SelectField
@@ -124,7 +129,7 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
             />
             <NameWall walls={walls} search={kept} mayName={mayShare} />
           </div>
-        </details>
+        </Fold>
         <span className={css.ends}>
           <Link href={`/wall/print?${kept}`}>Print</Link>
           {mayShare && <Link href={`/wall/links?${kept}`}>Share</Link>}

@@ -1,13 +1,6 @@
 import { notFound } from 'next/navigation';
 import { requireMember } from '@/auth';
-import {
-  listBodies,
-  calibrations,
-  fitTiles,
-  listGlazes,
-  studioBook,
-  recipesInUse,
-} from '@/records/materials';
+import { listBodies, fitEvidence, listGlazes, studioBook, recipesInUse } from '@/records/materials';
 import { NextTime } from '@/features/reminders';
 import { remindersOf } from '@/records/reminders';
 import { db } from '@/records/platform';
@@ -30,15 +23,15 @@ export default async function Page({ params, searchParams }: Asked) {
   if (!body) notFound();
   const dips = (await searchParams).dips === '2' ? 2 : 1;
   const about = { about: 'clay', aboutId: id } as const;
-  const [glazes, recipes, book, tiles, reminders] = await Promise.all([
+  const [glazes, recipes, book, { tiles, learned }, reminders] = await Promise.all([
     listGlazes(base),
     recipesInUse(base),
     studioBook(base),
-    fitTiles(base),
+    fitEvidence(base),
     remindersOf(base, [about]),
   ]);
   const own = tiles.filter((tile) => tile.bodyId === id);
-  const calibration = calibrations(own).get(id) ?? null;
+  const calibration = learned.get(id) ?? null;
   return (
     <ClayView
       body={body}

@@ -3,8 +3,7 @@ import { requireMember } from '@/auth';
 import {
   batchesOf,
   listBodies,
-  calibrations,
-  fitTiles,
+  fitEvidence,
   glazeSwatches,
   listGlazes,
   listAliases,
@@ -36,7 +35,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     materials,
     aliases,
     bodies,
-    tiles,
+    { tiles, learned },
     recipes,
     batches,
     headwords,
@@ -48,7 +47,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     listMaterials(base),
     listAliases(base),
     listBodies(base),
-    fitTiles(base),
+    fitEvidence(base),
     recipesInUse(base),
     batchesOf(base, id),
     headwordsOf(base, id, usual),
@@ -58,7 +57,6 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     ]),
     judgedGlaze(base, id),
   ]);
-  const learned = calibrations(tiles);
   return (
     <GlazeView
       glaze={glaze}
