@@ -111,15 +111,16 @@ export const theme = createTheme({
   },
 });
 
-const cssOf = (rules: object): string =>
+const linesOf = (rules: object): string =>
   Object.entries(rules)
-    .map(([name, value]) => `${name === 'colorScheme' ? 'color-scheme' : name}:${value as string}`)
-    .join(';');
+    .map(([name, value]) => `  ${name === 'colorScheme' ? 'color-scheme' : name}: ${value as string};\n`)
+    .join('');
 
-/** The variables of the theme as a style sheet: written once, where MUI would write it for each page anew. */
-export const THEME_STYLES = theme
-  .generateStyleSheets()
-  .flatMap((sheet) =>
-    Object.entries(sheet).map(([selector, rules]) => `${selector}{${cssOf(rules as object)}}`),
-  )
-  .join('');
+/** The variables of the theme as a style sheet, theme.css: with it no page carries them. `npm run theme` writes it. */
+export const themeSheet = (): string =>
+  theme
+    .generateStyleSheets()
+    .flatMap((sheet) =>
+      Object.entries(sheet).map(([selector, rules]) => `${selector} {\n${linesOf(rules as object)}}\n`),
+    )
+    .join('');

@@ -3,7 +3,7 @@ import { METRIC } from '@/core/units';
 import { readPlain } from './kit/NumberField';
 import { readIn } from './kit/QuantityField';
 import { isOpen } from './frame/tabs';
-import { theme } from './theme';
+import { theme, themeSheet } from './theme';
 
 test.each([
   ['3,5', 3.5],
@@ -46,4 +46,9 @@ test('the style sheets break where the theme breaks', () => {
     ['phone', plain(phone!)],
     ['narrow', plain(narrow!)],
   ]);
+});
+
+test('theme.css is what the theme says: npm run theme writes it', () => {
+  expect(readFileSync('src/ui/theme.css', 'utf8')).toBe(themeSheet());
+  expect(themeSheet()).toContain('--mui-palette-primary-main: #21409a;');
 });

@@ -2,8 +2,10 @@
 import { Fold } from '@/ui/Fold';
 import { capital } from '@/core/units';
 import { heatName } from '@/core/vocabulary';
+import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import Link from 'next/link';
+import { useState } from 'react';
 import type { NamedWall } from '@/records/dictionary';
 import { wallSearch } from '../model/choose';
 import { WALL_SWITCH_WORDS, WALL_SWITCHES } from '../model/wallSwitch';
@@ -41,9 +43,10 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
   const others = settings.filter(
     ({ cone, atmosphere }) => cone !== choice.cone || atmosphere !== choice.atmosphere,
   );
+  const [isOpen, setIsOpen] = useState(false);
   return (
-    <div className={css.tools}>
-      <div className={css.bar}>
+    <div className={css.bar}>
+      <span className={css.senses}>
         <ToggleRow
           label="Cone and atmosphere"
           size="small"
@@ -57,6 +60,11 @@ export function WallTools({ wall, walls, onGo, zoom, onZoom, onWhole, flick, may
             onGo({ cone, atmosphere });
           }}
         />
+      </span>
+      <Button className={css.unfold} variant="text" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+        {isOpen ? 'Fewer tools' : 'Tools'}
+      </Button>
+      <div className={css.rest} data-open={isOpen || undefined}>
         <span className={css.zoom} role="group" aria-label="Zoom">
           <button type="button" onClick={() => onZoom(stepped(zoom, -1))} aria-label="Smaller (−)">
             −
