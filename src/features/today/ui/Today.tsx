@@ -240,7 +240,9 @@ function KilnCard({
               >
                 {step.word}
               </b>
-              {since && firing.state !== 'open' && `, ${firing.endedAt ? 'ended' : 'lit'} ${ageWords(since, now)}`}
+              {since &&
+                firing.state !== 'open' &&
+                `, ${firing.endedAt ? 'ended' : 'lit'} ${ageWords(since, now)}`}
               <br />
               <span className="quiet">
                 {firing.kind}, {heatName(firing.cone)}, <Flame atmosphere={firing.atmosphere} />,{' '}
