@@ -2,7 +2,7 @@
 const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/tests', '<rootDir>/demo'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

@@ -1,5 +1,6 @@
 // npm test: sets up what is missing, then types, unit, checks and records tests; closes with "N passed, N failed".
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+// npm test -- NAME...: only the test files whose path has one of the names in it, on desk and phone.
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, startDatabase } from './lib/database.mjs';
 import { haveDebian, haveModules } from './lib/packages.mjs';
@@ -10,6 +11,8 @@ import { throwAwayFolder } from './lib/throwAway.mjs';
 
 const folder = throwAwayFolder('test');
 const databases = [];
+/** Parts of the paths of test files; none for all. */
+const names = process.argv.slice(2);
 let endServer = () => {};
 let endEmpty = () => {};
 let endSimulator = () => {};
@@ -36,10 +39,14 @@ async function jest() {
   const report = join(folder, 'jest.json');
   const env = { ...process.env, DATABASE_URL: await freshDatabase('records'), NODE_OPTIONS: '' };
   say('Unit, checks and records tests');
-  const { output } = await run('npx', ['jest', '--json', `--outputFile=${report}`, '--ci'], {
-    quiet: true,
-    env,
-  });
+  const { output } = await run(
+    'npx',
+    ['jest', ...names, '--json', `--outputFile=${report}`, '--ci', '--passWithNoTests'],
+    {
+      quiet: true,
+      env,
+    },
+  );
   if (!existsSync(report)) {
     failed++;
     return console.log(output);
@@ -53,7 +60,7 @@ async function jest() {
 }
 
 /** The real interface on the demo's records, sign-in to result, on desk and phone sizes. */
-async function browser() {
+async function browser(files = []) {
   const kilnPort = await freePort();
   const env = {
     ...serverEnv(join(folder, 'browser'), await freshDatabase('browser')),
@@ -73,7 +80,7 @@ async function browser() {
   await untilReady(emptyPort);
   say('Browser tests');
   const report = join(folder, 'browser.json');
-  const { output } = await run('npx', ['playwright', 'test'], {
+  const { output } = await run('npx', ['playwright', 'test', ...files], {
     quiet: true,
     env: {
       ...process.env,
@@ -103,6 +110,31 @@ function showFailures(suite, title) {
   for (const inner of suite.suites ?? []) showFailures(inner, inner.title);
 }
 
+/** The browser tests that are asked for by name. */
+const namedBrowserTests = () =>
+  readdirSync('tests/browser')
+    .map((file) => `tests/browser/${file}`)
+    .filter((file) => file.endsWith('.test.ts') && names.some((name) => file.includes(name)));
+
+async function some() {
+  const before = passed + failed;
+  await jest();
+  const files = namedBrowserTests();
+  if (files.length > 0) {
+    await haveBuild();
+    await browser(files);
+  }
+  if (passed + failed === before) throw new CannotGoOn(`No test file has ${names.join(' or ')} in its path.`);
+}
+
+async function all() {
+  // The first has work for one processor only.
+  await Promise.all([checks(), jest()]);
+  await haveBuild();
+  await step('Script of each page within its budget', 'node', ['bin/script.mjs']);
+  await browser();
+}
+
 async function checks() {
   await step('Types', 'npx', ['tsc', '--noEmit', '-p', '.']);
   await step('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
@@ -114,11 +146,7 @@ try {
   await haveDebian('mariadbd', 'chromium');
   await haveModules();
   await step('Route types', 'npx', ['next', 'typegen']);
-  // The first has work for one processor only.
-  await Promise.all([checks(), jest()]);
-  await haveBuild();
-  await step('Script of each page within its budget', 'node', ['bin/script.mjs']);
-  await browser();
+  await (names.length > 0 ? some() : all());
 } catch (error) {
   failed++;
   console.error(error instanceof CannotGoOn ? error.message : error);

@@ -11,6 +11,7 @@ import {
   saveMaterial,
   studioBook,
   recipesInUse,
+  saveGlaze,
   saveRecipe,
   setVersionInUse,
   versionsOf,
@@ -20,7 +21,7 @@ import {
 import { latestChanges } from '@/records/changes';
 import { newId, Conflict, NotFound, Refusal } from '@/records/platform';
 import { headwordPage, wallEntries } from '@/records/dictionary';
-import { dip, fired, freshStudio, readAll, tile, type Studio } from './studio';
+import { dip, fired, freshStudio, plainGlaze, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;
 beforeAll(async () => (studio = await freshStudio('recipes')));
@@ -116,6 +117,30 @@ test('choosing a version sets the proofs of others apart in every entry at once,
   expect(wall.find((entry) => entry.topId === glazes.Sleeper)).toMatchObject({ proofs: 0 });
   const [, older] = await versionsOf(base, glazes.Sleeper);
   expect(older).toMatchObject({ number: 1, pieces: 1, defects: [{ defect: 'running', count: 1 }] });
+});
+
+test('a version says its plain defects, the most frequent first; not what is slight, nor what is the piece’s own', async () => {
+  const { base, member } = studio;
+  const green = newId();
+  await saveGlaze(base, member, plainGlaze(green, 'Guard Green'), null);
+  const load = Array.from({ length: 4 }, () => tile(studio, [dip(green, 0, 1)]));
+  const { firingId } = await fired(studio, load);
+  await readAll(studio, firingId, (n) => ({
+    defects: [
+      { defect: 'running', severity: n === 0 ? 2 : 1, place: 'foot' },
+      { defect: 'crazing', severity: 2, place: n === 3 ? 'the piece itself' : 'everywhere' },
+      ...(n < 2 ? [{ defect: 'pitting', severity: 3, place: 'everywhere' } as const] : []),
+    ],
+  }));
+  const [version] = await versionsOf(base, green);
+  expect(version).toMatchObject({
+    pieces: 4,
+    defects: [
+      { defect: 'crazing', count: 3 },
+      { defect: 'pitting', count: 2 },
+      { defect: 'running', count: 1 },
+    ],
+  });
 });
 
 test('crazed and sound tiles of known recipes are counted as evidence of a body’s limit; boil tests as age', async () => {

@@ -91,6 +91,16 @@ test('edges that should touch do touch, and touching bands of one glaze are one 
   expect(zonesOf([coat('A', 0, 0.1 + 0.2), coat('A', 0.3, 1)])).toHaveLength(1);
 });
 
+test('a glaze over itself is one layer of more times only where it is the same thing, laid on the same way', () => {
+  const layers = (change: Partial<Coat>) =>
+    zonesOf([coat('A', 0, 1), { ...coat('A', 0, 1), ...change }])[0]!.stack.map(({ times }) => times);
+  expect(layers({})).toEqual([2]);
+  expect(layers({ way: 'sprayed' })).toEqual([1, 1]);
+  expect(layers({ mark: 'wiped' })).toEqual([1, 1]);
+  expect(layers({ firing: 1 })).toEqual([1, 1]);
+  expect(layers({ cover: 'fading' })).toEqual([1, 1]);
+});
+
 test('a band without height, off the piece, or applied no times is refused', () => {
   for (const bad of [
     coat('A', 0.5, 0.5),

@@ -56,4 +56,10 @@ test('what waits is sorted into loads: the most pressing first, in a kiln that c
     ['6', ['two', 'stoker']],
   ]);
   expect(loads[1]!.kilns[0]!.filled).toBeCloseTo(0.8);
+  // What wants another atmosphere is another load.
+  const fires = [piece('a'), piece('c', { atmosphere: 'neutral' }), piece('d', { atmosphere: 'neutral' })];
+  expect(loadsWaiting(fires, kilns).map((load) => [load.atmosphere, load.pieces.length])).toEqual([
+    ['neutral', 2],
+    ['oxidation', 1],
+  ]);
 });
