@@ -6,7 +6,9 @@ import { run } from './lib/run.mjs';
 
 const [topic, file = '*'] = process.argv.slice(2);
 if (!topic || !existsSync(`src/core/${topic}`)) {
-  console.error('Say which topic of src/core, and which file of it if not all: npm run mutate -- coats zones');
+  console.error(
+    'Say which topic of src/core, and which file of it if not all: npm run mutate -- coats zones',
+  );
   process.exit(2);
 }
 await haveModules();
