@@ -51,6 +51,7 @@ test('what is typed is kept until it is saved, and then the new version lies ope
   await save(result);
   expect(send.mock.calls[0]![0]).toMatchObject({ glazeId: 'G', follows: 'V1', wasWritten: true });
   expect(result.current.saved).toBe(2);
+  expect(localStorage).toHaveLength(0);
   const two = version(2, [LINES[0]!, { ...LINES[1]!, amount: 25 }]);
   rerender({ versions: [two, version(1)] });
   expect(result.current.opened.id).toBe('V2');
