@@ -32,16 +32,13 @@ export function useLoad({ firingId, kiln, loaded, waiting }: Options) {
       places.filter(({ pieceId }) => inside.has(pieceId)),
       places.filter(({ pieceId }) => !inside.has(pieceId)),
     ];
-    if (moved.length) await run(() => placeOnShelves({ firingId, places: moved }));
-    const ok = added.length === 0 || (await run(() => loadFiring({ firingId, places: added }))) === null;
-    setSaid(
-      left.length
-        ? `No room for ${left.map(({ label }) => label).join(', ')}.`
-        : added.length
-          ? `${added.length} put in.`
-          : '',
-    );
-    return ok;
+    setSaid('');
+    const isDone =
+      (moved.length === 0 || (await run(() => placeOnShelves({ firingId, places: moved }))) === null) &&
+      (added.length === 0 || (await run(() => loadFiring({ firingId, places: added }))) === null);
+    if (left.length) setSaid(`No room for ${left.map(({ label }) => label).join(', ')}.`);
+    else if (isDone && added.length) setSaid(`${added.length} put in.`);
+    return isDone;
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     const group = active.data.current?.ids as readonly string[] | undefined;
