@@ -105,7 +105,7 @@ async function fire(
     await fates.getByRole('button', { name: fate, exact: true }).click();
     if (left > 1) await expect(heading).not.toContainText(label);
   }
-  await expect(page.getByText(/All \d+ are recorded\./)).toBeVisible();
+  await expect(page.getByText(/(All \d+ are|The only piece is) recorded\./)).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
   // The last one is only just on its way.
   await page.waitForLoadState('networkidle');

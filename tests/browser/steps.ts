@@ -167,6 +167,6 @@ export async function endPiece(page: Page, fate: string, why?: string): Promise<
 
 /** Waits until all pieces of an opening are recorded and have come to the server. */
 export async function allSent(page: Page): Promise<void> {
-  await expect(page.getByText(/All \d+ are recorded\./)).toBeVisible();
+  await expect(page.getByText(/(All \d+ are|The only piece is) recorded\./)).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
 }
