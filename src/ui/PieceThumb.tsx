@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import type { ListedPiece } from '@/records/pieces';
 import { drawnPiece } from './drawn';
-import { DrawnPiece } from './DrawnPiece';
 import css from './pieceThumb.module.css';
+import { Silhouette } from './silhouette';
 
 /** A piece as a small picture with its number: its photo, or its silhouette until there is one. */
 export function PieceThumb({
@@ -26,7 +26,7 @@ export function PieceThumb({
             decoding="async"
           />
         ) : (
-          <DrawnPiece
+          <Silhouette
             {...drawnPiece(piece)}
             size={Math.round(Math.min(size * 0.8, (size * 0.85 * piece.heightMm) / piece.widthMm))}
             title={`${what} ${piece.label}, not photographed`}

@@ -1,5 +1,14 @@
 import { auditDictionary, headwordPage } from '@/records/dictionary';
-import { advanceFiring, firingById, loadPieces, shelfPieces } from '@/records/firings';
+import {
+  addEvent,
+  advanceFiring,
+  firingById,
+  kilnById,
+  loadPieces,
+  logOf,
+  shelfPieces,
+} from '@/records/firings';
+import { newId } from '@/records/platform';
 import { emptyFiring, fired, freshStudio, readAll, tile, type Studio } from './studio';
 
 let studio: Studio;
@@ -45,4 +54,23 @@ test('what was fired without a cone is filed under how it was fired, until it is
   );
   expect(new Set(entries.map(({ cone, firings }) => `${cone} ${firings}`))).toEqual(new Set(['6 2']));
   expect((await auditDictionary(base)).differences).toEqual([]);
+});
+
+test('a kiln that cools is foretold; ware that was drawn hot or lies in ash waits for no lid', async () => {
+  const { base, member, kilnId } = studio;
+  const cooling = async (cone: '6' | 'none' | 'raku' | 'pit') => {
+    const id = await emptyFiring(studio, { cone });
+    await advanceFiring(base, member, id, 'cooling');
+    for (let hour = 0; hour <= 10; hour += 0.5)
+      await addEvent(base, member, {
+        ...{ id: newId(), firingId: id, kind: 'hand reading', note: '' },
+        ...{ minutes: hour * 60, value: Math.round(20 + 1200 * Math.exp(-0.15 * hour)) },
+      });
+    const log = await logOf(base, await firingById(base, id), await kilnById(base, kilnId), new Date());
+    return [log.last?.celsius, log.crack !== null, log.open !== null];
+  };
+  expect(await cooling('6')).toEqual([288, true, true]);
+  expect(await cooling('none')).toEqual([288, true, true]);
+  expect(await cooling('raku')).toEqual([288, false, false]);
+  expect(await cooling('pit')).toEqual([288, false, false]);
 });

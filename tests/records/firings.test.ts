@@ -139,6 +139,10 @@ test('hand readings are the log of a kiln without a controller; events are struc
       note: '',
     });
   for (const hour of [0, 1, 2, 3, 4, 5, 6, 7]) await note(hour * 60, 20 + hour * 155);
+  // A controller that has not said anything yet does not take them away.
+  await openSource(base, member, { id: newId(), firingId: id, name: 'a controller', speed: 1 });
+  const log = await logOf(base, await firingById(base, id), await kilnById(base, studio.kilnId), new Date());
+  expect(log.last).toEqual({ minutes: 420, celsius: 1105 });
   const wrong = newId();
   const event = {
     id: wrong,

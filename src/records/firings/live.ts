@@ -13,6 +13,7 @@ import {
   type CoolingTime,
   type CurvePoint,
 } from '@/core/firing';
+import { coolsInKiln } from '@/core/vocabulary';
 import { cachedUntilWrite } from '@/records/platform/cache';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
@@ -80,14 +81,14 @@ export async function logOf(
 ): Promise<FiringLog> {
   const [sources, events] = await Promise.all([sourcesOf(base, firing.id), eventsOf(base, firing.id)]);
   const source = sources.at(-1);
-  const { sensors, raw, curve, equivalents, gaps } = source
-    ? await drawnLog(base, source.id, String(await lastLine(base, source.id)))
-    : drawn([], events);
+  const lines = source ? await lastLine(base, source.id) : 0;
+  const { sensors, raw, curve, equivalents, gaps } =
+    source && lines > 0 ? await drawnLog(base, source.id, String(lines)) : drawn([], events);
   const last = curve.at(-1) ?? null;
   const coneIndex = equivalents.at(-1)?.index ?? null;
   const minutes = raw.at(-1)?.minutes ?? elapsed(firing, now);
   const clock = (time: CoolingTime | null) => time && onTheClock(time, firing, source ?? null, minutes, now);
-  const cools = firing.state === 'cooling' || firing.state === 'open';
+  const cools = (firing.state === 'cooling' || firing.state === 'open') && coolsInKiln(firing.cone);
   return {
     minutes,
     last,
@@ -107,7 +108,7 @@ export async function logOf(
   };
 }
 
-/** What a log comes to, whatever the hour; hand readings count where there is no log. */
+/** What a log comes to, whatever the hour; hand readings count where no log has a line. */
 function drawn(sensors: readonly (readonly LogPoint[])[], events: readonly StoredEvent[]) {
   const curve = curveFrom(sensors, events);
   return {

@@ -330,9 +330,8 @@ const DRAWN = 400;
 /** The log of a firing as it is judged: one curve, from its newest source, or by hand where it has none. */
 export async function curveOf(base: Db, firingId: string): Promise<readonly CurvePoint[]> {
   const source = (await sourcesOf(base, firingId)).at(-1);
-  return source
-    ? curveFrom(await logPointsOf(base, source.id), [])
-    : curveFrom([], await eventsOf(base, firingId));
+  const sensors = source ? await logPointsOf(base, source.id) : [];
+  return curveFrom(sensors, sensors.length > 0 ? [] : await eventsOf(base, firingId));
 }
 
 /** What the oxygen probe of a firing said up to its hottest moment, in order; empty without one. */

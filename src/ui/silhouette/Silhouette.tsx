@@ -1,3 +1,4 @@
+'use client';
 import { zonesOf, type Zone } from '@/core/coats';
 import { shapeOf, type Measures } from '@/core/vocabulary';
 import { AreaMark } from './AreaMark';
