@@ -6,6 +6,7 @@ import {
   kilnById,
   loadPieces,
   logOf,
+  outcomeOf,
   shelfPieces,
 } from '@/records/firings';
 import { newId } from '@/records/platform';
@@ -56,10 +57,10 @@ test('what was fired without a cone is filed under how it was fired, until it is
   expect((await auditDictionary(base)).differences).toEqual([]);
 });
 
-test('a kiln that cools is foretold; ware that was drawn hot or lies in ash waits for no lid', async () => {
+test('a kiln that cools is foretold; ware that was drawn hot or lies in ash waits for no lid, and reduces in no log', async () => {
   const { base, member, kilnId } = studio;
   const cooling = async (cone: '6' | 'none' | 'raku' | 'pit') => {
-    const id = await emptyFiring(studio, { cone });
+    const id = await emptyFiring(studio, { cone, atmosphere: 'reduction' });
     await advanceFiring(base, member, id, 'cooling');
     for (let hour = 0; hour <= 10; hour += 0.5)
       await addEvent(base, member, {
@@ -67,10 +68,11 @@ test('a kiln that cools is foretold; ware that was drawn hot or lies in ash wait
         ...{ minutes: hour * 60, value: Math.round(20 + 1200 * Math.exp(-0.15 * hour)) },
       });
     const log = await logOf(base, await firingById(base, id), await kilnById(base, kilnId), new Date());
-    return [log.last?.celsius, log.crack !== null, log.open !== null];
+    const { suggestion } = await outcomeOf(base, await firingById(base, id));
+    return [log.last?.celsius, log.crack !== null, log.open !== null, suggestion?.reached ?? null];
   };
-  expect(await cooling('6')).toEqual([288, true, true]);
-  expect(await cooling('none')).toEqual([288, true, true]);
-  expect(await cooling('raku')).toEqual([288, false, false]);
-  expect(await cooling('pit')).toEqual([288, false, false]);
+  expect(await cooling('6')).toEqual([288, true, true, 'weak']);
+  expect(await cooling('none')).toEqual([288, true, true, 'weak']);
+  expect(await cooling('raku')).toEqual([288, false, false, null]);
+  expect(await cooling('pit')).toEqual([288, false, false, null]);
 });

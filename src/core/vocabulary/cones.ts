@@ -27,8 +27,8 @@ const CONELESS_NAMES: Partial<Record<string, string>> = {
 /** Whether it is a cone. */
 export const isCone = (heat: string): heat is Cone => (CONES as readonly string[]).includes(heat);
 
-/** Whether ware stays in a closed kiln until that is cool: it is drawn hot, or lies in the ash of a fire, otherwise. */
-export const coolsInKiln = (heat: Heat): boolean => isCone(heat) || heat === 'none';
+/** Whether ware stays in a closed kiln to the end, and reduces and cools there: it is drawn hot, or lies in a fire, otherwise. */
+export const staysInKiln = (heat: Heat): boolean => isCone(heat) || heat === 'none';
 
 /** What a firing goes to where it is plain that it is meant: "6", "raku". */
 export const heatShort = (heat: string): string => CONELESS_NAMES[heat] ?? heat;

@@ -13,7 +13,7 @@ import {
   type CoolingTime,
   type CurvePoint,
 } from '@/core/firing';
-import { coolsInKiln } from '@/core/vocabulary';
+import { staysInKiln } from '@/core/vocabulary';
 import { cachedUntilWrite } from '@/records/platform/cache';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
@@ -88,7 +88,7 @@ export async function logOf(
   const coneIndex = equivalents.at(-1)?.index ?? null;
   const minutes = raw.at(-1)?.minutes ?? elapsed(firing, now);
   const clock = (time: CoolingTime | null) => time && onTheClock(time, firing, source ?? null, minutes, now);
-  const cools = (firing.state === 'cooling' || firing.state === 'open') && coolsInKiln(firing.cone);
+  const cools = (firing.state === 'cooling' || firing.state === 'open') && staysInKiln(firing.cone);
   return {
     minutes,
     last,

@@ -1,6 +1,6 @@
 import { rowsOf } from '@/records/platform/joins';
 import { coneNear, hitTarget, suggestAtmosphere, type AtmosphereSuggestion } from '@/core/firing';
-import { PLAIN_SEVERITY, type Cone } from '@/core/vocabulary';
+import { PLAIN_SEVERITY, staysInKiln, type Cone } from '@/core/vocabulary';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
 import { eventsOf, probeOf } from './logs';
@@ -13,7 +13,10 @@ export interface FiringOutcome {
   readonly suggestion: AtmosphereSuggestion | null;
 }
 
-/** What a firing came to: whether it reached another cone, and what its atmosphere probably was. */
+/**
+ * What a firing came to: whether it reached another cone, and what its atmosphere probably was. What bins and ash did is
+ * in no log.
+ */
 export async function outcomeOf(base: Db, firing: Firing): Promise<FiringOutcome> {
   const reached = firing.achievedCone;
   const missed = reached !== null && !hitTarget(firing.cone, reached);
@@ -29,14 +32,16 @@ export async function outcomeOf(base: Db, firing: Firing): Promise<FiringOutcome
   const { startedAt, endedAt } = firing;
   return {
     otherCone: missed ? { cone: coneNear(reached), pieces: Number(filed.pieces) } : null,
-    suggestion: suggestAtmosphere({
-      meant: firing.atmosphere,
-      events,
-      minutes: startedAt && endedAt ? (endedAt.getTime() - startedAt.getTime()) / 60_000 : null,
-      fullness: firing.fullness,
-      probe,
-      glazes,
-    }),
+    suggestion: !staysInKiln(firing.cone)
+      ? null
+      : suggestAtmosphere({
+          meant: firing.atmosphere,
+          events,
+          minutes: startedAt && endedAt ? (endedAt.getTime() - startedAt.getTime()) / 60_000 : null,
+          fullness: firing.fullness,
+          probe,
+          glazes,
+        }),
   };
 }
 

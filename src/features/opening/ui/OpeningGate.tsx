@@ -1,5 +1,6 @@
 'use client';
 import { celsius } from '@/core/units';
+import { staysInKiln } from '@/core/vocabulary';
 import { QuantityText, Said } from '@/ui/units';
 import Button from '@mui/material/Button';
 import type { Firing, FiringLog } from '@/records/firings';
@@ -20,7 +21,7 @@ export function OpeningGate({ firing, log }: { firing: Firing; log: FiringLog })
       </h1>
       {firing.state === 'cooling' ? (
         <>
-          {log.last && !log.inside && (
+          {log.last && !log.inside && staysInKiln(firing.cone) && (
             <p>
               Last read{' '}
               <b className="heat">
