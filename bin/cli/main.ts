@@ -10,12 +10,14 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   batch: async () => (await import('./batch')).batch,
   blend: async () => (await import('./blend')).blend,
   colour: async () => (await import('./colour')).colour,
+  cooling: async () => (await import('./cooling')).cooling,
   cone: async () => (await import('./cone')).cone,
   contrast: async () => (await import('./contrast')).contrast,
   diagnose: async () => (await import('./diagnose')).diagnose,
   fit: async () => (await import('./fit')).fit,
   heatwork: async () => (await import('./heatwork')).heatwork,
   measure: async () => (await import('./measure')).measure,
+  watch: async () => (await import('./watch')).watch,
   zones: async () => (await import('./zones')).zones,
 };
 

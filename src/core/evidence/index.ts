@@ -15,7 +15,17 @@ export {
   type Tails,
 } from './contrast';
 export { shareOf, shareOverFirings, shareWords, type Proportion } from './share';
-export { chanceOf, watch, type Charted, type Rise, type Sample, type Watched } from './watch';
+export {
+  chanceOf,
+  expectedByGlaze,
+  ORDERS,
+  watch,
+  type Charted,
+  type OfGlaze,
+  type Rise,
+  type Sample,
+  type Watched,
+} from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type FiredZoneFacts } from './columns';
 export { type Factor } from './factors';

@@ -1,7 +1,6 @@
 import { METRIC, sayMessage } from '../units';
 import {
-  coolingPoint,
-  coolingTime,
+  coolingForecast,
   offsetDifference,
   driftOf,
   energyOf,
@@ -134,34 +133,64 @@ test('the fastest climb is measured by temperature', () => {
   expect(climbs[0]!.rate).toBeGreaterThan(climbs[9]!.rate * 2);
 });
 
-test.each([
-  [1, 'Newton'],
-  [1.3, 'a slowing kiln'],
-])('cooling by power %d (%s) is foretold', (power) => {
-  const above = (minutes: number) =>
-    power === 1
-      ? 1200 * Math.exp(-0.003 * minutes)
-      : (1200 ** (1 - power) + (power - 1) * 0.0006 * minutes) ** (1 / (1 - power));
-  const log = Array.from({ length: 2000 }, (_, i) => ({ minutes: i, celsius: 20 + above(i) }));
-  const known = log.slice(
-    0,
-    log.findIndex(({ celsius }) => celsius < 300),
-  );
-  const truth =
-    power === 1
-      ? Math.log(1200 / 180) / 0.003
-      : (180 ** (1 - power) - 1200 ** (1 - power)) / ((power - 1) * 0.0006);
-  const at = coolingTime(known, 200)!;
-  expect(Math.abs(at.minutes - truth)).toBeLessThan(1);
-  expect(at.low).toBeLessThanOrEqual(truth);
-  expect(at.high).toBeGreaterThanOrEqual(truth);
-  const later = coolingPoint(known, truth)!;
-  expect(Math.abs(later.celsius - 200)).toBeLessThan(1);
-  expect(later.low).toBeLessThanOrEqual(200);
-  expect(later.high).toBeGreaterThanOrEqual(200);
-  const open = coolingTime(known, 50)!;
-  expect(open.high - open.low).toBeGreaterThan(at.high - at.low);
-  expect(coolingTime(known.slice(0, 3), 50)).toBeNull();
+describe('a kiln that cools', () => {
+  /** Newton's law: no simulated kiln is as simple, but fibre kilns come near. */
+  const log = Array.from({ length: 700 }, (_, i) => ({
+    minutes: i * 5,
+    celsius: 20 + 1200 * Math.exp(-0.003 * i * 5),
+  }));
+  const minuteAt = (celsius: number) => Math.log(1200 / (celsius - 20)) / 0.003;
+  const until = (celsius: number) =>
+    log.slice(
+      0,
+      log.findIndex((point) => point.celsius < celsius),
+    );
+
+  test('is foretold better by its own last firings than by itself, and its heat is read back from its time', () => {
+    const alone = coolingForecast(until(600));
+    const kin = coolingForecast(until(600), [log, log]);
+    expect([alone.earlierFirings, kin.earlierFirings]).toEqual([0, 2]);
+    for (const celsius of [200, 50]) {
+      const [told, truth] = [kin.timeAt(celsius)!, minuteAt(celsius)];
+      expect(Math.abs(told.minutes - truth) / (truth - minuteAt(600))).toBeLessThan(0.06);
+      expect([told.low <= truth, told.high >= truth]).toEqual([true, true]);
+      const byItself = alone.timeAt(celsius)!;
+      expect(Math.abs(byItself.minutes - truth) / (truth - minuteAt(600))).toBeLessThan(0.3);
+    }
+    const inside = kin.at(minuteAt(200))!;
+    expect(Math.abs(inside.celsius - 200)).toBeLessThan(10);
+    expect([inside.low < inside.celsius, inside.high > inside.celsius]).toEqual([true, true]);
+  });
+
+  test('says when it was reached, nothing before it has cooled, and something from half the drop with one reading', () => {
+    const cold = coolingForecast(log).timeAt(200)!;
+    expect(Math.abs(cold.minutes - minuteAt(200))).toBeLessThanOrEqual(5);
+    expect(cold.low).toBe(cold.high);
+    expect(coolingForecast([]).timeAt(50)).toBeNull();
+    expect(coolingForecast(log.slice(0, 3)).timeAt(50)).toBeNull();
+    expect(coolingForecast([{ minutes: 0, celsius: 900 }]).at(10)).toBeNull();
+    const seldom = coolingForecast([log[0]!, until(600).at(-1)!]).timeAt(50)!;
+    expect(seldom.high).toBeGreaterThan(seldom.minutes);
+  });
+
+  test('notices a pace that changed, and counts only what came after', () => {
+    const turn = minuteAt(800);
+    const opened = log.map((point) => ({
+      ...point,
+      minutes: point.minutes < turn ? point.minutes : turn + (point.minutes - turn) / 2.5,
+    }));
+    const known = opened.slice(
+      0,
+      opened.findIndex(({ celsius }) => celsius < 400),
+    );
+    const forecast = coolingForecast(known);
+    expect(forecast.isPaceChanged).toBe(true);
+    const truth = turn + (minuteAt(50) - turn) / 2.5;
+    expect(Math.abs(forecast.timeAt(50)!.minutes - truth) / (truth - known.at(-1)!.minutes)).toBeLessThan(
+      0.3,
+    );
+    expect(coolingForecast(until(400)).isPaceChanged).toBe(false);
+  });
 });
 
 test('drift finds a step of 9 °C at new elements, and a step nobody noted', () => {

@@ -1,5 +1,6 @@
-import { coneNamed } from './endPoints';
+import { coneNamed, endPoint } from './endPoints';
 import { coneWork } from './coneWork';
+import { CONE_TABLE, TABLE_RATES } from './table';
 import type { Cone } from '../vocabulary';
 import { climbTo, climbWork, logSum, stretchWork, KELVIN, type CurvePoint } from './work';
 
@@ -18,31 +19,60 @@ export interface HeatWork {
 }
 
 /**
- * The cone equivalent at every point of a log: how far along the row of cones the heat work has come. Between
- * two cones it is read from how much of the one's work is overdone and of the other's still lacking. It
- * never falls.
+ * The cone equivalent at every point of a log: how far along the row of cones the heat work has come. Each cone's
+ * work is turned into the temperature at which a steady climb, at the log's own rate over the last 100 °C, would
+ * have done as much; a cone is down where that lies at or above its published end point for the rate, and the place
+ * between two cones is where the difference changes its sign. It never falls.
  *
  * @param points in order of time
  * @returns cone index for each point, null below the first cone and above the last
  */
 export function coneEquivalents(points: readonly CurvePoint[]): (number | null)[] {
-  const cones = coneWork();
-  const done = cones.map(() => -Infinity);
+  const row = endPointsAt(climbRate(points) ?? USUAL_RATE);
+  const done = row.map(() => -Infinity);
   return points.map((point, i) => {
     const before = points[i - 1];
     if (before)
-      for (const [k, { q }] of cones.entries()) done[k] = logSum(done[k]!, stretchWork(before, point, q));
-    return indexOf(done);
+      for (const [k, { q }] of row.entries()) done[k] = logSum(done[k]!, stretchWork(before, point, q));
+    return indexOf(done, row);
   });
 }
 
-function indexOf(done: readonly number[]): number | null {
-  const cones = coneWork();
-  const over = (k: number) => done[k]! - cones[k]!.logWork;
-  const down = cones.findLastIndex((_, k) => over(k) >= 0);
-  if (down < 0 || down === cones.length - 1) return null;
+/** How far beyond the first and the last cone a log still counts as at it, °C (judgement). */
+const END_GIVE = 1;
+
+/** The rate that a log without a climb of 100 °C is judged by, °C/h. */
+const USUAL_RATE = 60;
+
+/** A cone at one rate of climb: its published end point, °C, and ln of the work of a climb up to it. */
+interface ConeEnd {
+  readonly index: number;
+  readonly q: number;
+  readonly rate: number;
+  readonly celsius: number;
+  readonly logWork: number;
+}
+
+/** All cones at a rate, °C/h, or at the nearest that is published for each. */
+function endPointsAt(rate: number): ConeEnd[] {
+  return coneWork().map(({ cone, index, q }) => {
+    const [slowest, , fastest] = TABLE_RATES;
+    const published = Math.min(fastest, Math.max(CONE_TABLE[cone][0] === null ? 60 : slowest, rate));
+    const celsius = endPoint(cone, published)!;
+    return { index, q, rate: published, celsius, logWork: climbWork(celsius, published, q) };
+  });
+}
+
+function indexOf(done: readonly number[], row: readonly ConeEnd[]): number | null {
+  const over = (k: number) => {
+    const { rate, q, celsius } = row[k]!;
+    return climbTo(done[k]!, rate, q, celsius) - celsius;
+  };
+  const down = row.findLastIndex(({ logWork }, k) => done[k]! >= logWork);
+  if (down < 0) return done[0]! > -Infinity && over(0) > -END_GIVE ? row[0]!.index : null;
+  if (down === row.length - 1) return over(down) < END_GIVE ? row[down]!.index : null;
   const share = over(down) / (over(down) - over(down + 1));
-  return cones[down]!.index + (cones[down + 1]!.index - cones[down]!.index) * share;
+  return row[down]!.index + (row[down + 1]!.index - row[down]!.index) * share;
 }
 
 /** The highest temperature of a log, °C; −Infinity for an empty one. */

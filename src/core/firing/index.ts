@@ -56,7 +56,13 @@ export {
   type Segment,
   type SegmentError,
 } from './programme';
-export { coolingPoint, coolingTime, SAFE_TO_CRACK, type CoolingPoint, type CoolingTime } from './cooling';
+export {
+  coolingForecast,
+  SAFE_TO_CRACK,
+  type CoolingForecast,
+  type CoolingPoint,
+  type CoolingTime,
+} from './cooling';
 export {
   offsetDifference,
   driftOf,

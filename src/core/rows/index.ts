@@ -1,1 +1,2 @@
 export { packed, unpacked } from './packed';
+export { groupedBy } from './grouped';

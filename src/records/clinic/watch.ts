@@ -1,4 +1,12 @@
-import { benjaminiHochberg, watch, type Sample, type Watched } from '@/core/evidence';
+import {
+  benjaminiHochberg,
+  expectedByGlaze,
+  ORDERS,
+  watch,
+  type Sample,
+  type Watched,
+} from '@/core/evidence';
+import { groupedBy } from '@/core/rows';
 import type { DefectId } from '@/core/vocabulary';
 import { NOT_WANTED } from '@/records/dictionary/wanted';
 import type { CaseSubject } from './caseSubject';
@@ -20,6 +28,9 @@ export interface Series {
 const LEAST = { count: 4, samples: 4 } as const;
 /** The share of false alarms among all rises that is put up with. */
 const FALSE_ALARMS = 0.1;
+
+/** Orders that are tried for a rise that is as rare as can be told, for each series that is looked at. */
+const ORDERS_OF_A_SERIES = 20;
 
 interface Row {
   readonly id: string;
@@ -62,22 +73,30 @@ const GROUPINGS: readonly Grouping[] = [
   },
 ];
 
-/** Pieces that were read, by sample, in order of time; or those with a plain defect, by sample and defect. */
+/** What pieces are counted by beside their sample: their defect, the glaze on top. */
+interface By {
+  readonly defect?: boolean;
+  readonly glaze?: boolean;
+}
+
+/** Pieces that were read, by sample, in order of time; those with a plain defect only, where they are counted by it. */
 async function countPieces<T extends Row>(
   base: Db,
   { columns, joins }: Grouping,
-  defects: boolean,
+  { defect: defects, glaze }: By,
 ): Promise<T[]> {
+  const own = `${defects ? ', defect' : ''}${glaze ? ', top_glaze' : ''}`;
   const [rows] = (await base.raw(
-    `select id, words, sample, min(label) as label, ${defects ? 'defect, ' : ''}
+    `select id, words, sample, min(label) as label${own},
         cast(count(distinct piece_id) as signed) as pieces, group_concat(distinct firing_id) as firings
-      from (select ${columns}, z.piece_id, z.firing_id ${defects ? ', d.defect' : ''} from zone z
+      from (select ${columns}, z.piece_id, z.firing_id, coalesce(h.top_glaze_id, '') as top_glaze
+          ${defects ? ', d.defect' : ''} from zone z
         join reading r on r.zone_id = z.id and r.ended_at is null and r.stage = 'after'
         join entry e on e.id = z.entry_id join headword h on h.id = e.headword_id join ground g on g.id = e.ground_id
         join firing f on f.id = z.firing_id join kiln k on k.id = f.kiln_id ${joins}
         ${defects ? `join piece p on p.id = z.piece_id join reading_defect d on d.reading_id = r.id and d.severity >= 2 and ${NOT_WANTED}` : ''}
         where z.ended_at is null) x
-      group by id, words, sample ${defects ? ', defect' : ''} order by min(at), sample`,
+      group by id, words, sample${own} order by min(at), sample`,
   )) as [T[]];
   return rows;
 }
@@ -89,14 +108,15 @@ async function countPieces<T extends Row>(
  * @param random gives numbers in [0, 1)
  */
 export async function watchAll(base: Db, random: () => number): Promise<Series[]> {
-  const groups = await Promise.all(
-    GROUPINGS.map(async (grouping) => {
-      const totals = await countPieces<Row>(base, grouping, false);
-      const found = await countPieces<Row & { defect: DefectId }>(base, grouping, true);
-      return seriesOf(grouping, totals, found, random);
-    }),
-  );
-  const all = groups.flat();
+  const groups = await Promise.all(GROUPINGS.map((grouping) => chartsOf(base, grouping)));
+  const charts = groups.flat();
+  // A rise must stand out among all series: one as rare as can be told is told apart by more orders.
+  const orders = Math.max(ORDERS, ORDERS_OF_A_SERIES * charts.length);
+  const all = charts.map(({ samples, ...one }) => {
+    const first = watch(samples, random);
+    const isAtFloor = first.rise !== null && first.rise.chance <= 2 / ORDERS;
+    return { ...one, watched: isAtFloor ? watch(samples, random, orders) : first };
+  });
   const q = benjaminiHochberg(all.map(({ watched }) => watched.rise?.chance ?? 1));
   const sure = all.map((one, i) =>
     q[i]! <= FALSE_ALARMS ? one : { ...one, watched: { ...one.watched, rise: null } },
@@ -125,28 +145,63 @@ const kept = cachedUntilWrite(
   () => true,
 );
 
-function seriesOf(
-  { kind, by }: Grouping,
-  totals: readonly Row[],
-  found: readonly (Row & { readonly defect: DefectId })[],
-  random: () => number,
-): Omit<Series, 'newBatches'>[] {
+/** A series before it is charted. */
+interface Chart extends Pick<Series, 'defect' | 'subject' | 'by'> {
+  readonly samples: readonly Sample[];
+}
+
+type DefectRow = Row & { readonly defect: DefectId };
+type GlazeRow = Row & { readonly top_glaze: string };
+
+/** Every defect of every subject of a grouping. A kiln and a clay are compared by the glazes that were in them. */
+async function chartsOf(base: Db, grouping: Grouping): Promise<Chart[]> {
+  const { kind, by } = grouping;
+  const [totals, found] = await Promise.all([
+    countPieces<Row>(base, grouping, {}),
+    countPieces<DefectRow>(base, grouping, { defect: true }),
+  ]);
+  const expects = kind === 'glaze' ? null : await expectationsOf(base, grouping);
   const counts = new Map(found.map((row) => [`${row.id} ${row.sample} ${row.defect}`, row.pieces]));
   const shown = new Map(found.map((row) => [`${row.id} ${row.defect}`, row]));
+  const ofSubject = groupedBy(totals, ({ id }) => id);
   return [...shown.values()].flatMap(({ id, words, defect }) => {
-    const samples = totals
-      .filter((row) => row.id === id)
-      .map(({ sample, label, pieces, firings }): Sample => ({
-        id: sample,
-        words: label,
-        count: counts.get(`${id} ${sample} ${defect}`) ?? 0,
-        of: pieces,
-        firings: firings.split(','),
-      }));
+    const rows = ofSubject.get(id) ?? [];
+    const expected = expects?.(rows, defect);
+    const samples = rows.map(({ sample, label, pieces, firings }, i): Sample => ({
+      id: sample,
+      words: label,
+      count: counts.get(`${id} ${sample} ${defect}`) ?? 0,
+      of: pieces,
+      firings: firings.split(','),
+      ...(expected && { expected: expected[i]! }),
+    }));
     const count = samples.reduce((sum, one) => sum + one.count, 0);
     if (count < LEAST.count || samples.length < LEAST.samples) return [];
-    return [{ defect, subject: { kind, id, words }, by, watched: watch(samples, random) }];
+    return [{ defect, subject: { kind, id, words }, by, samples }];
   });
+}
+
+/** How many pieces with a defect the glazes in each sample of a subject let expect. */
+async function expectationsOf(base: Db, grouping: Grouping) {
+  const [totals, found] = await Promise.all([
+    countPieces<GlazeRow>(base, grouping, { glaze: true }),
+    countPieces<GlazeRow & DefectRow>(base, grouping, { glaze: true, defect: true }),
+  ]);
+  const counts = new Map(
+    found.map((row) => [`${row.id} ${row.sample} ${row.top_glaze} ${row.defect}`, row.pieces]),
+  );
+  const ofSample = groupedBy(totals, ({ id, sample }) => `${id} ${sample}`);
+  return (rows: readonly Row[], defect: DefectId): number[] =>
+    expectedByGlaze(
+      rows.map(({ id, sample, pieces }) => ({
+        of: pieces,
+        glazes: (ofSample.get(`${id} ${sample}`) ?? []).map((row) => ({
+          glaze: row.top_glaze,
+          count: counts.get(`${id} ${sample} ${row.top_glaze} ${defect}`) ?? 0,
+          of: row.pieces,
+        })),
+      })),
+    );
 }
 
 /** Codes of a glaze's batches that came into use with the first firing after a rise. */

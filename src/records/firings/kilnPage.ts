@@ -1,7 +1,7 @@
 import { rowsOf } from '@/records/platform/joins';
 import { median } from 'simple-statistics';
 import {
-  coolingTime,
+  coolingForecast,
   driftOf,
   fastestClimbs,
   untilPeak,
@@ -16,7 +16,7 @@ import type { Db } from '@/records/platform/db';
 import { currentRevision } from '@/records/platform/revision';
 import { listFirings, type Firing } from './firings';
 import { kilnById, partsOf, type Kiln, type StoredPart } from './kilns';
-import { curveOf } from './logs';
+import { KILNS_KEPT, lastCurves } from './lastCurves';
 import { conesOf, type ShelfCone } from './witness';
 
 /** A kiln with what it has in it, what it did, and how its thermocouple stands. */
@@ -123,45 +123,34 @@ export interface KilnHabits {
   readonly coolHours: number | null;
 }
 
-/** Kilns whose last curves are kept at a time. */
-const KILNS_KEPT = 16;
-
-/** Logs that a kiln's habits are read from: they change with its elements. */
-const RECENT = 5;
-
 /** What each kiln has shown in its last few logged firings. */
 export async function kilnHabits(base: Db, kilns: readonly Kiln[]): Promise<KilnHabits[]> {
   const revision = await currentRevision(base);
   return Promise.all(
     kilns.map(async ({ id, openBelow }) => {
-      const curves = await recentCurves(base, id, revision);
-      const cooled = curves.map((curve) => hoursToCool(curve, openBelow)).filter((hours) => hours !== null);
+      const curves = await lastCurves(base, id, revision);
       return {
         kilnId: id,
-        climbs: fastestClimbs(curves),
-        coolHours: cooled.length ? median(cooled) : null,
+        climbs: fastestClimbs(curves.map(({ curve }) => curve)),
+        coolHours: await cooledHours(base, `${id} ${openBelow}`, revision),
       };
     }),
   );
 }
 
-/** The curves of a kiln's last logged firings, newest first; one that still grows is read anew after the next write. */
-const recentCurves = cachedUntilWrite(async (base, kilnId) => {
-  const rows: { id: string }[] = await base('firing')
-    .where({ kiln_id: kilnId })
-    .whereNotNull('logged_cone')
-    .orderBy([
-      { column: 'planned_on', order: 'desc' },
-      { column: 'number', order: 'desc' },
-    ])
-    .limit(RECENT)
-    .select('id');
-  return Promise.all(rows.map((row) => curveOf(base, row.id)));
+/** How kilns whose habits are asked for cooled, by kiln and opening limit. */
+const cooledHours = cachedUntilWrite(async (base, key) => {
+  const [kilnId, openBelow] = key.split(' ') as [string, string];
+  const curves = await lastCurves(base, kilnId, await currentRevision(base));
+  const hours = curves
+    .map(({ curve }) => hoursToCool(curve, Number(openBelow)))
+    .filter((one) => one !== null);
+  return hours.length ? median(hours) : null;
 }, KILNS_KEPT);
 
 /** Hours from the last of the peak until a temperature was reached; null when the log ends before. */
 function hoursToCool(curve: readonly CurvePoint[], celsius: number): number | null {
   const end = untilPeak(curve).at(-1);
-  const cool = end && coolingTime(curve, celsius);
+  const cool = end && coolingForecast(curve).timeAt(celsius);
   return cool ? (cool.minutes - end.minutes) / 60 : null;
 }

@@ -1,24 +1,27 @@
 import {
   alarmsOf,
   coneEquivalents,
-  coolingPoint,
-  coolingTime,
+  coolingForecast,
   plannedCurve,
   SAFE_TO_CRACK,
   peakOf,
   sayCone,
   tidyLog,
   type Alarm,
+  type CoolingForecast,
   type CoolingPoint,
   type CoolingTime,
   type CurvePoint,
 } from '@/core/firing';
 import { staysInKiln } from '@/core/vocabulary';
 import { cachedUntilWrite } from '@/records/platform/cache';
+import { currentRevision } from '@/records/platform/revision';
+import { lastCurves } from './lastCurves';
 import type { Db } from '@/records/platform/db';
 import type { Firing } from './firings';
 import {
   curveFrom,
+  curveOf,
   eventsOf,
   forDrawing,
   lastLine,
@@ -65,6 +68,8 @@ export interface FiringLog {
   readonly cone: string | null;
   readonly crack: ClockTime | null;
   readonly open: ClockTime | null;
+  /** What these times rest on; null where none is told. */
+  readonly cooling: Pick<CoolingForecast, 'earlierFirings' | 'isPaceChanged'> | null;
 }
 
 /**
@@ -87,13 +92,24 @@ export async function logOf(
   const last = curve.at(-1) ?? null;
   const coneIndex = equivalents.at(-1)?.index ?? null;
   const minutes = raw.at(-1)?.minutes ?? elapsed(firing, now);
-  const clock = (time: CoolingTime | null) => time && onTheClock(time, firing, source ?? null, minutes, now);
   const cools = (firing.state === 'cooling' || firing.state === 'open') && staysInKiln(firing.cone);
+  const cooling = cools
+    ? await coolingOfFiring(
+        base,
+        `${firing.id} ${firing.kilnId}`,
+        `${await currentRevision(base)} ${curve.length} ${last?.minutes}`,
+      )
+    : null;
+  const clock = (celsius: number) => {
+    const time = cooling?.timeAt(celsius) ?? null;
+    return time && onTheClock(time, firing, source ?? null, minutes, now);
+  };
+  const [crack, open] = [clock(SAFE_TO_CRACK), clock(kiln.openBelow)];
   return {
     minutes,
     last,
     hottest: curve.length === 0 ? null : peakOf(curve),
-    inside: cools && !source?.live ? coolingPoint(curve, elapsed(firing, now)) : null,
+    inside: cooling && !source?.live ? cooling.at(elapsed(firing, now)) : null,
     sensors,
     gaps,
     equivalents: every(equivalents, 300),
@@ -103,8 +119,10 @@ export async function logOf(
     alarms: firing.state === 'firing' ? alarmsOf(raw.slice(-60), kiln.mostCelsius) : [],
     coneIndex,
     cone: coneIndex === null ? null : sayCone(coneIndex),
-    crack: cools ? clock(coolingTime(curve, SAFE_TO_CRACK)) : null,
-    open: cools ? clock(coolingTime(curve, kiln.openBelow)) : null,
+    crack,
+    open,
+    cooling: crack &&
+      cooling && { earlierFirings: cooling.earlierFirings, isPaceChanged: cooling.isPaceChanged },
   };
 }
 
@@ -127,6 +145,23 @@ const drawnLog = cachedUntilWrite(
   async (base, sourceId) => drawn(await logPointsOf(base, sourceId), []),
   LOGS_KEPT,
 );
+
+/** Earlier firings of a kiln that one which cools is compared with. */
+const COMPARED = 3;
+
+/** How a firing goes on cooling, by itself and by the last firings of its kiln; by both their ids, until its log grows. */
+const coolingOfFiring = cachedUntilWrite(async (base, key) => {
+  const [id, kilnId] = key.split(' ') as [string, string];
+  const [curve, last] = await Promise.all([
+    curveOf(base, id),
+    lastCurves(base, kilnId, await currentRevision(base)),
+  ]);
+  const others = last.filter(({ firingId }) => firingId !== id).slice(0, COMPARED);
+  return coolingForecast(
+    curve,
+    others.map((one) => one.curve),
+  );
+}, LOGS_KEPT);
 
 function elapsed({ startedAt, endedAt, state }: Firing, now: Date): number {
   if (!startedAt) return 0;

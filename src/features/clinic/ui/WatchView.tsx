@@ -22,8 +22,9 @@ export function WatchView({ series }: { series: readonly Series[] }) {
       <h1>{rising.length ? `${counted(rising.length, 'defect')} going up` : 'No defect is going up'}</h1>
       <p className="quiet">
         Pieces with a plain defect, firing by firing. The line is the upper limit of what is usual, allowing
-        for scatter between firings. A rise may also come from what was tested: check whether other clays,
-        coats or partner glazes started then.
+        for scatter between firings; each firing is judged by the others. A kiln or a clay is compared with
+        what the glazes that were in it usually do. A rise may still come from what was tested: check whether
+        other clays, coats or partner glazes started then.
       </p>
       {rising.map((one) => (
         <Risen key={keyOf(one)} series={one} rise={one.watched.rise!} />
