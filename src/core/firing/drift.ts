@@ -1,6 +1,7 @@
 import { kelvins, text, type Message } from '../units';
 import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { linearRegression, mean, sampleVariance } from 'simple-statistics';
+import { inverse, Matrix, SingularValueDecomposition } from 'ml-matrix';
+import { mean, sampleVariance } from 'simple-statistics';
 import { climbAt, sayCone } from './endPoints';
 
 /** One firing of a kiln as the log and the witness cones each tell it. */
@@ -51,26 +52,26 @@ export interface Drift {
   readonly offsets: readonly { readonly day: number; readonly celsius: number }[];
   /** Since the last step. */
   readonly since: number;
+  /** What it is at the last firing, °C: the value of the trend there, not a mean of years. */
   readonly offset: Estimate | null;
   /** °C in 30 days since the last step; null with fewer than four firings. */
   readonly trend: Estimate | null;
   readonly steps: readonly Step[];
 }
 
-/** The least share of the scatter a step nobody noted must explain: t of about 4, since every day is tried. */
-const SURPRISING = 4;
-
 /**
  * Offset and drift of a kiln's thermocouple over its firings. The offset is measured again after every change
- * of a part that made a step, and after a step that the firings themselves show where nobody noted one.
+ * of a part that made a step, and after a step that the firings themselves show where nobody noted one. A step is
+ * what a straight drift through all firings leaves over: a thermocouple that ages is not one that jumped.
  */
 export function driftOf(firings: readonly FiringWitness[], changes: readonly PartChange[]): Drift {
   const offsets = [...firings]
     .sort((a, b) => a.day - b.day)
     .map(({ day, logged, shown }) => ({ day, celsius: offsetOf(logged, shown) }));
-  const noted = changes
-    .map(({ day, part }) => stepAt(offsets, day, part))
-    .filter((step): step is Step => step !== null);
+  const noted = stepsAt(
+    offsets,
+    [...changes].sort((a, b) => a.day - b.day),
+  );
   const found = noted.some(isPlain) ? [] : surprise(offsets);
   const steps = [...noted, ...found].sort((a, b) => a.day - b.day);
   const since = Math.max(-Infinity, ...steps.filter(isPlain).map((step) => step.day));
@@ -78,7 +79,7 @@ export function driftOf(firings: readonly FiringWitness[], changes: readonly Par
   return {
     offsets,
     since: recent[0]?.day ?? 0,
-    offset: meanOf(recent.map(({ celsius }) => celsius)),
+    offset: offsetNow(recent),
     trend: trendOf(recent),
     steps,
   };
@@ -86,6 +87,79 @@ export function driftOf(firings: readonly FiringWitness[], changes: readonly Par
 
 function isPlain({ step }: Step): boolean {
   return step.low > 0 || step.high < 0;
+}
+
+/** The offset at the last firing: on the straight line through firings that tell one, their mean otherwise. */
+function offsetNow(offsets: Offsets): Estimate | null {
+  const last = offsets.at(-1);
+  const line = last && leastSquares(offsets, (day) => [1, day - last.day]);
+  return line ? line.estimates[0]! : meanOf(offsets.map(({ celsius }) => celsius));
+}
+
+/** Firings that a line needs beyond its own constants. */
+const SPARE = 2;
+
+/**
+ * Fits constants to the offsets by least squares.
+ *
+ * @param row what each constant is multiplied by on a day
+ * @returns each constant with its 95 % interval, or null where there are too few firings to tell them apart
+ */
+function leastSquares(offsets: Offsets, row: (day: number) => readonly number[]) {
+  const rows = offsets.map(({ day }) => [...row(day)]);
+  const count = rows[0]?.length ?? 0;
+  const freedom = offsets.length - count;
+  if (freedom < SPARE) return null;
+  const design = new Matrix(rows);
+  const cross = design.transpose().mmul(design);
+  const scale = Matrix.diag(cross.diagonal().map((value) => 1 / Math.sqrt(value || 1)));
+  const even = scale.mmul(cross).mmul(scale);
+  if (!(conditionOf(even) < 1e10)) return null;
+  const spread = scale.mmul(inverse(even)).mmul(scale);
+  const values = spread
+    .mmul(design.transpose())
+    .mmul(Matrix.columnVector(offsets.map(({ celsius }) => celsius)));
+  const left = offsets.reduce(
+    (sum, { celsius }, i) =>
+      sum + (celsius - rows[i]!.reduce((all, x, k) => all + x * values.get(k, 0), 0)) ** 2,
+    0,
+  );
+  const quantile = studentQuantile(0.975, freedom);
+  return {
+    freedom,
+    estimates: values.to1DArray().map((value, k): Estimate => {
+      const half = quantile * Math.sqrt((left / freedom) * spread.get(k, k));
+      return { value, low: value - half, high: value + half };
+    }),
+  };
+}
+
+/** How near a matrix is to one that cannot be turned round. */
+function conditionOf(matrix: Matrix): number {
+  const { diagonal } = new SingularValueDecomposition(matrix);
+  return Math.max(...diagonal) / Math.min(...diagonal);
+}
+
+/** The steps at all noted changes together, beside one drift; each by itself where there are too few firings for that. */
+function stepsAt(offsets: Offsets, changes: readonly PartChange[]): Step[] {
+  const days = [...new Set(changes.map(({ day }) => day))].filter((day) => parted(offsets, day));
+  const first = offsets[0]?.day ?? 0;
+  const all = leastSquares(offsets, (day) => [
+    1,
+    day - first,
+    ...days.map((change) => Number(day >= change)),
+  ]);
+  return changes.flatMap(({ day, part }) => {
+    const at = days.indexOf(day);
+    const step = at < 0 ? null : all ? all.estimates[2 + at]! : stepAt(offsets, day);
+    return step ? [{ day, part, step }] : [];
+  });
+}
+
+/** Whether at least two firings lie before a day and two from it on. */
+function parted(offsets: Offsets, day: number): boolean {
+  const before = offsets.filter((one) => one.day < day).length;
+  return before >= 2 && offsets.length - before >= 2;
 }
 
 /** Mean with its interval by Student's t; a single value gets the scatter of a witness cone, 8 °C (judgement). */
@@ -113,39 +187,44 @@ export function offsetDifference(before: readonly number[], after: readonly numb
 
 type Offsets = Drift['offsets'];
 
-function stepAt(offsets: Offsets, day: number, part: string | null): Step | null {
-  const sides = [offsets.filter((one) => one.day < day), offsets.filter((one) => one.day >= day)];
-  const [before, after] = sides.map((side) => side.map(({ celsius }) => celsius)) as [number[], number[]];
-  const step = offsetDifference(before, after);
-  return step && { day, part, step };
+function stepAt(offsets: Offsets, day: number): Estimate | null {
+  const [before, after] = [offsets.filter((one) => one.day < day), offsets.filter((one) => one.day >= day)];
+  return offsetDifference(
+    before.map(({ celsius }) => celsius),
+    after.map(({ celsius }) => celsius),
+  );
 }
 
-/** The step that explains most, where it stands well out of the scatter; one at most. */
+/** The chance of a step nobody noted where there is none, all days that were tried together. */
+const BY_CHANCE = 0.04;
+
+/** The step beside a drift that stands out most, where no chance among all days explains it; one at most. */
 function surprise(offsets: Offsets): Step[] {
-  const steps = offsets
-    .slice(2, -1)
-    .map(({ day }) => stepAt(offsets, day, null))
-    .filter((step): step is Step => step !== null);
-  const standsOut = ({ step }: Step) => Math.abs(step.value) / Math.max(1e-9, (step.high - step.low) / 3.92);
-  const best = steps.reduce<Step | null>(
-    (top, one) => (!top || standsOut(one) > standsOut(top) ? one : top),
+  const days = [...new Set(offsets.map(({ day }) => day))].filter((day) => parted(offsets, day));
+  const first = offsets[0]?.day ?? 0;
+  const steps = days.flatMap((day) => {
+    const line = leastSquares(offsets, (at) => [1, at - first, Number(at >= day)]);
+    if (!line) return [];
+    const step = line.estimates[2]!;
+    // In units of its own interval: beyond 1 it is plain by itself.
+    const standsOut = Math.abs(step.value) / Math.max(1e-9, step.high - step.value);
+    return [{ day, step, standsOut, freedom: line.freedom }];
+  });
+  const best = steps.reduce<(typeof steps)[number] | null>(
+    (top, one) => (!top || one.standsOut > top.standsOut ? one : top),
     null,
   );
-  return best && standsOut(best) > SURPRISING ? [best] : [];
+  if (!best) return [];
+  const needed =
+    studentQuantile(1 - BY_CHANCE / 2 / steps.length, best.freedom) / studentQuantile(0.975, best.freedom);
+  return best.standsOut > needed ? [{ day: best.day, part: null, step: best.step }] : [];
 }
 
 /** Slope with its interval, per 30 days. */
 function trendOf(offsets: Offsets): Estimate | null {
-  const n = offsets.length;
-  if (n < 4) return null;
-  const points = offsets.map(({ day, celsius }) => [day, celsius]);
-  const { m, b } = linearRegression(points);
-  const middle = mean(offsets.map(({ day }) => day));
-  const spread = offsets.reduce((sum, { day }) => sum + (day - middle) ** 2, 0);
-  if (spread === 0) return null;
-  const left = offsets.reduce((sum, { day, celsius }) => sum + (celsius - m * day - b) ** 2, 0);
-  const half = studentQuantile(0.975, n - 2) * Math.sqrt(left / (n - 2) / spread);
-  return { value: 30 * m, low: 30 * (m - half), high: 30 * (m + half) };
+  const first = offsets[0]?.day ?? 0;
+  const line = leastSquares(offsets, (day) => [1, (day - first) / 30]);
+  return line && line.estimates[1]!;
 }
 
 /** Below this a log and its cones agree: a cone cannot be read better, °C (judgement). */

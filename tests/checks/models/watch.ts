@@ -64,7 +64,7 @@ function claimed(make: (chance: Chance) => Series, times: number, seed: number):
 export function watchRows(size: Size): Row[] {
   const times = size === 'long' ? 1000 : 120;
   // A rise at p ≤ .02: what so many series may show by chance, 3 deviations above.
-  const most = (0.02 + 3 * Math.sqrt((0.02 * 0.98) / times));
+  const most = 0.02 + 3 * Math.sqrt((0.02 * 0.98) / times);
   const falsely = (setting: string, make: (chance: Chance) => Series, seed: number): Row => {
     const share = claimed(make, times, seed) / times;
     return {

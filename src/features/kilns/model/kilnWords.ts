@@ -32,7 +32,7 @@ export function driftWords({ offset, offsets, since, trend, steps }: Drift, rang
   const first =
     !plain || Math.round(size) < 3
       ? text`The thermocouple agrees with the cones (${between(offset)}, ${of}).`
-      : text`The thermocouple reads about ${kelvins(size)} ${offset.value > 0 ? 'hot' : 'cold'} (${between(offset)}, ${of}). Aim ${kelvins(size)} ${offset.value > 0 ? 'higher' : 'lower'} for the same cone.`;
+      : text`The thermocouple now reads about ${kelvins(size)} ${offset.value > 0 ? 'hot' : 'cold'} (${between(offset)}, ${of}). Aim ${kelvins(size)} ${offset.value > 0 ? 'higher' : 'lower'} for the same cone.`;
   const creeps =
     trend && (trend.low > 0 || trend.high < 0)
       ? [

@@ -12,6 +12,9 @@ import { useInks, CHART_FONT as font } from '@/ui/inks';
 
 Chart.register(LinearScale, ScatterController, PointElement, Tooltip, annotation);
 
+/** Days to each side of the last firing over which what holds now is drawn. */
+const NOW = 12;
+
 /** Offset of the thermocouple firing by firing, with the days something was changed. */
 export function DriftChart({
   drift,
@@ -58,7 +61,9 @@ export function DriftChart({
       ...(drift.offset && {
         now: {
           type: 'box',
-          xMin: drift.since,
+          // What holds now, not what held on average since the last step.
+          xMin: Math.max(drift.since, days.at(-1)! - NOW),
+          xMax: days.at(-1)! + NOW,
           yMin: shown(drift.offset.low),
           yMax: shown(drift.offset.high),
           backgroundColor: `${inks.heat}22`,
