@@ -9,6 +9,7 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   analyse: async () => (await import('./analyse')).analyse,
   batch: async () => (await import('./batch')).batch,
   blend: async () => (await import('./blend')).blend,
+  bodylimit: async () => (await import('./bodylimit')).bodylimit,
   colour: async () => (await import('./colour')).colour,
   cooling: async () => (await import('./cooling')).cooling,
   cone: async () => (await import('./cone')).cone,

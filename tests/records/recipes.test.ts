@@ -168,10 +168,10 @@ test('crazed and sound tiles of known recipes are counted as evidence of a bodyâ
   );
   const evidence = await fitEvidence(base);
   const tiles = evidence.tiles.filter((one) => one.bodyId === bodyId);
-  const counts = tiles.map(({ glaze, crazed, ageMonths, count }) => [
+  const counts = tiles.map(({ glaze, crazed, shockK, count }) => [
     glaze === glazes.Sleeper ? 'Sleeper' : 'Limewash',
     crazed,
-    ageMonths === 24 ? 'boiled' : 'seen',
+    shockK ? 'boiled' : 'seen',
     count,
   ]);
   expect(counts).toEqual(

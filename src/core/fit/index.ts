@@ -11,8 +11,9 @@ export {
 export { bandOf, basisWords, verdictWords, type FitBand } from './band';
 export { bodyFigure, type BodyFigure } from './body';
 export {
-  BOIL_TEST_MONTHS,
+  BOIL_TEST,
   calibrate,
+  limitOf,
   reachOf,
   toughnessAt,
   type Calibration,

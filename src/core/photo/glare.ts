@@ -1,5 +1,5 @@
 import type { Pixels } from './frame';
-import { highlightMask } from './light';
+import { highlightMask } from './highlight';
 import { cutOut } from './upright';
 
 /** Windows that a patch is looked at through: how wide, and where each begins, as shares of its width; the middle first. */

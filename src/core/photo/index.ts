@@ -3,6 +3,7 @@ export { zoneBox, zoneBracket, type Box, type ZonePlace } from './region';
 export { cutOut, endsOf, frameFrom, uprightCrop, WHOLE, type Point } from './upright';
 export { besideGlare } from './glare';
 export { areaPatch, closePatch, guessView, isRound, ringOf, sidesIn, zonePatch } from './view';
-export { greyGains, highlightMask, withGains, type Gains } from './light';
+export { highlightMask } from './highlight';
+export { greyGains, withGains, type Gains } from './light';
 export { measureZone, type Shade, type ZoneColour } from './palette';
 export { findCracks, findPits, type Cracks, type Pit } from './marks';

@@ -55,27 +55,6 @@ export function withGains(pixels: Pixels, gains: Gains): Pixels {
   return { ...pixels, data };
 }
 
-/**
- * Where light glares off a glossy surface: 1 for glare, 0 elsewhere, one value a pixel. Glare adds the
- * same white light to all three channels, so a pixel glares when its weakest channel stands well above the
- * usual (median) one of the patch, or when it is burnt out. A margin of one pixel is masked with it.
- */
-export function highlightMask({ data, width, height }: Pixels): Uint8Array {
-  const weakest = new Uint8Array(width * height);
-  for (let i = 0; i < weakest.length; i++)
-    weakest[i] = Math.min(data[i * 3]!, data[i * 3 + 1]!, data[i * 3 + 2]!);
-  const usual = LINEAR[median(weakest)]!;
-  const bound = Math.max(usual * 1.5, usual + 0.05);
-  const glare = weakest.map((value) => (LINEAR[value]! > bound || value >= 251 ? 1 : 0));
-  const mask = new Uint8Array(glare.length);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++)
-      if (glare[y * width + x])
-        for (let j = Math.max(0, y - 1); j <= Math.min(height - 1, y + 1); j++)
-          mask.fill(1, j * width + Math.max(0, x - 1), j * width + Math.min(width, x + 2));
-  return mask;
-}
-
 /** The median of bytes. */
 export function median(values: Uint8Array): number {
   const counts = new Uint32Array(256);

@@ -1,5 +1,6 @@
 import type { Pixels } from './frame';
-import { highlightMask, LINEAR } from './light';
+import { highlightMask } from './highlight';
+import { LINEAR } from './light';
 
 /** A pit or pinhole found in a patch, px of the patch; size in millimetres. */
 export interface Pit {

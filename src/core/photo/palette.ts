@@ -1,28 +1,26 @@
-import { converter, formatHex } from 'culori';
+import { converter } from 'culori';
 import { kmeans } from 'ml-kmeans';
-import { deltaE00, hexOf, type Lab } from '../colour';
+import { deltaE00, hexOf, type Lab, type Share } from '../colour';
 import type { Pixels } from './frame';
-import { highlightMask, LINEAR } from './light';
+import { highlightMask } from './highlight';
 
-/** One of the colours a zone is made of. */
-export interface Shade {
+/** One of the colours a zone is made of; what glare hides counts as what lies beside it. */
+export interface Shade extends Share {
   readonly hex: string;
-  readonly lab: Lab;
-  /** Share of the zone, 0 to 1, glare left out. */
-  readonly share: number;
 }
 
 /** The colour of a zone as measured from its photo. */
 export interface ZoneColour {
-  /** "#rrggbb" that stands for the whole zone. */
+  /** "#rrggbb" that stands for the whole zone: its chief colour. */
   readonly colour: string;
-  /** Its dominant colours, the largest share first. */
+  /** Its colours, the largest share first. */
   readonly palette: readonly Shade[];
   /** Share of the patch that was left out as glare. */
   readonly glare: number;
 }
 
-const MOST_SAMPLES = 1500;
+const MOST_SAMPLES = 2500;
+const CLUSTERS = 6;
 /** Colours nearer than this (CIEDE2000) are one. */
 const SAME = 7;
 /** A colour with less than this share is noise. */
@@ -31,65 +29,97 @@ const LEAST_SHARE = 0.04;
 const toLab = converter('lab65');
 
 /**
- * Measures the colour of a patch that holds one zone: glare is left out, then the mean in linear light of
- * the middle half by lightness stands for the whole (pits, drips and shading do not tip it), and the rest
- * is gathered into at most five colours in Lab by k-means (ml-kmeans, seeded, so that the same patch
- * gives the same palette).
+ * Measures the colours of a patch that holds one zone. Glare is left out. The rest is gathered into at most six
+ * colours in Lab by k-means (ml-kmeans, seeded, so that the same patch gives the same palette), those that an eye
+ * takes for one are joined, and the largest stands for the zone: a colour that is there, not a mean that may be
+ * nowhere. Clusters are sought away from edges, where two colours mix in one pixel, and counted everywhere.
  *
  * @example measureZone(patch).palette[0].share // 0.83
  */
 export function measureZone(pixels: Pixels): ZoneColour {
   const mask = highlightMask(pixels);
-  const all = mask.length;
-  const kept: number[] = [];
-  for (let i = 0; i < all; i++) if (!mask[i]) kept.push(i * 3);
-  const used = kept.length >= all / 20 ? kept : Array.from({ length: all }, (_, i) => i * 3);
-  return {
-    colour: middleColour(pixels, used),
-    palette: paletteOf(pixels, used),
-    glare: 1 - kept.length / all,
+  const kept = [...mask.keys()].filter((i) => !mask[i]);
+  const used = kept.length >= mask.length / 20 ? kept : [...mask.keys()];
+  const palette = paletteOf(pixels, used, mask);
+  return { colour: palette[0]!.hex, palette, glare: 1 - kept.length / mask.length };
+}
+
+function labAt(data: Pixels['data'], i: number): number[] {
+  const [r, g, b] = [data[i * 3]! / 255, data[i * 3 + 1]! / 255, data[i * 3 + 2]! / 255];
+  const lab = toLab({ mode: 'rgb', r, g, b });
+  return [lab.l, lab.a, lab.b];
+}
+
+/** At most so many of a list, evenly. */
+function sampled(list: readonly number[]): number[] {
+  const step = Math.max(1, list.length / MOST_SAMPLES);
+  return Array.from({ length: Math.min(list.length, MOST_SAMPLES) }, (_, n) => list[Math.floor(n * step)]!);
+}
+
+/** Levels by which a channel may change from a pixel to the next before it is an edge. */
+const EDGE = 24;
+
+/** Pixels beside none of which the colour changes much; all of them where such pixels are few. */
+function awayFromEdges({ data, width }: Pixels, used: readonly number[]): readonly number[] {
+  const isFlat = (i: number) => {
+    for (const next of [i - 1, i + 1, i - width, i + width])
+      if (next >= 0 && next * 3 < data.length)
+        for (let c = 0; c < 3; c++) if (Math.abs(data[i * 3 + c]! - data[next * 3 + c]!) > EDGE) return false;
+    return true;
   };
+  const flat = used.filter(isFlat);
+  return flat.length >= used.length / 3 ? flat : used;
 }
 
-/** The mean in linear light of the middle half by lightness, as "#rrggbb". */
-function middleColour({ data }: Pixels, used: readonly number[]): string {
-  const light = (i: number) => data[i]! * 0.3 + data[i + 1]! * 0.6 + data[i + 2]! * 0.1;
-  const order = [...used].sort((a, b) => light(a) - light(b));
-  const middle = order.slice(
-    Math.floor(order.length / 4),
-    Math.max(Math.floor(order.length / 4) + 1, Math.ceil((order.length * 3) / 4)),
-  );
-  const mean = (c: number) => middle.reduce((sum, i) => sum + LINEAR[data[i + c]!]!, 0) / middle.length;
-  return formatHex({ mode: 'lrgb', r: mean(0), g: mean(1), b: mean(2) });
-}
-
-function paletteOf({ data }: Pixels, used: readonly number[]): Shade[] {
-  const step = Math.max(1, used.length / MOST_SAMPLES);
-  const points = Array.from({ length: Math.min(used.length, MOST_SAMPLES) }, (_, n) => {
-    const i = used[Math.floor(n * step)]!;
-    const { l, a, b } = toLab({
-      mode: 'rgb',
-      r: data[i]! / 255,
-      g: data[i + 1]! / 255,
-      b: data[i + 2]! / 255,
-    });
-    return [l, a, b];
-  });
+function paletteOf(pixels: Pixels, used: readonly number[], mask: Uint8Array): Shade[] {
+  const points = sampled(awayFromEdges(pixels, used)).map((i) => labAt(pixels.data, i));
   const distinct = new Set(points.map(String)).size;
-  const { clusters, centroids } = kmeans(points, Math.min(5, distinct), { seed: 20_011, maxIterations: 24 });
-  const counts = centroids.map((_, k) => clusters.filter((cluster) => cluster === k).length);
+  const { centroids } = kmeans(points, Math.min(CLUSTERS, distinct), { seed: 20_011, maxIterations: 24 });
+  const counts = centroids.map(() => 0);
+  const beside = besideMask(used, mask.length, pixels.width);
+  const all = sampled([...beside]).map((i) => labAt(pixels.data, i));
+  for (const point of all) counts[nearest(centroids, point)]!++;
   let shades = centroids
-    .map(([l, a, b], k) => ({ lab: { l: l!, a: a!, b: b! }, share: counts[k]! / points.length }))
+    .map(([l, a, b], k) => ({ lab: { l: l!, a: a!, b: b! }, share: counts[k]! / all.length }))
     .filter(({ share }) => share > 0)
     .sort((p, q) => q.share - p.share);
   for (let pair = nearestPair(shades); pair; pair = nearestPair(shades)) {
     const [one, other] = pair;
     shades = [merged(one, other), ...shades.filter((shade) => shade !== one && shade !== other)];
   }
-  return shades
-    .filter(({ share }) => share >= LEAST_SHARE)
+  const kept = shades.filter(({ share }) => share >= LEAST_SHARE);
+  const sum = kept.reduce((total, { share }) => total + share, 0);
+  return kept
     .sort((p, q) => q.share - p.share)
-    .map((shade) => ({ ...shade, hex: hexOf(shade.lab) }));
+    .map(({ lab, share }) => ({ lab, share: share / sum, hex: hexOf(lab) }));
+}
+
+/** For each pixel the nearest one that is used, itself if it is. */
+function besideMask(used: readonly number[], count: number, width: number): Int32Array {
+  const beside = new Int32Array(count).fill(-1);
+  const queue = Int32Array.from({ length: count }, (_, n) => used[n] ?? -1);
+  for (const i of used) beside[i] = i;
+  let end = used.length;
+  for (let at = 0; at < end; at++) {
+    const i = queue[at]!;
+    const x = i % width;
+    for (const next of [x > 0 ? i - 1 : -1, x < width - 1 ? i + 1 : -1, i - width, i + width]) {
+      if (next < 0 || next >= count || beside[next]! >= 0) continue;
+      beside[next] = beside[i]!;
+      queue[end++] = next;
+    }
+  }
+  return beside;
+}
+
+/** The place of the centroid nearest to a point. */
+function nearest(centroids: readonly (readonly number[])[], point: readonly number[]): number {
+  let [best, least] = [0, Infinity];
+  for (const [k, centroid] of centroids.entries()) {
+    const far = point.reduce((sum, value, c) => sum + (value - centroid[c]!) ** 2, 0);
+    if (far < least) [best, least] = [k, far];
+  }
+  return best;
 }
 
 type Cluster = Omit<Shade, 'hex'>;

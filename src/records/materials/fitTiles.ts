@@ -1,7 +1,7 @@
 import { type JoinedRow } from '@/records/platform/joins';
 import { expansionOf, type Line } from '@/core/chemistry';
 import type { Stack } from '@/core/coats';
-import { BOIL_TEST_MONTHS, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
+import { BOIL_TEST, calibrate, firedThickness, type Calibration, type FitTile } from '@/core/fit';
 import { cachedUntilWrite } from '@/records/platform/cache';
 import { fromJson, type Db } from '@/records/platform/db';
 import { studioBook } from './materials';
@@ -14,8 +14,8 @@ export interface StudioTile extends FitTile {
   readonly example: string;
 }
 
-/** A month, days. */
-const MONTH = 30.4;
+/** Days after which an age is told in months: cracks grow ever more slowly. */
+const MONTH = 30;
 
 /**
  * The studio's evidence of fit: zones of one glaze of known recipe alone on a bare body, crazed or sound when
@@ -28,6 +28,7 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
     base('entry as e')
       .join('headword as h', 'h.id', 'e.headword_id')
       .join('ground as g', 'g.id', 'e.ground_id')
+      .join('body as b', 'b.id', 'g.body_id')
       .join('zone as z', (join) => void join.on('z.entry_id', 'e.id').andOnNull('z.ended_at'))
       .join(
         'reading as r',
@@ -41,12 +42,19 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
         'json_length(g.slips) = 0 and v.recipe is not null and json_contains(z.versions, json_quote(v.id))',
       );
   const rows = await zones()
-    .groupBy('g.body_id', 'v.id', 'e.stack', 'crazed', 'boiled', 'months')
+    .groupBy('g.body_id', 'v.id', 'e.stack', 'crazed', 'boiled', 'days', 'absorption')
     .select<
       (JoinedRow<
         { g: 'ground'; v: 'glaze_version'; e: 'entry' },
         'g.body_id' | 'v.id as version_id' | 'v.glaze_id' | 'v.recipe' | 'e.stack'
-      > & { crazed: number; boiled: number; months: number; count: number | string; example: string })[]
+      > & {
+        crazed: number;
+        boiled: number;
+        days: number;
+        absorption: string | null;
+        count: number | string;
+        example: string;
+      })[]
     >(
       'g.body_id',
       'v.id as version_id',
@@ -55,9 +63,14 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
       'e.stack',
       base.raw(`${crazed} or coalesce(r.boil_test = 'failed', 0) as crazed`),
       base.raw('r.boil_test is not null as boiled'),
-      base.raw('floor(greatest(0, datediff(r.at, coalesce(f.opened_at, f.planned_on))) / ?) as months', [
-        MONTH,
-      ]),
+      base.raw(
+        'case when @days < :month then @days else floor(@days / :month) * :month end as days'.replaceAll(
+          '@days',
+          'greatest(0, datediff(r.at, coalesce(f.opened_at, f.planned_on)))',
+        ),
+        { month: MONTH },
+      ),
+      'b.absorption',
       base.raw('count(*) as count'),
       base.raw('min(p.label) as example'),
     );
@@ -84,7 +97,9 @@ export async function fitTiles(base: Db): Promise<StudioTile[]> {
         glazeExpansion,
         thicknessMm,
         crazed: Boolean(row.crazed),
-        ageMonths: row.boiled ? BOIL_TEST_MONTHS : Number(row.months),
+        ageDays: Number(row.days),
+        ...(row.boiled && { shockK: BOIL_TEST }),
+        ...(row.absorption !== null && { absorption: Number(row.absorption) }),
         count: Number(row.count),
         piecesOfGlaze: pieces.get(`${row.body_id} ${row.glaze_id}`) ?? 0,
         example: row.example,

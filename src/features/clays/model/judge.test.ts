@@ -3,7 +3,7 @@ import { judge } from './judge';
 
 test('glazes on a clay stand from most stretched to most squeezed, each with its own tiles; without a recipe last', () => {
   const glaze = (id: string, kind = 'glaze' as const) => ({ id, name: id, kind, colour: '#777777' });
-  const tile = { bodyId: 'b', glazeExpansion: 8, thicknessMm: 0.3, ageMonths: 0, example: 'SW-0001' };
+  const tile = { bodyId: 'b', glazeExpansion: 8, thicknessMm: 0.3, ageDays: 0, example: 'SW-0001' };
   const judged = judge({
     body: { expansion: 6 },
     calibration: null,
