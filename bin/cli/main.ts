@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { ZodError } from 'zod';
 
-/** A command: checks its input, then answers with plain data. */
-export type Command = (input: unknown) => { readonly errors: ZodError } | { readonly answer: unknown };
+type Answer = { readonly errors: ZodError } | { readonly answer: unknown };
+
+/** A command: checks its input and what stands behind its name, then answers with plain data. */
+export type Command = (input: unknown, names: readonly string[]) => Answer | Promise<Answer>;
 
 /** Each is loaded when it is asked for. */
 const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
@@ -18,23 +20,27 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   fit: async () => (await import('./fit')).fit,
   heatwork: async () => (await import('./heatwork')).heatwork,
   measure: async () => (await import('./measure')).measure,
+  palette: async () => (await import('./palette')).palette,
   watch: async () => (await import('./watch')).watch,
   zones: async () => (await import('./zones')).zones,
 };
 
-async function main([name]: readonly string[]): Promise<number> {
+/** Commands that are given a picture and nothing else. */
+const WITHOUT_INPUT: ReadonlySet<string> = new Set(['palette']);
+
+async function main([name, ...names]: readonly string[]): Promise<number> {
   const load = name === undefined ? undefined : COMMANDS[name];
-  if (!load) {
+  if (!load || name === undefined) {
     const known = Object.keys(COMMANDS).join(', ');
     return complain([`usage: jiten COMMAND < in.json > out.json, where COMMAND is one of: ${known}`]);
   }
   let input: unknown;
   try {
-    input = JSON.parse(readFileSync(0, 'utf8'));
+    input = WITHOUT_INPUT.has(name) ? null : JSON.parse(readFileSync(0, 'utf8'));
   } catch (error) {
     return complain([`input: not JSON (${(error as Error).message})`]);
   }
-  const result = (await load())(input);
+  const result = await (await load())(input, names);
   if ('errors' in result) {
     return complain(result.errors.issues.map((issue) => `${pathOf(issue.path)}: ${issue.message}`));
   }

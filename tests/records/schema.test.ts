@@ -1,6 +1,11 @@
 import { PLAIN_AREA } from '@/core/coats';
-import { readFileSync } from 'node:fs';
+import { deltaE00, labOf } from '@/core/colour';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
 import {
+  folderStore,
   fromJson,
   listSeries,
   migrate,
@@ -24,7 +29,14 @@ import {
   refreshStaleEntries,
 } from '@/records/dictionary';
 import { listCases, openCase } from '@/records/clinic';
-import { listPatterns, piecePage, relayStalePieces, savePieces } from '@/records/pieces';
+import {
+  addPhoto,
+  listPatterns,
+  piecePage,
+  relayStalePieces,
+  remeasureNext,
+  savePieces,
+} from '@/records/pieces';
 import { takeForgotten } from './watchWrites';
 import { dip, emptyFiring, fired, freshBase, freshStudio, readAll, tile, wishFor } from './studio';
 
@@ -35,7 +47,7 @@ test('the schema goes up and down without a rest', async () => {
   expect(
     left.map((row: object) => Object.values(row)[0]).filter((name: string) => !name.startsWith('knex')),
   ).toEqual([]);
-  expect((await migrate(base)).at(-1)).toBe('027_group_of_piece');
+  expect((await migrate(base)).at(-1)).toBe('028_measured_again');
   expect(await migrate(base)).toEqual([]);
   await base.destroy();
 });
@@ -154,6 +166,38 @@ test('a zone is told the photo that its swatch was cut from, one that none shows
     ]),
   );
   takeForgotten();
+  await base.destroy();
+});
+
+test('photos that the release before measured are measured again, one piece after the other, by nobody', async () => {
+  const studio = await freshStudio('measured');
+  const { base, member, glazes } = studio;
+  const { firingId, ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
+  const photos = folderStore(mkdtempSync(join(tmpdir(), 'jiten-measured-')));
+  const half = {
+    input: { create: { width: 300, height: 150, channels: 3, background: '#3d5c8c' } },
+    left: 0,
+  } as const;
+  const bytes = await sharp({ create: { width: 300, height: 400, channels: 3, background: '#5a3a22' } })
+    .composite([{ ...half, top: 0 }])
+    .png()
+    .toBuffer();
+  await addPhoto(base, photos, member, {
+    ...{ id: newId(), pieceId: ids[0]!, firingId, bytes },
+    settings: { frame: { left: 0, right: 1, rim: 0, foot: 1 } },
+  });
+  const zone = () => base('zone').where({ piece_id: ids[0]!, ended_at: null }).first('colour', 'palette');
+  const measured = await zone();
+  expect(fromJson<unknown[]>(measured!.palette!)).toHaveLength(2);
+  expect(await remeasureNext(base, photos)).toBe(false);
+  await unmigrateTo(base, '027_group_of_piece');
+  await base('zone').where({ piece_id: ids[0]! }).update({ colour: '#48495a', palette: '[]' });
+  await migrate(base);
+  expect(await remeasureNext(base, photos)).toBe(true);
+  // The kept picture is a JPEG of what was sent.
+  expect(deltaE00(labOf((await zone())!.colour!), labOf(measured!.colour!))).toBeLessThan(1.5);
+  expect(fromJson<unknown[]>((await zone())!.palette!)).toHaveLength(2);
+  expect(await remeasureNext(base, photos)).toBe(false);
   await base.destroy();
 });
 

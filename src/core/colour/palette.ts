@@ -1,4 +1,4 @@
-import { deltaE00, type Lab } from './lab';
+import { deltaE00, labOf, type Lab } from './lab';
 
 /** A colour with the share of a surface that it takes, 0 to 1. */
 export interface Share {
@@ -8,6 +8,33 @@ export interface Share {
 
 /** What colours a surface has; shares sum to about 1, the largest first. */
 export type Palette = readonly Share[];
+
+/** The palette of a surface of which one colour is known. */
+export const plainPalette = (lab: Lab): Palette => [{ lab, share: 1 }];
+
+/** A colour by its hex, with the share of a surface that it takes, 0 to 1. */
+export interface HexShare {
+  readonly hex: string;
+  readonly share: number;
+}
+
+/**
+ * What is known of the colours of a zone: all that were measured in its photo, or the one that is known.
+ *
+ * @param shades that were measured, the largest share first; empty for none
+ * @param colour "#rrggbb" that was measured with them
+ * @param picked a colour that somebody picked, which goes before what was measured
+ * @returns null where nothing is known
+ */
+export function paletteFrom(
+  shades: readonly HexShare[],
+  colour: string | null,
+  picked: string | null,
+): Palette | null {
+  if (picked !== null && picked !== colour) return plainPalette(labOf(picked));
+  if (shades.length > 0) return shades.map(({ hex, share }) => ({ lab: labOf(hex), share }));
+  return colour === null ? null : plainPalette(labOf(colour));
+}
 
 /** Shares smaller than this are rounding. */
 const NOTHING = 1e-9;

@@ -1,5 +1,5 @@
 import { PLAIN_SEVERITY, type DefectId } from '../vocabulary';
-import { deltaE00, type Lab } from '../colour';
+import { paletteDifference, plainPalette, type Lab, type Palette } from '../colour';
 
 /** What was seen on one zone, as far as it matters for agreement between twins. */
 export interface Seen {
@@ -10,6 +10,8 @@ export interface Seen {
   readonly surface: string | null;
   readonly movement: string | null;
   readonly colour: Lab | null;
+  /** All colours it has, where they were measured; its colour alone when left out. */
+  readonly palette?: Palette | null;
   readonly defects: readonly { readonly defect: DefectId; readonly severity: number }[];
   /** False for an older recipe version or a firing more than half a cone off: shown, not counted. */
   readonly counts: boolean;
@@ -29,9 +31,10 @@ export interface Agreement {
   readonly divided: readonly string[];
   readonly surface: string | null;
   readonly movement: string | null;
-  /** The proof colour nearest to all others. */
+  /** The chief colour of the proof whose colours are nearest to all others, and all of its colours. */
   readonly colour: Lab | null;
-  /** Largest difference of an agreeing proof from that colour, CIEDE2000; null with fewer than two colours. */
+  readonly palette: Palette | null;
+  /** Largest difference of an agreeing proof from those colours, CIEDE2000; null with fewer than two. */
   readonly spread: number | null;
   /** Defects seen at least plainly, most frequent first; severity is the worst seen. */
   readonly defects: readonly {
@@ -41,7 +44,7 @@ export interface Agreement {
   }[];
 }
 
-/** A twin further than this from the middle colour (CIEDE2000) disagrees: plainly another colour. */
+/** A twin whose colours are further than this from the middle ones (CIEDE2000) disagrees: plainly another colour. */
 export const COLOUR_TOLERANCE = 6;
 
 /** Proofs taken together by their pieces. */
@@ -80,9 +83,7 @@ function disagreesWithItself(zones: readonly Seen[]): boolean {
       ];
       return (
         (one.surface !== null && other.surface !== null && one.surface !== other.surface) ||
-        (one.colour !== null &&
-          other.colour !== null &&
-          deltaE00(one.colour, other.colour) > COLOUR_TOLERANCE) ||
+        isOtherColour(coloursOf(one), coloursOf(other)) ||
         a.size !== b.size ||
         [...a].some((defect) => !b.has(defect))
       );
@@ -90,13 +91,24 @@ function disagreesWithItself(zones: readonly Seen[]): boolean {
   );
 }
 
+/** All that is known of the colours of a zone; null for nothing. */
+export function coloursOf({ palette, colour }: Pick<Seen, 'palette' | 'colour'>): Palette | null {
+  return palette?.length ? palette : colour && plainPalette(colour);
+}
+
+function isOtherColour(one: Palette | null, other: Palette | null): boolean {
+  return one !== null && other !== null && paletteDifference(one, other) > COLOUR_TOLERANCE;
+}
+
 /** What a piece shows on all its zones. */
 function merged(zones: readonly Seen[]): Seen {
+  const palette = middlePalette(zones.flatMap((zone) => toList(coloursOf(zone))));
   return {
     ...zones[0]!,
     surface: commonest(zones.map(({ surface }) => surface)),
     movement: commonest(zones.map(({ movement }) => movement)),
-    colour: middleColour(zones.flatMap(({ colour }) => colour ?? [])),
+    palette,
+    colour: palette?.[0]?.lab ?? null,
     defects: zones.flatMap(({ defects }) => defects),
   };
 }
@@ -114,14 +126,14 @@ function merged(zones: readonly Seen[]): Seen {
 export function agreementOf(all: readonly Seen[]): Agreement {
   const { whole: seen, divided, zonesOf } = byPiece(all.filter((proof) => proof.counts));
   const surface = commonest(seen.map((proof) => proof.surface));
-  const colour = middleColour(seen.flatMap((proof) => proof.colour ?? []));
+  const palette = middlePalette(seen.flatMap((proof) => toList(coloursOf(proof))));
   const counted = countDefects(seen);
   const usual = new Set(counted.filter(({ count }) => count * 2 > seen.length).map(({ defect }) => defect));
   const differing = seen.filter((proof) => {
     const plain = new Set(plainDefects(proof));
     return (
       (surface !== null && proof.surface !== null && proof.surface !== surface) ||
-      (colour !== null && proof.colour !== null && deltaE00(colour, proof.colour) > COLOUR_TOLERANCE) ||
+      isOtherColour(palette, coloursOf(proof)) ||
       [...usual].some((defect) => !plain.has(defect)) ||
       [...plain].some((defect) => !usual.has(defect))
     );
@@ -135,8 +147,9 @@ export function agreementOf(all: readonly Seen[]): Agreement {
     divided: divided.flatMap((zones) => zones.map(({ id }) => id)),
     surface,
     movement: commonest(seen.map((proof) => proof.movement)),
-    colour,
-    spread: spreadOf(agreeing, colour),
+    colour: palette?.[0]?.lab ?? null,
+    palette,
+    spread: spreadOf(agreeing, palette),
     defects: counted,
   };
 }
@@ -171,23 +184,30 @@ function commonest(values: readonly (string | null)[]): string | null {
   )[0];
 }
 
-/** Colours compared with each other; more of them are sampled evenly, for the work grows with their square. */
-const MOST_COMPARED = 48;
+const toList = <T>(value: T | null): T[] => (value === null ? [] : [value]);
 
-/** The colour nearest to all others, CIEDE2000; null for none. */
-export function middleColour(all: readonly Lab[]): Lab | null {
+/** Palettes compared with each other; more of them are sampled evenly, for the work grows with their square. */
+const MOST_COMPARED = 32;
+
+/** The palette nearest to all others; null for none. */
+export function middlePalette(all: readonly Palette[]): Palette | null {
   const step = Math.max(1, all.length / MOST_COMPARED);
-  const colours = Array.from(
+  const palettes = Array.from(
     { length: Math.min(all.length, MOST_COMPARED) },
     (_, i) => all[Math.floor(i * step)]!,
   );
-  const far = (one: Lab) => colours.reduce((sum, other) => sum + deltaE00(one, other), 0);
-  const ranked = colours.map((lab) => ({ lab, far: far(lab) })).sort((a, b) => a.far - b.far);
-  return ranked[0]?.lab ?? null;
+  const far = palettes.map(() => 0);
+  for (let i = 0; i < palettes.length; i++)
+    for (let k = i + 1; k < palettes.length; k++) {
+      const difference = paletteDifference(palettes[i]!, palettes[k]!);
+      far[i]! += difference;
+      far[k]! += difference;
+    }
+  return palettes[far.indexOf(Math.min(...far))] ?? null;
 }
 
-function spreadOf(proofs: readonly Seen[], middle: Lab | null): number | null {
-  const colours = proofs.flatMap((proof) => (proof.colour ? [proof.colour] : []));
-  if (!middle || colours.length < 2) return null;
-  return Math.max(...colours.map((lab) => deltaE00(middle, lab)));
+function spreadOf(proofs: readonly Seen[], middle: Palette | null): number | null {
+  const palettes = proofs.flatMap((proof) => toList(coloursOf(proof)));
+  if (!middle || palettes.length < 2) return null;
+  return Math.max(...palettes.map((palette) => paletteDifference(middle, palette)));
 }

@@ -83,17 +83,26 @@ export interface Tails {
    * Source: H. O. Lancaster, J. Am. Stat. Assoc. 56 (1961), 223–234.
    */
   readonly midP: number;
+  /** The least chance that the margins allow, whatever came out; 0 where it is not bounded. */
+  readonly least: number;
 }
 
 /** Both tails of a list of chances at the one that was seen. */
 function tailsOf(all: ArrayLike<number>, seenAt: number): Tails {
   const seen = all[seenAt]!;
-  let [rarer, asRare] = [0, 0];
+  let rarest = seen;
+  for (let i = 0; i < all.length; i++) rarest = Math.min(rarest, all[i]!);
+  let [rarer, asRare, least] = [0, 0, 0];
   for (let i = 0; i < all.length; i++) {
     if (all[i]! * AS_UNLIKELY < seen) rarer += all[i]!;
     else if (all[i]! <= seen * AS_UNLIKELY) asRare += all[i]!;
+    if (all[i]! <= rarest * AS_UNLIKELY) least += all[i]!;
   }
-  return { p: Math.min(1, rarer + asRare), midP: Math.min(1, rarer + asRare / 2) };
+  return {
+    p: Math.min(1, rarer + asRare),
+    midP: Math.min(1, rarer + asRare / 2),
+    least: Math.min(1, least),
+  };
 }
 
 /**
@@ -181,7 +190,7 @@ export function stratifiedTails(strata: readonly Table[]): Tails {
   }, 0);
   if (steps > MOST_SUMS) {
     const p = normalTail(telling);
-    return { p, midP: p };
+    return { p, midP: p, least: 0 };
   }
   let sums = Float64Array.of(1);
   let seen = 0;

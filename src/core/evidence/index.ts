@@ -29,13 +29,9 @@ export {
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type FiredZoneFacts } from './columns';
 export { type Factor } from './factors';
-export {
-  benjaminiHochberg,
-  experimentsInSteps,
-  naturalExperiments,
-  type NaturalExperiment,
-  type Steps,
-} from './natural';
+export { benjaminiHochberg } from './corrected';
+export { type Steps } from './matched';
+export { ANY_GLAZE, experimentsInSteps, naturalExperiments, type NaturalExperiment } from './natural';
 export {
   judgementOf,
   type GlazePlace,

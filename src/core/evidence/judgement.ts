@@ -1,6 +1,6 @@
-import type { Lab } from '../colour';
+import { plainPalette, type Lab } from '../colour';
 import { MOVEMENTS, type Atmosphere, type DefectId, type Heat, type Movement } from '../vocabulary';
-import { middleColour } from './agreement';
+import { middlePalette } from './agreement';
 
 /** A read zone with a glaze in it, as far as it says something about that glaze. */
 export interface JudgedZone {
@@ -151,7 +151,7 @@ function coloursOf(zones: readonly JudgedZone[]): Judgement['colours'] {
   return groupsOf(seen, ({ clay, cone, atmosphere }) => [clay, cone, atmosphere].join('\n'))
     .map((own) => ({
       ...{ clay: own[0]!.clay, cone: own[0]!.cone, atmosphere: own[0]!.atmosphere },
-      colour: middleColour(own.map(({ colour }) => colour))!,
+      colour: middlePalette(own.map(({ colour }) => plainPalette(colour)))![0]!.lab,
       pieces: new Set(own.map(({ pieceId }) => pieceId)).size,
     }))
     .sort((a, b) => b.pieces - a.pieces);

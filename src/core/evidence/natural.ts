@@ -1,21 +1,30 @@
-import {
-  columnsOf,
-  gathered,
-  joined,
-  type Column,
-  type ColumnName,
-  type FiredZoneFacts,
-  type NamedColumn,
-} from './columns';
+import studentCdf from '@stdlib/stats-base-dists-t-cdf';
+import { mantelHaenszel, stratifiedTails, together, type Table, type Tails } from './contrast';
+import { joined, type Column, type FiredZoneFacts } from './columns';
+import { correctedByFamilies, simes, type Tested } from './corrected';
 import { BESIDE, FACTORS, SPLITS, type Factor } from './factors';
-import { mantelHaenszel, stratifiedTails, together, type Table } from './contrast';
+import { flipped, permuted, type Excess, type FiringTest } from './firingTests';
+import {
+  countsOf,
+  eachMatched,
+  OF_A_STEP,
+  piecesOf,
+  studioOf,
+  tallied,
+  type Cell,
+  type Steps,
+  type Studio,
+} from './matched';
+
+/** What an experiment over all glazes together is about. */
+export const ANY_GLAZE = 'any glaze';
 
 /** Groups of zones that differ in one thing only. */
 export interface NaturalExperiment {
   readonly factor: Factor;
-  /** What is the same in all of them, for the eye: a stack, or a glaze. */
+  /** What is the same in all of them, for the eye: a stack, a glaze, or {@link ANY_GLAZE}. */
   readonly about: string;
-  /** The level with more of the defect, then the other. */
+  /** The level with more of the defect, by what its matched sets show together, then the other. */
   readonly levels: readonly [string, string];
   /** Pieces with and without the defect, all matched sets together, in the order of the levels. */
   readonly table: Table;
@@ -29,11 +38,13 @@ export interface NaturalExperiment {
   /** Pieces that carry both levels themselves, each compared with itself; 0 where the factor belongs to a firing. */
   readonly paired: number;
   readonly firings: number;
-  /** Exact chance of a difference as great, were the levels alike; the unit is the firing where it is the factor's. */
+  /** Chance of a difference as great, were the levels alike; the unit is the firing where it is the factor's. */
   readonly p: number;
   /** The same chance less strictly, see the mid-p of `Tails`. */
   readonly midP: number;
-  /** The first after Benjamini and Hochberg over everything looked at. */
+  /** The least chance that so few pieces or firings allow, whatever came out. */
+  readonly least: number;
+  /** The first, corrected for everything looked at that could have said something. */
   readonly q: number;
   readonly oddsRatio: number | null;
   /** What else differs between the levels in every set; empty when nothing does. */
@@ -46,11 +57,12 @@ export interface NaturalExperiment {
  *
  * Zones are matched by everything but the factor (the firing included, unless it is the question). A piece
  * counts once a set and level, for its zones are not independent; a piece that carries both levels is compared with
- * itself, as a matched set of its own. Each pair of levels, or each firing against
+ * itself, as a matched set of its own. Where the factor belongs to a piece, each pair of levels, or each firing against
  * the others, is tested by the exact conditional test over its matched sets, which for pairs is McNemar's and
- * for one set Fisher's. Pieces of one firing are not independent of what the firing was like: there each firing
- * counts once, by whether it showed the defect more than its matched sets do together, and Fisher's exact test is
- * over firings. All tests looked at are corrected together after Benjamini and Hochberg.
+ * for one set Fisher's. Where it belongs to a firing, the levels are dealt out to the firings in other ways; shelves,
+ * of which every firing has all, are compared firing by firing (see {@link permuted} and {@link flipped}). A treatment
+ * that is the same on all glazes is tested on all of them together first, then on each, and all of it is corrected for
+ * what was looked at and could have said something (see {@link correctedByFamilies}).
  *
  * @param least matched pieces, or firings, that a contrast must have to be looked at
  */
@@ -64,62 +76,33 @@ export function naturalExperiments(zones: readonly FiredZoneFacts[], least = 4):
 
 /** The same in short steps, for who has other work to do in between. */
 export function* experimentsInSteps(zones: readonly FiredZoneFacts[], least = 4): Steps<NaturalExperiment[]> {
-  const studio: Studio = {
-    column: columnsOf(zones),
-    hasDefect: Uint8Array.from(zones, (zone) => Number(zone.hasDefect)),
+  const studio = studioOf(zones);
+  const families: FoundFamily[] = [];
+  for (const factor of FACTORS) families.push(...(yield* familiesOf(factor, studio, least)));
+  return correctedByFamilies(
+    families.map(({ whole, members }) => ({ whole: whole ?? saysTogether(members), members })),
+  )
+    .flatMap(({ whole: q, members }, i) => {
+      const { whole, members: found } = families[i]!;
+      return [...(whole ? [{ ...whole, q }] : []), ...found.map((one, k) => ({ ...one, q: members[k]! }))];
+    })
+    .sort((a, b) => a.q - b.q || a.p - b.p || a.about.localeCompare(b.about));
+}
+
+/** Experiments that ask the same of each glaze, and of all together where that can be asked. */
+interface FoundFamily {
+  /** Null where the members are about things of their own. */
+  readonly whole: NaturalExperiment | null;
+  readonly members: readonly NaturalExperiment[];
+}
+
+/** What a family says that is no experiment by itself. */
+function saysTogether(members: readonly Tested[]): Tested {
+  return {
+    p: simes(members.map(({ p }) => p)),
+    least: members.reduce((least, one) => Math.min(least, one.least), 1),
   };
-  const found: NaturalExperiment[] = [];
-  for (const factor of FACTORS) found.push(...(yield* experimentsOn(factor, studio, least)));
-  const q = benjaminiHochberg(found.map(({ p }) => p));
-  return found
-    .map((one, i) => ({ ...one, q: q[i]! }))
-    .sort((a, b) => a.p - b.p || a.about.localeCompare(b.about));
 }
-
-/** Work that stops after every step and gives its result at the end. */
-export type Steps<T> = Generator<void, T, void>;
-
-/** Matched sets, or pairs of levels, of one step. */
-const OF_A_STEP = 200;
-
-/** Everything that was read, by columns. */
-interface Studio {
-  readonly column: (name: ColumnName) => NamedColumn;
-  readonly hasDefect: Uint8Array;
-}
-
-/** The zones of one level in one matched set. */
-interface Cell {
-  readonly level: number;
-  /** Rows of its zones. */
-  readonly rows: Int32Array;
-  /** Pieces with the defect and without. */
-  readonly counts: readonly [number, number];
-}
-
-/** Calls back with the cells of each set of zones that are the same but for the factor; two or more. */
-function* eachMatched(factor: Factor, studio: Studio, call: (cells: readonly Cell[]) => void): Steps<void> {
-  const { same, level } = SPLITS[factor];
-  const [levels, alike] = [studio.column(level), joined(same.map(studio.column))];
-  const { rows, starts } = gathered(joined([alike, levels]));
-  const count = starts.length - 1;
-  const setOf = new Int32Array(count);
-  for (let cell = 0; cell < count; cell++) setOf[cell] = alike.ids[rows[starts[cell]!]!]!;
-  const sets = gathered({ ids: setOf, count: alike.count });
-  for (let set = 0; set < alike.count; set++) {
-    if (set % OF_A_STEP === 0) yield;
-    if (sets.starts[set + 1]! - sets.starts[set]! < 2) continue;
-    const cells: Cell[] = [];
-    for (let at = sets.starts[set]!; at < sets.starts[set + 1]!; at++) {
-      const cell = sets.rows[at]!;
-      const own = rows.subarray(starts[cell], starts[cell + 1]);
-      cells.push({ level: levels.ids[own[0]!]!, rows: own, counts: countsOf(own, studio) });
-    }
-    call(cells);
-  }
-}
-
-type Excess = readonly [Map<number, number>, Map<number, number>];
 
 /** Two levels with their matched sets, before they are judged. */
 interface Pair {
@@ -130,123 +113,214 @@ interface Pair {
   paired: number;
   readonly firings: Set<number>;
   /**
-   * For each level, by firing: pieces with the defect beyond those that its matched sets let expect; null where
-   * the factor belongs to a piece.
+   * For each level, by firing: what it showed beyond what its matched sets let expect; null where the factor belongs
+   * to a piece.
    */
-  readonly excess: Excess | null;
+  readonly excess: readonly [Map<number, Mutable<Excess>>, Map<number, Mutable<Excess>>] | null;
+  /** The difference of the levels by firing, where both stand in each; null elsewhere. */
+  readonly differences: Map<number, number> | null;
+  /** What each piece says, where the pair is one of several glazes together; null for one glaze. */
+  readonly scores: Map<number, number> | null;
   /** Whether something else differed too in every set so far, in the order of BESIDE. */
   readonly apart: boolean[];
 }
 
-function* experimentsOn(factor: Factor, studio: Studio, least: number): Steps<NaturalExperiment[]> {
-  const pairs = yield* factor === 'firing' ? eachAgainstRest(studio) : everyPair(factor, studio);
-  const found: NaturalExperiment[] = [];
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
+/** Factors all of whose levels stand in every firing. */
+const IN_EVERY_FIRING: ReadonlySet<Factor> = new Set<Factor>(['shelf']);
+
+/** Factors whose levels are the same things on every glaze. */
+const POOLED: ReadonlySet<Factor> = new Set<Factor>([
+  ...(['coats', 'alone', 'body', 'ground', 'drying', 'clay', 'place', 'texture'] as const),
+  ...(['atmosphere', 'reached', 'cooling'] as const),
+]);
+
+function* familiesOf(factor: Factor, studio: Studio, least: number): Steps<FoundFamily[]> {
+  const { pairs, pooled } =
+    factor === 'firing'
+      ? { pairs: yield* eachAgainstRest(studio), pooled: new Map<number, Pair>() }
+      : yield* everyPair(factor, studio);
+  const members = new Map<string, NaturalExperiment[]>();
   for (const [i, pair] of pairs.entries()) {
     if (i % OF_A_STEP === 0) yield;
     const one = judged(factor, pair, least);
-    if (one) found.push(one);
+    if (!one) continue;
+    const key = POOLED.has(factor) ? [...one.levels].sort().join('\n') : '';
+    members.set(key, [...(members.get(key) ?? []), one]);
   }
-  return found;
+  const wholes = new Map<string, NaturalExperiment>();
+  for (const pair of pooled.values()) {
+    yield;
+    const one = judged(factor, pair, least);
+    if (one) wholes.set([...one.levels].sort().join('\n'), one);
+  }
+  return [...members].map(([key, own]) => ({
+    members: own,
+    // One glaze is its own family.
+    whole: own.length > 1 ? (wholes.get(key) ?? null) : null,
+  }));
 }
 
-function* everyPair(factor: Factor, studio: Studio): Steps<Pair[]> {
-  const { unit } = SPLITS[factor];
+function* everyPair(
+  factor: Factor,
+  studio: Studio,
+): Steps<{ pairs: Pair[]; pooled: ReadonlyMap<number, Pair> }> {
   const level = studio.column(SPLITS[factor].level);
   const [about, aboutWords] = subjectOf(factor, studio);
   const firing = studio.column('firing').ids;
   const beside = BESIDE.map(([, name]) => studio.column(name).ids);
-  const pairs = new Map<number, Pair>();
+  const [pairs, pooled] = [new Map<number, Pair>(), new Map<number, Pair>()];
+  const known = (map: Map<number, Pair>, key: number, subject: () => string, one: Cell, two: Cell) => {
+    const before = map.get(key);
+    if (before) return before;
+    const pair = emptyPair(
+      factor,
+      subject(),
+      [level.words[one.level]!, level.words[two.level]!],
+      map === pooled,
+    );
+    map.set(key, pair);
+    return pair;
+  };
   yield* eachMatched(factor, studio, (cells) => {
     const sorted = [...cells].sort((a, b) => (level.words[a.level]! < level.words[b.level]! ? -1 : 1));
     for (let i = 0; i < sorted.length; i++)
       for (let k = i + 1; k < sorted.length; k++) {
         const [one, two] = [sorted[i]!, sorted[k]!];
+        const levels = one.level * level.count + two.level;
         const subject = about.ids[one.rows[0]!]!;
-        const key = (subject * level.count + one.level) * level.count + two.level;
-        let pair = pairs.get(key);
-        if (!pair) {
-          pair = {
-            about: aboutWords(one.rows[0]!),
-            levels: [level.words[one.level]!, level.words[two.level]!],
-            strata: [],
-            sets: 0,
-            paired: 0,
-            firings: new Set(),
-            excess: unit === 'firing' ? [new Map(), new Map()] : null,
-            apart: BESIDE.map(() => true),
-          };
-          pairs.set(key, pair);
-        }
-        pair.sets++;
-        if (pair.excess) {
-          pair.strata.push([one.counts, two.counts]);
-          addExcess(pair.excess, [one, two], studio);
-        } else pair.paired += addStrata(pair.strata, one, two, studio);
-        for (const row of one.rows) pair.firings.add(firing[row]!);
-        for (const row of two.rows) pair.firings.add(firing[row]!);
-        for (let n = 0; n < beside.length; n++) pair.apart[n] &&= apart(one.rows, two.rows, beside[n]!);
+        const key = subject * level.count * level.count + levels;
+        const all = [known(pairs, key, () => aboutWords(one.rows[0]!), one, two)];
+        if (POOLED.has(factor)) all.push(known(pooled, levels, () => ANY_GLAZE, one, two));
+        addSet(all, one, two, studio, firing);
+        for (const pair of all)
+          for (let n = 0; n < beside.length; n++)
+            if (pair.apart[n]) pair.apart[n] = apart(one.rows, two.rows, beside[n]!);
       }
   });
-  return [...pairs.values()];
+  return { pairs: [...pairs.values()], pooled };
+}
+
+function emptyPair(
+  factor: Factor,
+  about: string,
+  levels: readonly [string, string],
+  isPooled: boolean,
+): Pair {
+  const isOfFiring = SPLITS[factor].unit === 'firing';
+  return {
+    ...{ about, levels, strata: [], sets: 0, paired: 0, firings: new Set() },
+    excess: isOfFiring ? [new Map(), new Map()] : null,
+    differences: IN_EVERY_FIRING.has(factor) ? new Map() : null,
+    scores: isPooled && !isOfFiring ? new Map() : null,
+    apart: BESIDE.map(() => true),
+  };
+}
+
+/** Adds a matched set to the pairs that it belongs to. */
+function addSet(pairs: readonly Pair[], one: Cell, two: Cell, studio: Studio, firing: Int32Array): void {
+  const isOfFiring = pairs[0]!.excess !== null;
+  const split = isOfFiring ? null : strataOf(one, two, studio);
+  const shown = isOfFiring ? excessOf([one, two], studio) : null;
+  for (const pair of pairs) {
+    pair.sets++;
+    if (split) {
+      pair.paired += split.paired;
+      for (const { table, pieces } of split.strata) {
+        pair.strata.push(table);
+        if (pair.scores) addScores(pair.scores, table, pieces);
+        if (pair.differences) {
+          const at = firing[one.rows[0]!]!;
+          pair.differences.set(at, (pair.differences.get(at) ?? 0) + beyond(table));
+        }
+      }
+    }
+    if (shown) {
+      pair.strata.push([one.counts, two.counts]);
+      for (const { side, id, excess, pieces } of shown) {
+        const own = pair.excess![side]!;
+        const before = own.get(id);
+        if (before) {
+          before.excess += excess;
+          before.pieces += pieces;
+        } else own.set(id, { excess, pieces });
+      }
+    }
+    for (const row of one.rows) pair.firings.add(firing[row]!);
+    for (const row of two.rows) pair.firings.add(firing[row]!);
+  }
+}
+
+/** Pieces of the first level with the defect beyond those that its set lets expect. */
+function beyond([[a, b], [c, d]]: Table): number {
+  return a - ((a + b) * (a + c)) / (a + b + c + d);
+}
+
+/** A stratum of one set: its counts, and which pieces show it, of the first level and of the second. */
+interface Stratum {
+  readonly table: Table;
+  readonly pieces: readonly [
+    readonly (readonly [number, boolean])[],
+    readonly (readonly [number, boolean])[],
+  ];
+}
+
+/** The strata of two levels of one set: each piece that carries both by itself, the others together. */
+function strataOf(one: Cell, two: Cell, studio: Studio): { strata: Stratum[]; paired: number } {
+  const strata: Stratum[] = [];
+  const shownBy = piecesOf(two.rows, studio);
+  const others: [number, boolean][] = [];
+  const add = (...pieces: Stratum['pieces']) =>
+    strata.push({
+      pieces,
+      table: [tallied(pieces[0].map(([, bad]) => bad)), tallied(pieces[1].map(([, bad]) => bad))],
+    });
+  for (const [piece, bad] of piecesOf(one.rows, studio)) {
+    const besideIt = shownBy.get(piece);
+    if (besideIt === undefined) others.push([piece, bad]);
+    else {
+      add([[piece, bad]], [[piece, besideIt]]);
+      shownBy.delete(piece);
+    }
+  }
+  const paired = strata.length;
+  if (others.length && shownBy.size) add(others, [...shownBy]);
+  return { strata, paired };
 }
 
 /**
- * Adds the strata of two levels of one set: each piece that carries both by itself, the others together.
- *
- * @returns how many pieces carry both
+ * Adds what each piece of a stratum says of the difference. A piece is in strata of several glazes: what it says in
+ * all of them is one thing.
  */
-function addStrata(strata: Table[], one: Cell, two: Cell, studio: Studio): number {
-  const shownBy = piecesOf(two.rows, studio);
-  const others: boolean[] = [];
-  let paired = 0;
-  for (const [piece, bad] of piecesOf(one.rows, studio)) {
-    const beside = shownBy.get(piece);
-    if (beside === undefined) others.push(bad);
-    else {
-      strata.push([tallied([bad]), tallied([beside])]);
-      shownBy.delete(piece);
-      paired++;
+function addScores(scores: Map<number, number>, [[a, b], [c, d]]: Table, pieces: Stratum['pieces']): void {
+  const n = a + b + c + d;
+  const [usual, first] = [(a + c) / n, (a + b) / n];
+  const scale = Math.sqrt(n / (n - 1));
+  for (const side of [0, 1] as const)
+    for (const [piece, bad] of pieces[side]) {
+      const score = scale * ((side === 0 ? 1 : 0) - first) * (Number(bad) - usual);
+      if (score !== 0) scores.set(piece, (scores.get(piece) ?? 0) + score);
     }
-  }
-  if (others.length && shownBy.size) strata.push([tallied(others), tallied([...shownBy.values()])]);
-  return paired;
 }
 
-/** How many show it, and how many do not. */
-function tallied(pieces: readonly boolean[]): Table[number] {
-  const having = pieces.filter(Boolean).length;
-  return [having, pieces.length - having];
-}
-
-/** The pieces of some zones, each with whether any of these zones shows the defect. */
-function piecesOf(
-  rows: ArrayLike<number> & Iterable<number>,
-  { column, hasDefect }: Studio,
-): Map<number, boolean> {
-  const { ids } = column('piece');
-  const pieces = new Map<number, boolean>();
-  for (const row of rows) pieces.set(ids[row]!, hasDefect[row] === 1 || pieces.get(ids[row]!) === true);
-  return pieces;
-}
-
-/** Adds to each firing's excess what it showed in one matched set beyond the share of both levels together. */
-function addExcess(excess: Excess, cells: readonly [Cell, Cell], studio: Studio): void {
+/** What each firing showed in one matched set beyond the share of both levels together. */
+function excessOf(cells: readonly [Cell, Cell], studio: Studio) {
   const [[a, b], [c, d]] = [cells[0].counts, cells[1].counts];
   const usual = (a + c) / (a + b + c + d);
   const { ids } = studio.column('firing');
-  for (const [level, { rows }] of cells.entries()) {
+  return cells.flatMap(({ rows }, side) => {
     const own = new Map<number, number[]>();
     for (const row of rows) {
       const known = own.get(ids[row]!);
       if (known) known.push(row);
       else own.set(ids[row]!, [row]);
     }
-    for (const [firing, some] of own) {
+    return [...own].map(([id, some]) => {
       const [bad, sound] = countsOf(some, studio);
-      const before = excess[level]!.get(firing) ?? 0;
-      excess[level]!.set(firing, before + bad - (bad + sound) * usual);
-    }
-  }
+      return { side, id, excess: bad - (bad + sound) * usual, pieces: bad + sound };
+    });
+  });
 }
 
 /** What an experiment is about: a column to tell subjects apart, and the words for that of a row. */
@@ -271,16 +345,12 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
       const key = about.ids[rows[0]!]! * firing.count + level;
       let pair = pairs.get(key);
       if (!pair) {
+        const levels = [firing.words[level]!, 'other firings'] as const;
         pair = {
-          about: aboutWords(rows[0]!),
-          levels: [firing.words[level]!, 'other firings'],
-          strata: [],
-          sets: 0,
-          paired: 0,
-          firings: new Set([level]),
-          excess: null,
+          ...emptyPair('firing', aboutWords(rows[0]!), levels, false),
           apart: BESIDE.map(() => false),
         };
+        pair.firings.add(level);
         pairs.set(key, pair);
       }
       pair.sets++;
@@ -294,18 +364,12 @@ function* eachAgainstRest(studio: Studio): Steps<Pair[]> {
 /** Firings counted by name up to so many; more are many. */
 const MOST_NAMED = 50;
 
-/** Pieces with the defect and without. */
-function countsOf(rows: ArrayLike<number> & Iterable<number>, studio: Studio): Table[number] {
-  if (rows.length === 1) return studio.hasDefect[rows[0]!] ? [1, 0] : [0, 1];
-  return tallied([...piecesOf(rows, studio).values()]);
-}
-
 function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | null {
   const { about, levels, strata } = pair;
   const [[having, without], [other, otherWithout]] = together(strata);
   if (strata.length === 0 || having + without + other + otherWithout < least) return null;
   if (having + other === 0 || without + otherWithout === 0) return null;
-  const turned = having * (other + otherWithout) < other * (having + without);
+  const turned = strata.reduce((sum, table) => sum + beyond(table), 0) < 0;
   const ordered = turned ? strata.map(([one, two]): Table => [two, one]) : strata;
   const byFiring = pair.excess && firingsOf(pair.excess, turned);
   if (byFiring && byFiring.flat().reduce((sum, n) => sum + n) < least) return null;
@@ -318,7 +382,7 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
     sets: pair.sets,
     paired: pair.paired,
     firings: pair.firings.size,
-    ...stratifiedTails(byFiring ? [byFiring] : strata),
+    ...chanceOf(pair, turned),
     q: 1,
     oddsRatio: mantelHaenszel(ordered),
     confounded: BESIDE.filter(
@@ -333,16 +397,43 @@ function judged(factor: Factor, pair: Pair, least: number): NaturalExperiment | 
   };
 }
 
+/** The chance of a difference as great, by the unit that the factor belongs to. */
+function chanceOf({ excess, differences, scores, strata }: Pair, turned: boolean): Tails {
+  if (scores) return pooledChance(scores, strata);
+  if (!excess && !differences) return stratifiedTails(strata);
+  const test: FiringTest = excess
+    ? permuted([...excess[0].values()], [...excess[1].values()])
+    : flipped([...differences!.values()]);
+  // Firings that say the opposite of their pieces say nothing.
+  const isAgainst = test.direction !== 0 && test.direction < 0 !== turned;
+  return { p: isAgainst ? 1 : test.p, midP: isAgainst ? 1 : test.midP, least: test.least };
+}
+
+/** Pieces below which a test over many glazes is not one: its scatter is not known well enough. */
+const FEW_PIECES = 12;
+
+/** The chance over all glazes together, by the scatter of whole pieces about what their sets let expect. */
+function pooledChance(scores: ReadonlyMap<number, number>, strata: readonly Table[]): Tails {
+  if (scores.size < FEW_PIECES) return { p: 1, midP: 1, least: 1 };
+  const far = strata.reduce((sum, table) => sum + beyond(table), 0);
+  let variance = 0;
+  for (const score of scores.values()) variance += score * score;
+  const t = Math.abs(far) / Math.sqrt(variance);
+  // Two pieces at least make one comparison.
+  const p = 2 * studentCdf(-t, scores.size / 2);
+  return { p, midP: p, least: 0 };
+}
+
 /** Sums of shares come near zero, not always to it. */
 const NEXT_TO_NOTHING = 1e-9;
 
 /** Firings that showed it more than usual, and the others, by level. */
-function firingsOf(excess: Excess, turned: boolean): Table {
-  const row = (level: ReadonlyMap<number, number>): Table[number] => {
-    const more = [...level.values()].filter((one) => one > NEXT_TO_NOTHING).length;
+function firingsOf(excess: NonNullable<Pair['excess']>, turned: boolean): Table {
+  const row = (level: ReadonlyMap<number, Excess>): Table[number] => {
+    const more = [...level.values()].filter((one) => one.excess > NEXT_TO_NOTHING).length;
     return [more, level.size - more];
   };
-  const [first, second] = excess.map(row) as [Table[number], Table[number]];
+  const [first, second] = [row(excess[0]), row(excess[1])];
   return turned ? [second, first] : [first, second];
 }
 
@@ -358,22 +449,3 @@ function apart(one: Int32Array, two: Int32Array, ids: Int32Array): boolean {
 
 /** Pairs of zones that are quicker compared one by one. */
 const FEW = 64;
-
-/**
- * Benjamini and Hochberg's step-up: for each chance, the share of false finds among those at least as small.
- *
- * Source: Y. Benjamini and Y. Hochberg, J. R. Stat. Soc. B 57 (1995), 289–300.
- *
- * @param chances 0 to 1
- * @returns adjusted chances, in the order given
- */
-export function benjaminiHochberg(chances: readonly number[]): number[] {
-  const order = chances.map((_, i) => i).sort((a, b) => chances[b]! - chances[a]!);
-  const out = new Array<number>(chances.length);
-  let least = 1;
-  for (const [place, i] of order.entries()) {
-    least = Math.min(least, (chances[i]! * chances.length) / (chances.length - place));
-    out[i] = least;
-  }
-  return out;
-}

@@ -1,6 +1,6 @@
 import { figures } from '../units';
-import { deltaE00 } from '../colour';
-import { agreementOf, byPiece, type Agreement, type Seen } from './agreement';
+import { paletteDifference } from '../colour';
+import { agreementOf, byPiece, coloursOf, type Agreement, type Seen } from './agreement';
 import { showsWords } from './describe';
 import { PLAIN_SEVERITY, defectName, MOVEMENTS } from '../vocabulary';
 
@@ -103,12 +103,13 @@ function bitsOf(count: number, of: number): number {
 }
 
 function colourSurprise(seen: Seen, promised: Agreement, usual: Usual): Found[] {
-  if (!seen.colour || !promised.colour) return [];
-  const far = deltaE00(promised.colour, seen.colour);
+  const [own, usually] = [coloursOf(seen), coloursOf(promised)];
+  if (!own || !usually) return [];
+  const far = paletteDifference(usually, own);
   if (far < SAME_COLOUR) return [];
   // The largest of a few distances in a plane is some one and a half deviations out.
-  const own = promised.spread === null ? 0 : promised.spread / 1.5;
-  const spread = Math.max(usual.spread, own, PHOTO_SPREAD);
+  const scatter = promised.spread === null ? 0 : promised.spread / 1.5;
+  const spread = Math.max(usual.spread, scatter, PHOTO_SPREAD);
   const times = far / (spread * Math.sqrt(1 + 1 / promised.proofs));
   return [
     [

@@ -80,10 +80,19 @@ export function watch(all: readonly Sample[], random: () => number, orders = ORD
   const samples = all.filter(({ of }) => of > 0);
   const rise = riseOf(samples, random, orders);
   const before = rise ? samples.slice(0, rise.at) : samples;
+  const mostOf = (sample: Sample, usual: readonly Sample[]) =>
+    mostUsual(
+      sample.of,
+      expectedOf(
+        sample,
+        usual.filter((one) => one !== sample),
+      ),
+    );
+  // What is out does not tell what is usual for the others.
+  const usual = before.filter((sample) => sample.count <= mostOf(sample, before));
   return {
     samples: samples.map((sample) => {
-      const others = before.filter((one) => one !== sample);
-      const most = mostUsual(sample.of, expectedOf(sample, others));
+      const most = mostOf(sample, usual);
       return { ...sample, limit: most === sample.of ? null : most / sample.of, isOut: sample.count > most };
     }),
     usual: pooled(before),

@@ -50,10 +50,13 @@ function labAt(data: Pixels['data'], i: number): number[] {
   return [lab.l, lab.a, lab.b];
 }
 
+/** The golden section: its multiples lie evenly between whole numbers, and in step with no row of pixels. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
 /** At most so many of a list, evenly. */
 function sampled(list: readonly number[]): number[] {
-  const step = Math.max(1, list.length / MOST_SAMPLES);
-  return Array.from({ length: Math.min(list.length, MOST_SAMPLES) }, (_, n) => list[Math.floor(n * step)]!);
+  if (list.length <= MOST_SAMPLES) return [...list];
+  return Array.from({ length: MOST_SAMPLES }, (_, n) => list[Math.floor(((n * GOLDEN) % 1) * list.length)]!);
 }
 
 /** Levels by which a channel may change from a pixel to the next before it is an edge. */

@@ -1,4 +1,4 @@
-import { deltaE00, labOf } from '../colour';
+import { labOf, paletteDifference, plainPalette, type Palette } from '../colour';
 import { benjaminiHochberg, COLOUR_TOLERANCE, fisherTwoSided } from '../evidence';
 
 /** What was seen on one piece of a test. */
@@ -7,6 +7,8 @@ export interface SeenPiece {
   readonly firing: string;
   /** "#rrggbb"; null where nobody saw or measured it. */
   readonly colour: string | null;
+  /** All colours that were measured with it; the one alone when left out. */
+  readonly palette?: Palette | null;
   readonly surface: string | null;
   readonly movement: string | null;
   /** Plain ones. */
@@ -114,26 +116,28 @@ function areApart(one: SeenLevel, other: SeenLevel): boolean {
 /** The two levels whose colours are furthest apart, against how far twins are. */
 function colourDifference(levels: readonly SeenLevel[]): Compared[] {
   const coloured = levels.flatMap((level) => {
-    const colours = level.pieces.flatMap(({ colour }) => (colour ? [labOf(colour)] : []));
+    const colours = level.pieces.flatMap(({ palette, colour }) =>
+      palette ? [palette] : colour ? [plainPalette(labOf(colour))] : [],
+    );
     return colours.length ? [{ level, colours }] : [];
   });
   const pairs = coloured.flatMap((one, i) => coloured.slice(i + 1).map((other) => ({ one, other })));
   const [apart] = pairs
     .map((pair) => ({
       ...pair,
-      by: middle(pair.one.colours.flatMap((a) => pair.other.colours.map((b) => deltaE00(a, b)))),
+      by: middle(pair.one.colours.flatMap((a) => pair.other.colours.map((b) => paletteDifference(a, b)))),
     }))
     .sort((a, b) => b.by - a.by);
   if (!apart) return [];
   const twins = coloured.flatMap(({ colours }) =>
-    colours.flatMap((a, i) => colours.slice(i + 1).map((b) => deltaE00(a, b))),
+    colours.flatMap((a, i) => colours.slice(i + 1).map((b) => paletteDifference(a, b))),
   );
   const noise = twins.length ? middle(twins) : null;
   const said = noise === null ? 'no twins to compare' : `twins differ by ${noise.toFixed(1)}`;
   const { one, other, by } = apart;
   return [
     {
-      words: `colour: ΔE00 ${by.toFixed(1)} between ${one.level.level} and ${other.level.level}, ${said}`,
+      words: `colour: difference ${by.toFixed(1)} between ${one.level.level} and ${other.level.level}, ${said}`,
       isShown: by > COLOUR_TOLERANCE && by > 2 * (noise ?? 0),
       p: null,
       isApart: areApart(one.level, other.level),

@@ -1,6 +1,7 @@
 import type { WrittenArea } from '@/core/coats';
 import type { CoatCover } from '@/core/vocabulary';
-import { converter, differenceCiede2000 } from 'culori';
+import { paletteDifference, paletteFrom, type Palette } from '@/core/colour';
+import { shadesOf } from '@/records/platform/shades';
 import { fromJson, type Db } from '@/records/platform/db';
 import type { CoatRow, EntryRow, FiringRow, GlazeRow, ReadingRow, ZoneRow } from '@/records/platform/tables';
 
@@ -316,7 +317,7 @@ const OF_THE_PIECE = new Set([
 interface Shown {
   readonly looks: readonly Look[];
   readonly surfaces: readonly string[];
-  readonly colours: readonly string[];
+  readonly colours: readonly Palette[];
   readonly defects: readonly string[];
 }
 
@@ -363,7 +364,10 @@ function shownBy(studio: Studio, looks: readonly Look[]): Shown {
   return {
     looks,
     surfaces: looks.flatMap(({ reading }) => reading.surface ?? []),
-    colours: looks.flatMap(({ reading, zone }) => reading.colour ?? zone.colour ?? []),
+    colours: looks.flatMap(({ reading, zone }) => {
+      const palette = paletteFrom(shadesOf(zone.palette), zone.colour, reading.colour);
+      return palette ? [palette] : [];
+    }),
     defects: [
       ...new Set(
         defects
@@ -374,9 +378,7 @@ function shownBy(studio: Studio, looks: readonly Look[]): Shown {
   };
 }
 
-const toLab = converter('lab65');
-const apart = differenceCiede2000();
-const difference = (one: string, other: string) => apart(toLab(one)!, toLab(other)!);
+const difference = paletteDifference;
 const OTHER_COLOUR = 6;
 
 /** Whether the zones of a piece show different things. */
@@ -394,13 +396,13 @@ function disagrees(studio: Studio, looks: readonly Look[]): boolean {
 }
 
 /** With more pieces than this the middle colour is sampled, and agreement is not counted again. */
-const MOST = 48;
+const MOST = 32;
 
 function agreeingOf(whole: readonly Shown[], usual: ReadonlySet<string>): number | null {
   if (whole.length > MOST) return null;
-  const middleOf = (colours: readonly string[]) =>
+  const middleOf = (colours: readonly Palette[]) =>
     [...colours].sort((a, b) => sumTo(colours, a) - sumTo(colours, b))[0];
-  const sumTo = (colours: readonly string[], from: string) =>
+  const sumTo = (colours: readonly Palette[], from: Palette) =>
     colours.reduce((sum, colour) => sum + difference(from, colour), 0);
   const surfaceOf = ({ surfaces }: Shown) => commonest(surfaces);
   const surface = commonest(whole.flatMap((one) => surfaceOf(one) ?? []));

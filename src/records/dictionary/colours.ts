@@ -6,6 +6,7 @@ import { apartFor } from './entries';
 import { overTextures, type OverTexture } from './textures';
 import { versionsInUse } from '@/records/materials/glazes';
 import { cachedUntilWrite } from '@/records/platform/cache';
+import { shadesOf } from '@/records/platform/shades';
 
 /** An entry as it is looked up by its colour. */
 export interface ColouredEntry {
@@ -52,11 +53,22 @@ export interface ColourSearch {
 }
 
 /** An entry that was found, and how far its nearest proof is from the colour asked for. */
-export type Found = ColouredEntry & { readonly difference: number | null };
+export type Found = ColouredEntry & {
+  readonly difference: number | null;
+  /** Whether it is not the chief colour of the proof that is so near, but a lesser one. */
+  readonly isLesser: boolean;
+};
+
+/** How much further back than a chief colour a lesser one stands, CIEDE2000 (judgement). */
+const FURTHER_BACK = 4;
+/** A lesser colour is sought from this share on. */
+const LEAST_SHARE = 0.1;
 
 interface Field {
   readonly entries: readonly ColouredEntry[];
+  /** By the chief colour of each proof, and by its lesser ones. */
   readonly index: ColourIndex;
+  readonly lesser: ColourIndex;
   readonly decorative: ReadonlySet<string>;
   readonly mixed: ReadonlySet<string>;
 }
@@ -94,6 +106,7 @@ async function layOut(base: Db): Promise<Field> {
         .select(base.raw('coalesce(f.filed_cone, f.cone) as cone')),
       'e.id as entry_id',
       'z.colour as measured',
+      'z.palette',
       'r.colour',
       'z.versions',
       'f.achieved_cone',
@@ -125,8 +138,22 @@ async function layOut(base: Db): Promise<Field> {
     const group = placeOf.get(zone.entry_id);
     return hex && group !== undefined && counts(zone) ? [{ ...lab(hex), group }] : [];
   });
+  const lesser = zones.flatMap((zone) => {
+    const group = placeOf.get(zone.entry_id);
+    const isPicked = zone.colour !== null && zone.colour !== zone.measured;
+    if (isPicked || group === undefined || !counts(zone)) return [];
+    return shadesOf(zone.palette)
+      .slice(1)
+      .flatMap(({ hex, share }) => (share >= LEAST_SHARE ? [{ ...lab(hex), group }] : []));
+  });
   const idsOf = (list: readonly { id: string }[]) => new Set(list.map(({ id }) => id));
-  return { entries, index: colourIndex(colours), decorative: idsOf(glazes), mixed: idsOf(mixed) };
+  return {
+    entries,
+    index: colourIndex(colours),
+    lesser: colourIndex(lesser),
+    decorative: idsOf(glazes),
+    mixed: idsOf(mixed),
+  };
 }
 
 type EntryOfField = JoinedRow<
@@ -173,29 +200,40 @@ export async function texturesTried(base: Db): Promise<(Texture | 'breaks')[]> {
 }
 
 /**
- * Entries that are as searched for. With a colour: those that have a proof near it, the nearest first; without: those
- * with most proofs that agree first.
+ * Entries that are as searched for. With a colour: those that have a proof near it, the nearest first, and what has it
+ * as a lesser colour further back; without: those with most proofs that agree first.
  *
  * @param within CIEDE2000 up to this
+ * @param isChief whether lesser colours are left out
  */
 export async function entriesLike(
   base: Db,
   search: ColourSearch,
   colour: Lab | null,
-  { most = 24, within = 12 } = {},
+  { most = 24, within = 12, isChief = false } = {},
 ): Promise<Found[]> {
   const field = await colourField(base, '');
   const allows = Uint8Array.from(field.entries, (entry) => Number(isAsked(entry, search, field)));
-  if (colour)
-    return nearestGroups(field.index, colour, { most, within, allows }).map(({ group, difference }) => ({
-      ...field.entries[group]!,
-      difference,
-    }));
+  if (colour) {
+    const chief = nearestGroups(field.index, colour, { most, within, allows });
+    const lesser = isChief
+      ? []
+      : nearestGroups(field.lesser, colour, { most, within: within - FURTHER_BACK, allows });
+    const ranked = [
+      ...chief.map((near) => ({ ...near, rank: near.difference, isLesser: false })),
+      ...lesser.map((near) => ({ ...near, rank: near.difference + FURTHER_BACK, isLesser: true })),
+    ].sort((one, two) => one.rank - two.rank || one.group - two.group);
+    const first = new Map(ranked.toReversed().map((near) => [near.group, near]));
+    return ranked
+      .filter((near) => first.get(near.group) === near)
+      .slice(0, most)
+      .map(({ group, difference, isLesser }) => ({ ...field.entries[group]!, difference, isLesser }));
+  }
   return field.entries
     .filter((_, i) => allows[i])
     .sort((one, two) => two.agreeing - one.agreeing || one.headword.localeCompare(two.headword))
     .slice(0, most)
-    .map((entry) => ({ ...entry, difference: null }));
+    .map((entry) => ({ ...entry, difference: null, isLesser: false }));
 }
 
 function isAsked(entry: ColouredEntry, search: ColourSearch, { decorative, mixed }: Field): boolean {

@@ -19,12 +19,13 @@ import {
   type Side,
   type Surface,
 } from '@/core/vocabulary';
-import { hexOf, labOf } from '@/core/colour';
+import { hexOf, labOf, paletteFrom } from '@/core/colour';
 import { agreementOf, type Agreement, type Seen } from '@/core/evidence';
 import { hitTarget } from '@/core/firing';
 import { fromJson, inTransaction, newId, type Db } from '@/records/platform/db';
 import { NOT_WANTED } from './wanted';
 import { versionsInUse } from '@/records/materials/glazes';
+import { shadesOf } from '@/records/platform/shades';
 
 /** Finds a row by its key hash, or adds it; safe when two transactions add the same one. */
 async function ensureRow(
@@ -124,6 +125,7 @@ export interface ProofRow {
   readonly versions: string;
   readonly swatch_hash: string | null;
   readonly zone_colour: string | null;
+  readonly palette: string | null;
   readonly reading_id: string;
   readonly surface: Surface | null;
   readonly movement: Movement | null;
@@ -162,6 +164,7 @@ export function proofRows(base: Db, entryIds: readonly string[]) {
       'z.versions',
       'z.swatch_hash',
       'z.colour as zone_colour',
+      'z.palette',
       'r.id as reading_id',
       'r.surface',
       'r.movement',
@@ -241,6 +244,7 @@ export function seenOf(row: ProofRow, defects: readonly SeenDefect[], inUse: Rea
     surface: row.surface,
     movement: row.movement,
     colour: colour ? labOf(colour) : null,
+    palette: paletteFrom(shadesOf(row.palette), row.zone_colour, row.colour),
     defects: defects.filter(speaksOfGlazes),
     counts: apartFor(row, inUse) === null,
   };

@@ -2,6 +2,7 @@ export { piecesNumbered, theOneNumbered } from './numbered';
 export type { CoatDraft, StoredCoat } from './coats';
 export {
   addPhoto,
+  remeasureNext,
   changePhoto,
   choosePhoto,
   movePhoto,

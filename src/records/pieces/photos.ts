@@ -9,7 +9,7 @@ import { found, Refusal } from '@/records/platform/errors';
 import type { Store } from '@/records/platform/store';
 import { decode, encode, shrunk } from './pictures';
 import type { PhotoLabel, PhotoSettings } from './photoSettings';
-import { cutSwatches, type PhotoPlace, type Swatch } from './swatches';
+import { cutSwatches, MEASURING_RULES, type PhotoPlace, type Swatch } from './swatches';
 
 export interface StoredPhoto extends PhotoSettings {
   readonly id: string;
@@ -89,6 +89,7 @@ export async function addPhoto(
       width,
       height,
       ...settingColumns(settings),
+      measured_by: MEASURING_RULES,
       member_id: memberId,
       at: new Date(),
     });
@@ -174,6 +175,28 @@ async function recutPiece(trx: Db, store: Store, pieceId: string, firingId: stri
   for (const { id: zoneId } of none)
     cuts.set(zoneId, { zoneId, photo_id: null, swatch_hash: null, colour: null, palette: null });
   await putSwatches(trx, [...cuts.values()]);
+}
+
+/**
+ * Measures the photos of one piece again that were measured by the rules of a release before.
+ *
+ * @returns whether there may be more
+ */
+export async function remeasureNext(base: Db, store: Store): Promise<boolean> {
+  return inTransaction(base, async (trx) => {
+    const stale = await trx('photo')
+      .where('measured_by', '<', MEASURING_RULES)
+      .orderBy('id')
+      .forUpdate()
+      .skipLocked()
+      .first('piece_id', 'firing_id');
+    if (!stale) return false;
+    const same = { piece_id: stale.piece_id, firing_id: stale.firing_id };
+    await recutPiece(trx, store, stale.piece_id, stale.firing_id);
+    await trx('photo').where(same).update({ measured_by: MEASURING_RULES });
+    await recordChange(trx, null, 'photo rules', stale.piece_id, null, { rules: MEASURING_RULES });
+    return true;
+  });
 }
 
 type SettingRow = Pick<PhotoRow, 'frame' | 'gains' | 'strokes' | 'labels' | 'view' | 'area' | 'stage'>;

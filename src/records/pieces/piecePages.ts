@@ -1,6 +1,7 @@
 import { type Maybe, rowsOf } from '@/records/platform/joins';
 import type { PieceRow, FiringRow } from '@/records/platform/tables';
 import { coreCoats, zonesOf, type Stack, type WrittenArea } from '@/core/coats';
+import type { HexShare } from '@/core/colour';
 import { studioTime } from '@/core/time';
 import type {
   AgainOutcome,
@@ -13,6 +14,7 @@ import type {
   Texture,
 } from '@/core/vocabulary';
 import { fromJson, type Db } from '@/records/platform/db';
+import { shadesOf } from '@/records/platform/shades';
 import { coatsOf, type StoredCoat } from './coats';
 import { ofGroup } from '@/records/people/ofGroup';
 import { NotFound } from '@/records/platform/errors';
@@ -259,6 +261,8 @@ export interface FiredZone {
   readonly ground: string;
   readonly swatchHash: string | null;
   readonly colour: string | null;
+  /** All colours that were measured of it, the largest share first; empty where none were. */
+  readonly shades: readonly HexShare[];
   readonly proofs: number;
   readonly agreeing: number;
   /** What was counted on it in a photo. */
@@ -424,6 +428,7 @@ export async function zonesWith(base: Db, where: Readonly<Record<string, string>
     ground: row.ground ?? '',
     swatchHash: row.swatch_hash,
     colour: row.colour,
+    shades: shadesOf(row.palette),
     proofs: row.proofs ?? 0,
     agreeing: row.agreeing ?? 0,
     summary: row.summary,

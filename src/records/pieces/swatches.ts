@@ -21,6 +21,9 @@ import { open, shrunk, type Plain } from './pictures';
 /** A swatch on the wall, px. */
 const SWATCH = { width: 160, height: 120 };
 
+/** The rules by which colours are measured: 2 since a zone keeps the colours it has and not their mean. */
+export const MEASURING_RULES = 2;
+
 /** What is measured of a zone in a photo; null where no photo shows it. */
 export interface Swatch {
   readonly zoneId: string;

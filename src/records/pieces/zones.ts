@@ -220,8 +220,8 @@ async function replaceZones(
     moved.push([zone.entry_id, heir.entry_id]);
     if (zone.swatch_hash && !heir.swatch_hash) {
       heir.swatch_hash = zone.swatch_hash;
-      const { swatch_hash, colour, photo_id } = zone;
-      await trx('zone').where({ id: heir.id }).update({ swatch_hash, colour, photo_id });
+      const { swatch_hash, colour, palette, photo_id } = zone;
+      await trx('zone').where({ id: heir.id }).update({ swatch_hash, colour, palette, photo_id });
     }
   }
   for (const [heir, zones] of heirs) {

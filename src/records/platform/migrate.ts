@@ -27,6 +27,7 @@ import * as judgement from './migrations/024_judgement';
 import * as coneless from './migrations/025_coneless';
 import * as notesAbout from './migrations/026_notes_about';
 import * as groupOfPiece from './migrations/027_group_of_piece';
+import * as measuredAgain from './migrations/028_measured_again';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_people': people,
@@ -56,6 +57,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '025_coneless': coneless,
   '026_notes_about': notesAbout,
   '027_group_of_piece': groupOfPiece,
+  '028_measured_again': measuredAgain,
 };
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -230,7 +230,7 @@ export interface PhotoRow {
   id: string; piece_id: string; firing_id: string | null; hash: string; width: number; height: number;
   frame: string; member_id: string; at: Date; ended_at: Date | null; gains: string | null;
   strokes: string | null; view: View | null; stage: 'before' | 'after' | null; chosen_at: Date | null;
-  labels: string | null; area: string | null;
+  labels: string | null; area: string | null; measured_by: number;
 }
 
 export interface PieceRow {

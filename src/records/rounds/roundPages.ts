@@ -13,12 +13,14 @@ import type {
   Texture,
 } from '@/core/vocabulary';
 import type { Line } from '@/core/chemistry';
+import { paletteFrom, type Palette } from '@/core/colour';
 import type { Stack } from '@/core/coats';
 import { entriesOfCell, entryOf, MOST_LAYERS, type CellLayer, type FiringTarget } from '@/core/rounds';
 import { glazeKinds } from '@/records/materials/glazes';
 import { fromJson, type Db } from '@/records/platform/db';
 import { defectsOf } from '@/records/dictionary/entries';
 import { NotFound } from '@/records/platform/errors';
+import { shadesOf } from '@/records/platform/shades';
 
 import { piecesById } from '@/records/pieces/piecePages';
 
@@ -35,6 +37,7 @@ export interface RoundPiece {
   readonly firingId: string | null;
   /** Of the zone with most layers, as it was seen or else measured: "#rrggbb". */
   readonly colour: string | null;
+  readonly palette: Palette | null;
   readonly defects: readonly { readonly defect: string; readonly severity: number }[];
 }
 
@@ -202,7 +205,8 @@ export async function roundPage(
       surface: seen.find((one) => one.surface)?.surface ?? null,
       movement: seen.find((one) => one.movement)?.movement ?? null,
       firingId: seen[0]?.firing_id ?? null,
-      colour: chief.get(pieceId) ?? null,
+      colour: chief.get(pieceId)?.colour ?? null,
+      palette: chief.get(pieceId)?.palette ?? null,
       defects: [...worst].map(([defect, severity]) => ({ defect, severity })),
     };
   };
@@ -235,11 +239,11 @@ export async function roundPage(
   };
 }
 
-/** The colour of each piece on the zone with most layers, of those the largest: as seen, else as measured. */
+/** The colours of each piece on the zone with most layers, of those the largest: as seen, else as measured. */
 async function chiefColours(
   base: Db,
   readings: readonly Pick<ReadingRow, 'piece_id' | 'zone_id' | 'colour'>[],
-): Promise<Map<string, string>> {
+): Promise<Map<string, { readonly colour: string; readonly palette: Palette | null }>> {
   const zones = await rowsOf<{ z: 'zone'; h: Maybe<'headword'> }>()(
     base('zone as z')
       .leftJoin('entry as e', 'e.id', 'z.entry_id')
@@ -252,12 +256,16 @@ async function chiefColours(
     'z.id',
     'z.piece_id',
     'z.colour',
+    'z.palette',
   );
   // The last one of a piece stays: the chief zone that has a colour.
   return new Map(
-    zones.flatMap(({ id, piece_id: piece, colour }) => {
-      const said = readings.find(({ zone_id }) => zone_id === id)?.colour ?? colour;
-      return said ? [[piece, said] as const] : [];
+    zones.flatMap(({ id, piece_id: piece, colour, palette }) => {
+      const picked = readings.find(({ zone_id }) => zone_id === id)?.colour ?? null;
+      const said = picked ?? colour;
+      return said
+        ? [[piece, { colour: said, palette: paletteFrom(shadesOf(palette), colour, picked) }] as const]
+        : [];
     }),
   );
 }

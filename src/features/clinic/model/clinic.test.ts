@@ -16,6 +16,7 @@ const experiment = (more: Partial<NaturalExperiment> = {}): NaturalExperiment =>
     [1, 13],
   ],
   byFiring: null,
+  least: 0,
   sets: 2,
   paired: 0,
   firings: 2,

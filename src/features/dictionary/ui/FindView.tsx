@@ -92,6 +92,7 @@ export function FindView({ asked, found, cones, clays, textures, chips, but }: P
                       <span className={css.near}>
                         {nearWords(entry.difference)},{' '}
                         <span className="figures">difference {figures(entry.difference, 1)}</span>
+                        {entry.isLesser && ', in part of it'}
                       </span>
                     )}
                     <span className="small">

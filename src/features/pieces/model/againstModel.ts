@@ -1,7 +1,8 @@
 import { sameStack } from '@/core/coats';
-import { deltaE00, labOf } from '@/core/colour';
+import { paletteDifference } from '@/core/colour';
 import { defectName } from '@/core/vocabulary';
 import type { FiredZone, PiecePage } from '@/records/pieces';
+import { paletteOf } from './zones';
 
 /** One stack of a piece beside the same stack of its model. */
 export interface Beside {
@@ -28,7 +29,7 @@ function lastZones({ firings }: PiecePage): readonly FiredZone[] {
 
 function compared(zone: FiredZone, model: FiredZone): Beside {
   const [mine, theirs] = [zone, model].map(({ readings }) => readings.find((one) => !one.ended)!);
-  const [colour, before] = [mine!.colour ?? zone.colour, theirs!.colour ?? model.colour];
+  const [own, before] = [paletteOf(zone), paletteOf(model)];
   const bad = (reading: typeof mine) =>
     reading!.defects
       .map(({ defect }) => defectName(defect))
@@ -42,7 +43,7 @@ function compared(zone: FiredZone, model: FiredZone): Beside {
   return {
     zone,
     model,
-    away: colour && before ? deltaE00(labOf(colour), labOf(before)) : null,
+    away: own && before ? paletteDifference(own, before) : null,
     otherwise: rows.flatMap(([now, was]) => (now && was && now !== was ? [`${now}, the model ${was}`] : [])),
   };
 }

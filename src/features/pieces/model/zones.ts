@@ -1,5 +1,5 @@
 import { whereWords, sameStack, stackWords } from '@/core/coats';
-import { deltaE00, labOf } from '@/core/colour';
+import { paletteDifference, paletteFrom, type Palette } from '@/core/colour';
 import { text, type Message, figures } from '@/core/units';
 import { heatShort, defectName, type Measures } from '@/core/vocabulary';
 import { textureWords } from './textureWords';
@@ -70,6 +70,11 @@ export function colourOf(zone: FiredZone | null): string | null {
   return live(zone)?.colour ?? zone?.colour ?? null;
 }
 
+/** All that is known of the colours of a zone. */
+export function paletteOf(zone: FiredZone | null): Palette | null {
+  return zone && paletteFrom(zone.shades, zone.colour, live(zone)?.colour ?? null);
+}
+
 const NOT_NOTED = 'not noted';
 const NOT_KNOWN = 'not known';
 
@@ -91,7 +96,7 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
   });
   const coats = ({ piece, zone }: Compared) =>
     piece.coats.filter((coat) => zone?.stack.some(({ glaze }) => glaze === coat.glazeId));
-  const first = colourOf(all[0]?.zone ?? null);
+  const first = paletteOf(all[0]?.zone ?? null);
   return [
     done('Glazes', ({ zone }) => (zone ? stackWords(zone.stack, nameOf) : 'not fired')),
     done('Ground', ({ zone, piece }) => zone?.ground ?? (piece.isDescribed ? piece.body : '')),
@@ -127,8 +132,8 @@ export function rowsOf(all: readonly Compared[]): ComparedRow[] {
           .join(', ') || 'none',
     ),
     seen('Colour, difference from the first', ({ zone }) => {
-      const colour = colourOf(zone);
-      return colour && first ? figures(deltaE00(labOf(first), labOf(colour)), 1) : 'not measured';
+      const own = paletteOf(zone);
+      return own && first ? figures(paletteDifference(first, own), 1) : 'not measured';
     }),
     seen('Fate', ({ piece }) => piece.fate ?? 'none'),
   ];

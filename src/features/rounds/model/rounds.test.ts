@@ -120,7 +120,7 @@ const plainCell = (column: number, more: Partial<RoundCell['pieces'][number]> | 
   atmosphere: 'oxidation',
   pieces: [
     {
-      ...{ id: '', label: '', fate: null, photoHash: null, colour: null, defects: [] },
+      ...{ id: '', label: '', fate: null, photoHash: null, colour: null, palette: null, defects: [] },
       ...(more
         ? { step: 'read', firingId: 'f', surface: 'gloss', movement: 'stable', ...more }
         : { step: 'made', firingId: null, surface: null, movement: null }),

@@ -27,6 +27,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     first
       ? entriesLike(db(), { cone: first.cone, butHeadword: headword.id }, labOf(first.colour!), {
           most: NEAR,
+          isChief: true,
         })
       : [],
     correctionsOf(
