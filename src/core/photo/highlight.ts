@@ -17,6 +17,8 @@ const SPARKS = { largest: 0.004, most: 5 };
 const SHADES = { widths: 4, most: 60 };
 /** Glare that is not quite burnt out shades off softly: so much of its light is left two pixels beyond its edge. */
 const SOFT = 0.55;
+/** Glare fades at least this fast, in half widths of what is burnt out for each factor of e (judgement). */
+const FADES = 2;
 /** White light may rise by so much from a pixel to the next one out, by noise. */
 const NOISE = 0.03;
 
@@ -106,10 +108,11 @@ function shadeOff(
   if (!isBurnt && left < SOFT * most) return;
   const light = new Map(blob.map((i) => [i, 1]));
   for (const i of blob) glare[i] = 1;
-  for (const ring of rings.slice(0, reach))
+  for (const [distance, ring] of rings.slice(0, reach).entries())
     for (const i of ring) {
       const own = white(i);
-      if (own < SHADED) continue;
+      // A white line that runs out of the glare does not fade.
+      if (own < SHADED || own > 1.2 * Math.exp(-distance / (FADES * half)) + 0.05) continue;
       const from = besides(i, width, count).flatMap((next) => light.get(next) ?? []);
       if (from.length === 0 || own > Math.max(...from) + NOISE) continue;
       light.set(i, own);
