@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isOxide } from '../../src/core/chemistry';
+import { isOxide, sumOfAnalysis } from '../../src/core/chemistry';
 
 const amount = z.number('must be a number').min(0, 'must be ≥ 0');
 
@@ -23,7 +23,8 @@ export const materialsSchema = z.array(
       for (const oxide of Object.keys(analysis))
         if (!isOxide(oxide))
           ctx.addIssue({ code: 'custom', path: [oxide], message: 'is not an oxide that is known' });
-      const sum = Object.values(analysis).reduce((total, share) => total + share, 0);
+      const sum = sumOfAnalysis(analysis);
+      if (sum <= 0) ctx.addIssue({ code: 'custom', message: 'must have at least one oxide' });
       if (sum > 105)
         ctx.addIssue({ code: 'custom', message: `adds up to ${Number(sum.toFixed(2))} %, more than 105` });
     }),

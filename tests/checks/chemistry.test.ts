@@ -7,6 +7,7 @@ import {
   mapField,
   MOLAR_MASS,
   oxidesOf,
+  sumOfAnalysis,
   type Line,
   type Oxide,
 } from '@/core/chemistry';
@@ -102,7 +103,8 @@ test.each([
 ] as const)('%s', (_, weightPercent, known, [appen, winkelmannSchott, englishTurner]) => {
   const expansion = glass(weightPercent);
   expect(Math.abs(expansion.appen! * 10 - appen)).toBeLessThan(0.15);
-  expect(Math.abs(expansion.winkelmannSchott! * 10 - winkelmannSchott)).toBeLessThan(0.15);
+  // The figure was worked out without what has no factor, some tenths of a per cent.
+  expect(Math.abs(expansion.winkelmannSchott! * 10 - winkelmannSchott)).toBeLessThan(0.25);
   expect(Math.abs(expansion.englishTurner! * 10 - englishTurner)).toBeLessThan(0.15);
   expect(Math.abs(expansion.appen! - known)).toBeLessThan(0.5);
 });
@@ -110,7 +112,7 @@ test.each([
 test('every built-in material balances: its oxides and what it loses make a hundred', () => {
   expect(MATERIALS.length).toBeGreaterThanOrEqual(45);
   for (const { name, analysis, loi, source } of MATERIALS) {
-    const sum = Object.values(analysis).reduce((total, share) => total + share, loi);
+    const sum = sumOfAnalysis(analysis) + loi;
     expect([name, Math.abs(sum - 100) < (source === 'from memory' ? 2.5 : 1e-9)]).toEqual([name, true]);
     expect(name.endsWith(', typical')).toBe(source === 'from memory');
   }
@@ -170,8 +172,11 @@ test('what cannot be worked out is null and said, never NaN', () => {
     /Moon dust is not known/,
   );
   expect(analyse([line('Whiting', 40), line('Strontium carbonate', 40)]).warnings.join(' ')).toMatch(
-    /adds up to 80.*Winkelmann and Schott has no factor for SrO/,
+    /adds up to 80.*Winkelmann and Schott has no factor for SrO \(5\d\.\d %\): too much for a figure/,
   );
+  expect(
+    analyse([line('Whiting', 40), line('Strontium carbonate', 40)]).expansion.winkelmannSchott,
+  ).toBeNull();
 });
 
 test('colouring oxides count as fluxes only when asked to', () => {
@@ -189,3 +194,27 @@ test.each([
   [6, 0.4, 'stiff'],
   [9, 1, 'outside'],
 ])('silica %d with alumina %d is %s', (SiO2, Al2O3, field) => expect(mapField({ SiO2, Al2O3 })).toBe(field));
+
+// O = F, as analyses of fluorine-bearing minerals are corrected in every handbook of rock analysis (common practice, no
+// source): fluorspar is 51.33 % calcium and 48.67 % fluorine.
+test('what holds fluorine adds up to 100 without the oxygen that it stands in for', () => {
+  for (const name of ['Fluorspar', 'Cryolite']) {
+    const { analysis } = BUILT_IN.find(name)!;
+    expect(sumOfAnalysis(analysis)).toBeCloseTo(100, 9);
+  }
+  const { analysis } = BUILT_IN.find('Fluorspar')!;
+  expect(analysis.F).toBeCloseTo(48.67, 2);
+  expect((analysis.CaO! * 40.078) / 56.077).toBeCloseTo(51.33, 2);
+  const { weightPercent } = analyse([line('Fluorspar', 10), line('Potash feldspar', 90)]);
+  expect(sumOfAnalysis(weightPercent)).toBeCloseTo(100, 9);
+});
+
+test('up to 3 % without a factor counts as the rest does, and is no silent nought', () => {
+  const base = [line('Potash feldspar', 40), line('Silica', 30), line('Whiting', 20), line('Kaolin', 10)];
+  const plain = analyse(base).expansion.winkelmannSchott!;
+  const little = analyse([...base, line('Strontium carbonate', 2)]);
+  const share = little.weightPercent.SrO! / 100;
+  expect(share).toBeGreaterThan(0.01);
+  expect(little.expansion.winkelmannSchott!).toBeCloseTo(plain, 9);
+  expect(analyse([...base, line('Strontium carbonate', 6)]).expansion.winkelmannSchott).toBeNull();
+});

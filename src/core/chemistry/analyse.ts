@@ -1,7 +1,7 @@
 import { shortFigures } from '../units';
 import { BUILT_IN, type MaterialBook } from './book';
 import { expansionsOf, type Expansions } from './expansion';
-import { ALKALIS, MOLAR_MASS, OXIDES, PLACE_OF, oxidesOf, type Oxide } from './oxides';
+import { ALKALIS, MOLAR_MASS, OXIDES, OXYGEN_OF_FLUORINE, PLACE_OF, oxidesOf, type Oxide } from './oxides';
 import { mapField, type MapField } from './map';
 import { noAmounts, type Amounts, type Line, type Oxides } from './model';
 
@@ -101,6 +101,8 @@ function placesIn(amounts: Amounts): number[] {
 function percentOf(moles: Amounts, mass: Amounts, there: readonly number[]): Amounts {
   let sum = 0;
   for (const i of there) sum += moles[i]! * mass[i]!;
+  // Weights are those of oxides; what fluorine stands in for is not there.
+  if (mass === MASS) sum -= moles[PLACE_OF.F]! * MOLAR_MASS.F * OXYGEN_OF_FLUORINE;
   const percent = noAmounts();
   for (const i of there) percent[i] = (moles[i]! * mass[i]! * 100) / sum;
   return percent;

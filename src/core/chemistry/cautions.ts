@@ -15,16 +15,19 @@ const TOXIC: readonly (readonly [readonly Oxide[], number, string])[] = [
   [['CoO', 'Co3O4'], 5, 'Cobalt: toxic dust; gloves.'],
   [['CuO', 'Cu2O'], 5, 'Copper: toxic dust, and fume at heat.'],
   [['V2O5'], 5, 'Vanadium: toxic dust; gloves.'],
+  [['Sb2O3'], 5, 'Antimony: toxic dust and fume; gloves, never on food surfaces.'],
+  [['CeO2', 'Pr6O11', 'Nd2O3', 'Er2O3'], 5, 'Rare earth: dust irritates the lungs; keep it out of the air.'],
   [['Li2O'], 3, 'Lithium: harmful when swallowed.'],
   [['F'], 1, 'Gives off fluorides in the kiln: ventilate.'],
   [['SiC'], 50, 'Silicon carbide: sharp dust; eye protection.'],
 ];
 
 /** Soluble borates; a frit holds its boron. */
-const BORATES = /\b(borax|boric acid|colemanite)\b/i;
-const CAUSTIC = /\b(soda ash|pearl ash|lithium carbonate|wood ash)\b/i;
+const BORATES = /\b(borax|boric acid|colemanite|ulexite)\b/i;
+const CAUSTIC = /\b(soda ash|pearl ash|lithium carbonate|(?<!washed )wood ash)\b/i;
 /** Materials whose silica is, wholly or in part, free quartz. */
-const FREE_SILICA = /\b(silica|clay|granite|volcanic ash|bentonite|feldspar|nepheline|talc)\b/i;
+const FREE_SILICA =
+  /\b(silica|clay|granite|cornish stone|ochre|umber|volcanic ash|bentonite|feldspar|nepheline|talc)\b/i;
 
 /**
  * What to mind when a material is weighed out, besides the dust of every dry material.

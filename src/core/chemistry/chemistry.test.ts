@@ -12,6 +12,7 @@ import {
   expansionOf,
   isKnownEnough,
   understandMaterial,
+  sumOfAnalysis,
   unknownIn,
   type ExpansionSet,
 } from '.';
@@ -30,15 +31,16 @@ describe('an analysis', () => {
       fc.property(recipes, (lines) => {
         const { unity, weightPercent, molePercent, expansion } = analyse(lines);
         const sum = (amounts: object) => Object.values(amounts).reduce((all, n) => all + n, 0);
-        expect(sum(weightPercent)).toBeCloseTo(100, 9);
+        expect(sumOfAnalysis(weightPercent)).toBeCloseTo(100, 9);
         expect(sum(molePercent)).toBeCloseTo(100, 9);
         if (Object.keys(unity).length) {
           const { Li2O = 0, Na2O = 0, K2O = 0, MgO = 0, CaO = 0, SrO = 0, BaO = 0, ZnO = 0, PbO = 0 } = unity;
           expect(Li2O + Na2O + K2O + MgO + CaO + SrO + BaO + ZnO + PbO).toBeCloseTo(1, 9);
         }
         for (const set of Object.keys(EXPANSION_SETS) as ExpansionSet[]) {
+          if (expansion[set] === null) continue;
           const parts = expansionParts(set, set === 'appen' ? molePercent : weightPercent);
-          expect(parts.reduce((all, part) => all + part.adds, 0)).toBeCloseTo(expansion[set]!, 9);
+          expect(parts.reduce((all, part) => all + part.adds, 0)).toBeCloseTo(expansion[set], 9);
         }
       }),
     );
@@ -48,7 +50,9 @@ describe('an analysis', () => {
     fc.assert(
       fc.property(recipes, fc.double({ min: 0.01, max: 50, noNaN: true }), (lines, times) => {
         const other = lines.map((line) => ({ ...line, amount: line.amount * times })).reverse();
-        expect(analyse(other).expansion.appen).toBeCloseTo(analyse(lines).expansion.appen!, 9);
+        const [now, before] = [other, lines].map((one) => analyse(one).expansion.appen);
+        if (before === null) expect(now).toBeNull();
+        else expect(now).toBeCloseTo(before!, 9);
       }),
     );
   });
@@ -83,9 +87,9 @@ describe('the book of materials', () => {
     expect(MATERIALS.length).toBeGreaterThanOrEqual(45);
     for (const { name, analysis, loi, density } of MATERIALS) {
       expect([name, Object.keys(analysis).every(isOxide)]).toEqual([name, true]);
-      const all = Object.values(analysis).reduce((sum, share) => sum + share, loi);
+      const all = sumOfAnalysis(analysis) + loi;
       expect([name, all > 97 && all < 101]).toEqual([name, true]);
-      expect([name, density! > 1.4 && density! < 7.5]).toEqual([name, true]);
+      expect([name, density! > 1.4 && density! < 9]).toEqual([name, true]);
     }
   });
 

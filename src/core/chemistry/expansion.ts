@@ -105,6 +105,9 @@ const ENGLISH_TURNER_EACH = perPercent(ENGLISH_TURNER, 0.1);
 /** Shares under this (percent) are too small to warn about a missing factor. */
 const TRACE = 0.01;
 
+/** With more than this without a factor, percent of the glaze, a set says nothing. */
+const MOST_WITHOUT = 3;
+
 /** Silica that Appen's glasses had, mole % (from memory). */
 const APPEN_SILICA = [45, 80] as const;
 
@@ -113,8 +116,10 @@ const APPEN_SILICA = [45, 80] as const;
  *
  * @param mole percent of the melt, for Appen
  * @param weight percent of the fired glaze, rescaled to 100, for the other two
- * @returns means in 1e-6/K, null for an empty glaze, and a warning for every factor a set lacks and every
- *   range it was not made for
+ * What a set has no factor for is taken to be as the rest, up to 3 % of the glaze; left out, it would count as nought.
+ *
+ * @returns means in 1e-6/K, null for an empty glaze and where a set lacks factors for more than 3 %, and a warning for
+ *   every factor a set lacks and every range it was not made for
  */
 export function expansionsOf(
   mole: Amounts,
@@ -123,7 +128,8 @@ export function expansionsOf(
   const warnings: string[] = [];
   const silica = mole[PLACE_OF.SiO2]!;
   const appen = sumOf('Appen', mole, appenFactors(mole), warnings);
-  if (appen === null) return { expansion: { appen, winkelmannSchott: null, englishTurner: null }, warnings };
+  if (mole.every((share) => share === 0))
+    return { expansion: { appen, winkelmannSchott: null, englishTurner: null }, warnings };
   const expansion = {
     appen,
     winkelmannSchott: sumOf('Winkelmann and Schott', weight, WINKELMANN_SCHOTT_EACH, warnings),
@@ -141,17 +147,28 @@ export function expansionsOf(
 function sumOf(name: string, shares: Amounts, factors: Amounts, warnings: string[]): number | null {
   let sum = 0;
   let all = 0;
+  let without = 0;
   let missing = '';
   for (let i = 0; i < shares.length; i++) {
     const share = shares[i]!;
     if (share === 0) continue;
     all += share;
     const factor = factors[i]!;
-    if (!Number.isNaN(factor)) sum += share * factor;
-    else if (share > TRACE) missing += missing ? `, ${OXIDES[i]}` : OXIDES[i];
+    if (!Number.isNaN(factor)) {
+      sum += share * factor;
+      continue;
+    }
+    without += share;
+    if (share > TRACE) missing += missing ? `, ${OXIDES[i]}` : OXIDES[i];
   }
-  if (missing) warnings.push(`${name} has no factor for ${missing}; it is left out of that figure.`);
-  return all === 0 ? null : sum;
+  if (all === 0) return null;
+  const isSilent = (100 * without) / all > MOST_WITHOUT;
+  const part = `${((100 * without) / all).toFixed(1)} %`;
+  if (missing)
+    warnings.push(
+      `${name} has no factor for ${missing} (${part}): ${isSilent ? 'too much for a figure' : 'its figure is that of the rest'}.`,
+    );
+  return isSilent ? null : (sum * all) / (all - without);
 }
 
 const { SiO2, Al2O3, B2O3, Li2O, Na2O, K2O, MgO, CaO, SrO, BaO, ZnO, PbO, TiO2 } = PLACE_OF;
@@ -186,7 +203,7 @@ export interface ExpansionPart {
   readonly share: number;
   /** 1e-6/K for each percent; null when the set has none. */
   readonly factor: number | null;
-  /** 1e-6/K. */
+  /** 1e-6/K; as much as the rest adds for its share where the set has no factor. */
   readonly adds: number;
 }
 
@@ -206,9 +223,14 @@ export function expansionParts(
     winkelmannSchott: WINKELMANN_SCHOTT_EACH,
     englishTurner: ENGLISH_TURNER_EACH,
   }[set];
+  const factorOf = (i: number) => (Number.isNaN(factors[i]!) ? null : factors[i]!);
+  const known = amounts.map((share, i) => (factorOf(i) === null ? 0 : share));
+  const covered = known.reduce((sum, share) => sum + share, 0);
+  const mean =
+    covered === 0 ? 0 : known.reduce((sum, share, i) => sum + share * (factorOf(i) ?? 0), 0) / covered;
   return OXIDES.flatMap((oxide, i) => {
     const share = amounts[i]!;
-    const factor = Number.isNaN(factors[i]!) ? null : factors[i]!;
-    return share === 0 ? [] : [{ oxide, share, factor, adds: share * (factor ?? 0) }];
+    const factor = factorOf(i);
+    return share === 0 ? [] : [{ oxide, share, factor, adds: share * (factor ?? mean) }];
   }).sort((a, b) => Math.abs(b.adds) - Math.abs(a.adds));
 }

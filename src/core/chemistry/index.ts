@@ -1,4 +1,13 @@
-export { MOLAR_MASS, ALKALIS, OXIDES, isOxide, oxidesOf, type Oxide, type OxideRole } from './oxides';
+export {
+  MOLAR_MASS,
+  ALKALIS,
+  OXIDES,
+  isOxide,
+  oxidesOf,
+  sumOfAnalysis,
+  type Oxide,
+  type OxideRole,
+} from './oxides';
 export { MATERIALS, theoretical, type Analysis, type Material } from './materials';
 export { BUILT_IN, materialBook, type MaterialBook } from './book';
 export { searchMaterials, understandMaterial } from './search';

@@ -1,4 +1,4 @@
-import { GAS_MASS, MOLAR_MASS, type Oxide } from './oxides';
+import { GAS_MASS, MOLAR_MASS, OXYGEN_OF_FLUORINE, type Oxide } from './oxides';
 
 /** Weight % of each oxide in the raw material as weighed. */
 export type Analysis = Readonly<Partial<Record<Oxide, number>>>;
@@ -35,7 +35,8 @@ export function theoretical(
     (sum, [gas, n]) => sum + n * GAS_MASS[gas as keyof typeof GAS_MASS],
     0,
   );
-  const total = solid.reduce((sum, [, grams]) => sum + grams, lost);
+  const replaced = (moles.F ?? 0) * MOLAR_MASS.F * OXYGEN_OF_FLUORINE;
+  const total = solid.reduce((sum, [, grams]) => sum + grams, lost - replaced);
   return {
     name,
     analysis: Object.fromEntries(solid.map(([oxide, grams]) => [oxide, (grams / total) * 100])),
@@ -88,6 +89,16 @@ const FORMULAS: readonly (readonly [string, number, Moles, Gases?])[] = [
   ['Titanium dioxide', 4.2, { TiO2: 1 }],
   ['Zircon', 4.6, { ZrO2: 1, SiO2: 1 }],
   ['Silicon carbide', 3.2, { SiC: 1 }],
+  ['Fluorspar', 3.18, { CaO: 1, F: 2 }],
+  ['Cryolite', 2.95, { Na2O: 1.5, Al2O3: 0.5, F: 6 }],
+  ['Ulexite', 1.96, { Na2O: 1, CaO: 2, B2O3: 5 }, { H2O: 16 }],
+  ['Red copper oxide', 6.0, { Cu2O: 1 }],
+  ['Nickel carbonate', 4.4, { NiO: 1 }, { CO2: 1 }],
+  ['Antimony oxide', 5.2, { Sb2O3: 1 }],
+  ['Cerium oxide', 7.2, { CeO2: 1 }],
+  ['Praseodymium oxide', 6.5, { Pr6O11: 1 }],
+  ['Neodymium oxide', 7.2, { Nd2O3: 1 }],
+  ['Erbium oxide', 8.6, { Er2O3: 1 }],
 ];
 
 /** Name before ", typical", density in g/cm³, analysis, loss on ignition. */
@@ -129,11 +140,18 @@ const TYPICAL: readonly (readonly [string, number, Analysis, number])[] = [
     { SiO2: 71, Al2O3: 14.5, K2O: 4.6, Na2O: 3.4, CaO: 1.8, Fe2O3: 2.6, MgO: 0.7, TiO2: 0.3 },
     0.8,
   ],
-  ['Lepidolite', 2.85, { SiO2: 54, Al2O3: 26, K2O: 8.5, Li2O: 4, F: 4.5 }, 2],
+  ['Lepidolite', 2.85, { SiO2: 55.5, Al2O3: 26, K2O: 8.5, Li2O: 4, F: 4.5 }, 2],
   ['Rutile', 4.2, { TiO2: 94, Fe2O3: 2.5, SiO2: 1.2, ZrO2: 1 }, 0.5],
   ['Ilmenite', 4.7, { TiO2: 50, FeO: 45.5, MnO: 1.2, SiO2: 1.2, MgO: 1 }, 0],
   ['Calcium borosilicate frit', 2.6, { SiO2: 46, B2O3: 23, CaO: 20.5, Al2O3: 9, Na2O: 0.7, K2O: 0.5 }, 0],
   ['Soda borosilicate frit', 2.5, { SiO2: 57, B2O3: 22, Na2O: 10, CaO: 7, Al2O3: 4 }, 0],
+  ['Cornish stone', 2.6, { SiO2: 72, Al2O3: 15.5, K2O: 4, Na2O: 3.8, CaO: 1.8, F: 0.6, Fe2O3: 0.2 }, 1.6],
+  ['Sodic soda feldspar', 2.62, { SiO2: 68, Al2O3: 19.5, Na2O: 10.5, K2O: 0.7, CaO: 0.5, Fe2O3: 0.1 }, 0.4],
+  ['Washed wood ash', 2.6, { CaO: 42, SiO2: 17, K2O: 3, MgO: 6.5, Al2O3: 4.5, P2O5: 3, Fe2O3: 1.6 }, 21],
+  ['Yellow ochre', 3.0, { SiO2: 48, Fe2O3: 22, Al2O3: 17, CaO: 1, K2O: 1.5, TiO2: 0.8 }, 9],
+  ['Burnt umber', 3.6, { Fe2O3: 50, MnO2: 14, SiO2: 20, Al2O3: 7, CaO: 3, MgO: 1 }, 4],
+  ['Strontium borosilicate frit', 2.9, { SiO2: 50, SrO: 18, B2O3: 14, Al2O3: 9, Na2O: 6, CaO: 3 }, 0],
+  ['Zinc borosilicate frit', 2.8, { SiO2: 48, ZnO: 14, B2O3: 16, Al2O3: 8, CaO: 7, Na2O: 7 }, 0],
   ['High-alkali frit', 2.45, { SiO2: 69, Na2O: 15.5, K2O: 7.5, CaO: 5, Al2O3: 3 }, 0],
 ];
 

@@ -33,10 +33,27 @@ export const MOLAR_MASS = {
   V2O5: 181.879,
   Bi2O3: 465.957,
   F: 18.998,
+  Sb2O3: 291.517,
+  CeO2: 172.114,
+  Pr6O11: 1021.435,
+  Nd2O3: 336.481,
+  Er2O3: 382.515,
   SiC: 40.096,
 } as const;
 
 export type Oxide = keyof typeof MOLAR_MASS;
+
+/**
+ * Grams of oxygen that a gram of fluorine stands in for: analyses are written as oxides, so that what holds fluorine
+ * adds up to as much over 100 ("O = F").
+ */
+export const OXYGEN_OF_FLUORINE = 15.999 / (2 * 18.998);
+
+/** What an analysis adds up to, weight %, without the oxygen that fluorine stands in for. */
+export function sumOfAnalysis(analysis: Readonly<Record<string, number>>): number {
+  const sum = Object.values(analysis).reduce((total, share) => total + share, 0);
+  return sum - OXYGEN_OF_FLUORINE * (analysis.F ?? 0);
+}
 
 /** Molar masses of what leaves in the fire, g/mol; same source. */
 export const GAS_MASS = { CO2: 44.009, H2O: 18.015, SO3: 80.057 } as const;
@@ -48,7 +65,23 @@ const ROLES: Readonly<Record<OxideRole, readonly Oxide[]>> = {
   stabiliser: ['Al2O3'],
   glassFormer: ['SiO2', 'B2O3', 'P2O5'],
   opacifier: ['TiO2', 'ZrO2', 'SnO2'],
-  colourant: ['FeO', 'Fe2O3', 'MnO', 'MnO2', 'CuO', 'Cu2O', 'CoO', 'Co3O4', 'Cr2O3', 'NiO', 'V2O5', 'Bi2O3'],
+  colourant: [
+    ...([
+      'FeO',
+      'Fe2O3',
+      'MnO',
+      'MnO2',
+      'CuO',
+      'Cu2O',
+      'CoO',
+      'Co3O4',
+      'Cr2O3',
+      'NiO',
+      'V2O5',
+      'Bi2O3',
+    ] as const),
+    ...(['Sb2O3', 'CeO2', 'Pr6O11', 'Nd2O3', 'Er2O3'] as const),
+  ],
 };
 
 /** Whether a text is the formula of an oxide that can be calculated with. */

@@ -85,3 +85,16 @@ export function countsOf(rows: ArrayLike<number> & Iterable<number>, studio: Stu
   if (rows.length === 1) return studio.hasDefect[rows[0]!] ? [1, 0] : [0, 1];
   return tallied([...piecesOf(rows, studio).values()]);
 }
+
+/** Whether no zone of one level has this in common with a zone of the other; what is not known may be. */
+export function isApart(one: Int32Array, two: Int32Array, ids: Int32Array): boolean {
+  const known = (row: number) => ids[row]! >= 0;
+  if (!one.every(known) || !two.every(known)) return false;
+  if (one.length * two.length <= FEW) return one.every((a) => two.every((b) => ids[a] !== ids[b]));
+  const own = new Set<number>();
+  for (const row of one) own.add(ids[row]!);
+  return two.every((row) => !own.has(ids[row]!));
+}
+
+/** Pairs of zones that are quicker compared one by one. */
+const FEW = 64;

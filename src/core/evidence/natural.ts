@@ -7,6 +7,7 @@ import { flipped, permuted, type Excess, type FiringTest } from './firingTests';
 import {
   countsOf,
   eachMatched,
+  isApart,
   OF_A_STEP,
   piecesOf,
   studioOf,
@@ -196,7 +197,7 @@ function* everyPair(
         addSet(all, one, two, studio, firing);
         for (const pair of all)
           for (let n = 0; n < beside.length; n++)
-            if (pair.apart[n]) pair.apart[n] = apart(one.rows, two.rows, beside[n]!);
+            if (pair.apart[n]) pair.apart[n] = isApart(one.rows, two.rows, beside[n]!);
       }
   });
   return { pairs: [...pairs.values()], pooled };
@@ -436,16 +437,3 @@ function firingsOf(excess: NonNullable<Pair['excess']>, turned: boolean): Table 
   const [first, second] = [row(excess[0]), row(excess[1])];
   return turned ? [second, first] : [first, second];
 }
-
-/** Whether no zone of one level has this in common with a zone of the other; what is not known may be. */
-function apart(one: Int32Array, two: Int32Array, ids: Int32Array): boolean {
-  const known = (row: number) => ids[row]! >= 0;
-  if (!one.every(known) || !two.every(known)) return false;
-  if (one.length * two.length <= FEW) return one.every((a) => two.every((b) => ids[a] !== ids[b]));
-  const own = new Set<number>();
-  for (const row of one) own.add(ids[row]!);
-  return two.every((row) => !own.has(ids[row]!));
-}
-
-/** Pairs of zones that are quicker compared one by one. */
-const FEW = 64;

@@ -2,7 +2,7 @@ import { heldText, shortFigures, text, volumeOf } from '@/core/units';
 import { z } from 'zod';
 import { GLAZE_KINDS, JUDGE_CRITERIA, METHODS, MOVEMENTS, SURFACES } from '@/core/vocabulary';
 import { colourSchema, idSchema } from '@/features/shared/schema';
-import { isOxide } from '@/core/chemistry';
+import { isOxide, sumOfAnalysis } from '@/core/chemistry';
 import { readAnalysis } from './model/analysisText';
 import { MOST_LINES } from './model/glazeDraft';
 
@@ -87,7 +87,7 @@ export const materialSchema = z.object({
   analysis: z.record(z.string(), share).superRefine((analysis, ctx) => {
     const wrong = (message: string) => ctx.addIssue({ code: 'custom', message });
     for (const oxide of Object.keys(analysis)) if (!isOxide(oxide)) wrong(`${oxide} is not a known oxide.`);
-    const sum = Object.values(analysis).reduce((total, part) => total + part, 0);
+    const sum = sumOfAnalysis(analysis);
     if (sum > MOST_PERCENT) wrong(`Adds up to ${shortFigures(sum, 2)} %, more than ${MOST_PERCENT}.`);
     if (sum === 0) wrong('Type at least one oxide.');
   }),

@@ -27,10 +27,11 @@ export function coneRows(size: Size): Row[] {
   for (const rate of [15, 40, 60, 100, 150, 250])
     for (const hold of [0, 15, 60, 300])
       for (let to = 700; to < 1340; to += size === 'long' ? 7 : 80) {
-        const at = (celsius: number, held: number) =>
-          heatWork(climb(rate, celsius, held)).coneIndex ?? Infinity;
+        const at = (celsius: number, held: number) => heatWork(climb(rate, celsius, held)).coneIndex;
+        const [now, hotter, longer] = [at(to, hold), at(to + 1, hold), at(to, hold + 5)];
+        if (now === null || hotter === null || longer === null) continue;
         tried++;
-        if (at(to + 1, hold) <= at(to, hold) || at(to, hold + 5) <= at(to, hold)) fell++;
+        if (hotter < now || longer < now) fell++;
       }
   return [
     {
