@@ -1,7 +1,7 @@
 import { closedCauseWords } from '@/core/clinic';
 import { bandOf, type Verdict } from '@/core/fit';
 import { closedSchema } from '../schema';
-import type { NaturalExperiment } from '@/core/evidence';
+import { ANY_GLAZE, type NaturalExperiment } from '@/core/evidence';
 import { againstForecast, contradictionsOf } from './contradictions';
 import { concerning } from './concerning';
 import { readAnswers, evidenceFromAnswers, writeAnswers } from './answers';
@@ -53,6 +53,9 @@ test('a natural experiment is said with its numbers, its worth and what else dif
     'unlikely to be chance (1 in 300); firing by firing, more than usual in 4 of 4 and 0 of 9; 2 matched sets in 13 firings',
   );
   expect(reachedWords(experiment({ byFiring }))).toContain('over firings');
+  expect(reachedWords(experiment({ factor: 'shelf' }))).toContain('turned round');
+  expect(reachedWords(experiment({ about: ANY_GLAZE }))).toContain('All glazes together');
+  expect(reachedWords(experiment({ least: 0.2 }))).not.toContain('mid-p');
   expect(worthWords(experiment({ p: 1e-9 }))).toContain('less than 1 in 10000');
   expect(reachedWords(experiment())).toBe(
     'Exact test, matched set by matched set: p 0.0033 (mid-p 0.0020). Corrected for all that was looked at: 0.010. Odds ratio 29.',

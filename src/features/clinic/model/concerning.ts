@@ -20,6 +20,6 @@ export function concerning(
     names.some((name) => about.includes(name) || levels.includes(name));
   return experiments
     .filter(({ q }) => q <= WORTH_SHOWING)
-    .sort((a, b) => Number(near(b)) - Number(near(a)) || a.p - b.p)
+    .sort((a, b) => Number(near(b)) - Number(near(a)) || a.q - b.q || a.p - b.p)
     .slice(0, SHOWN);
 }

@@ -1,6 +1,6 @@
 import { counted } from '@/core/units';
 import type { Cure } from '@/core/clinic';
-import { shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
+import { ANY_GLAZE, shareWords, type NaturalExperiment, type Rise } from '@/core/evidence';
 import type { Series } from '@/records/clinic';
 
 /** The rate of false finds that is put up with. */
@@ -31,13 +31,22 @@ export function worthWords({ p, q, sets, paired, firings, byFiring, confounded }
 }
 
 /** How its worth was reached, figure by figure. */
-export function reachedWords({ p, midP, q, oddsRatio, byFiring }: NaturalExperiment): string {
+export function reachedWords(one: NaturalExperiment): string {
+  const { p, midP, least, q, oddsRatio } = one;
   const odds =
     oddsRatio === null ? 'no odds ratio: one side has none' : `odds ratio ${oddsRatio.toPrecision(2)}`;
-  const test = byFiring
-    ? 'Exact test over firings, each counted once by whether it showed more than its matched sets do together'
-    : 'Exact test, matched set by matched set';
-  return `${test}: p ${smallWords(p)} (mid-p ${smallWords(midP)}). Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
+  // Where so few pieces could not have said anything, a chance less strictly taken says nothing either.
+  const less = midP < p && least <= FALSE_FINDS ? ` (mid-p ${smallWords(midP)})` : '';
+  return `${testWords(one)}: p ${smallWords(p)}${less}. Corrected for all that was looked at: ${smallWords(q)}. ${odds[0]!.toUpperCase()}${odds.slice(1)}.`;
+}
+
+/** What was done to find the chance. */
+function testWords({ factor, about, byFiring }: NaturalExperiment): string {
+  if (byFiring)
+    return 'Test over firings, each by what it showed beyond its matched sets, the levels dealt out to them in other ways';
+  if (factor === 'shelf') return 'Test over firings, the difference in each turned round';
+  if (about === ANY_GLAZE) return 'All glazes together, whatever a piece shows counted once';
+  return 'Exact test, matched set by matched set';
 }
 
 function smallWords(chance: number): string {
