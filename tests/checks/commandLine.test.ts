@@ -1,6 +1,8 @@
 import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
+import sharp from 'sharp';
 
 const JITEN = resolve('bin/jiten');
 
@@ -166,4 +168,58 @@ test('contrast and colour answer as the contract says', () => {
   expect(
     spawnSync(JITEN, ['colour'], { input: '{"a":"red","b":"#000000"}', encoding: 'utf8' }).stderr,
   ).toMatch(/^a: must be "#rrggbb"/);
+});
+
+test('cooling, watch, palette and bodylimit answer as the contract says', async () => {
+  const ask = (args: readonly string[], input: unknown = null) =>
+    JSON.parse(
+      execFileSync(JITEN, args, { input: input === null ? '' : JSON.stringify(input), encoding: 'utf8' }),
+    );
+  const readings = Array.from({ length: 60 }, (_, i) => ({
+    minutes: i * 10,
+    celsius: 20 + 1180 * Math.exp(-0.003 * i * 10),
+  }));
+  const later = ask(['cooling'], { readings, to: 50 });
+  expect(later.low).toBeLessThan(later.minutes);
+  expect(later.high).toBeGreaterThan(later.minutes);
+  expect(later.minutes).toBeGreaterThan(590);
+  const whole = readings.concat([{ minutes: 1300, celsius: 44 }]);
+  const kin = ask(['cooling'], { readings, to: 50, history: [whole, whole] });
+  expect(kin.high - kin.low).toBeLessThan(later.high - later.low);
+  const unknown = { minutes: null, low: null, high: null };
+  expect(ask(['cooling'], { readings: readings.slice(0, 2), to: 50 })).toEqual(unknown);
+
+  const usual = Array.from({ length: 19 }, () => [1, 20]);
+  expect(ask(['watch'], { samples: [...usual, [20, 20]] })).toEqual({
+    limits: expect.arrayContaining([expect.any(Number)]),
+    out: [...usual.map(() => false), true],
+    rise: null,
+  });
+  const rising = [...usual.slice(0, 8), ...Array.from({ length: 8 }, () => [9, 20])];
+  expect(ask(['watch'], { samples: rising }).rise).toEqual({ from: 8, p: expect.any(Number) });
+
+  const picture = join(mkdtempSync(join(tmpdir(), 'jiten-palette-')), 'zone.png');
+  const blue = { input: { create: { width: 60, height: 200, channels: 3, background: '#3d5c8c' } } } as const;
+  await sharp({ create: { width: 200, height: 200, channels: 3, background: '#5a3a22' } })
+    .composite([{ ...blue, left: 0, top: 0 }])
+    .png()
+    .toFile(picture);
+  const { colours, glare } = ask(['palette', picture]);
+  expect(colours.map(({ share }: { share: number }) => share)).toEqual([
+    expect.closeTo(0.7, 1),
+    expect.closeTo(0.3, 1),
+  ]);
+  expect(glare).toBe(0);
+
+  const tiles = Array.from({ length: 40 }, (_, i) => ({
+    ...{ glaze: `${i % 8}`, expansion: 6.2 + (i % 8) * 0.2, thicknessMm: 0.3, ageDays: 0 },
+    crazed: i % 8 > 4,
+  }));
+  const limit = ask(['bodylimit'], { tiles });
+  expect(limit).toEqual({ ...limit, enough: true });
+  expect(limit.low).toBeLessThan(limit.expansion);
+  expect(ask(['bodylimit'], [{ tiles }, { tiles: tiles.slice(0, 3) }])).toEqual([
+    limit,
+    expect.objectContaining({ enough: false }),
+  ]);
 });

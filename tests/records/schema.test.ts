@@ -1,6 +1,6 @@
 import { PLAIN_AREA } from '@/core/coats';
 import { deltaE00, labOf } from '@/core/colour';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
@@ -173,7 +173,8 @@ test('photos that the release before measured are measured again, one piece afte
   const studio = await freshStudio('measured');
   const { base, member, glazes } = studio;
   const { firingId, ids } = await fired(studio, [tile(studio, [dip(glazes.Sleeper, 0, 1)])]);
-  const photos = folderStore(mkdtempSync(join(tmpdir(), 'jiten-measured-')));
+  const folder = mkdtempSync(join(tmpdir(), 'jiten-measured-'));
+  const photos = folderStore(folder);
   const half = {
     input: { create: { width: 300, height: 150, channels: 3, background: '#3d5c8c' } },
     left: 0,
@@ -198,6 +199,7 @@ test('photos that the release before measured are measured again, one piece afte
   expect(deltaE00(labOf((await zone())!.colour!), labOf(measured!.colour!))).toBeLessThan(1.5);
   expect(fromJson<unknown[]>((await zone())!.palette!)).toHaveLength(2);
   expect(await remeasureNext(base, photos)).toBe(false);
+  rmSync(folder, { recursive: true });
   await base.destroy();
 });
 
