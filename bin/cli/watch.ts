@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { watch as chart } from '../../src/core/evidence';
+import { steadyChance, watch as chart } from '../../src/core/evidence';
 import type { Command } from './main';
 
 const whole = z.int('must be a whole number').min(0, 'must be ≥ 0').max(100_000, 'must be ≤ 100000');
@@ -15,12 +15,6 @@ const schema = z.object({
     .max(2000, 'must have at most 2000'),
 });
 
-/** Numbers in [0, 1) that are the same at every run: the order of tries must not change an answer. */
-function steady(): () => number {
-  let state = 20_011;
-  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
-}
-
 /** `watch`: the upper limit of each sample, which are beyond it, and from when on there is more. */
 export const watch: Command = (input) => {
   const parsed = schema.safeParse(input);
@@ -32,7 +26,7 @@ export const watch: Command = (input) => {
     of,
     firings: [`${i}`],
   }));
-  const { samples: charted, rise } = chart(samples, steady());
+  const { samples: charted, rise } = chart(samples, steadyChance());
   const known = new Map(charted.map((one) => [one.id, one]));
   return {
     answer: {

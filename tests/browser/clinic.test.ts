@@ -89,19 +89,19 @@ test('a teacher goes from the crazed porcelain to the ladder and to the case it 
   await expect(page.getByRole('combobox', { name: 'Clay' })).toContainText('Viaduct Porcelain');
 });
 
-test('a count that rose is watched since its firing, and makes a case about the clay', async ({ page }) => {
+test('a count that rose is watched since its firing, and makes a case about the glaze', async ({ page }) => {
   await signIn(page, 'teacher', 'signal-box-two');
   await page.getByRole('region', { name: 'Defects going up' }).getByRole('link', { name: /^\d+$/ }).click();
-  const risen = page.getByRole('region', { name: 'Cutting Red: pinholing' });
+  const risen = page.getByRole('region', { name: 'Limewash: pinholing' });
   await expect(risen).toContainText(/Since Number Two \d+: \d+ of \d+ .*; before 0 of/);
   await risen.getByRole('link', { name: 'Find out why' }).click();
-  await expect(page.getByRole('heading', { name: 'Cutting Red: pinholes' })).toBeVisible();
-  // The planted cause: this clay gives off gas.
+  await expect(page.getByRole('heading', { name: 'Limewash: pinholes' })).toBeVisible();
+  // The planted cause: the red clay below it gives off gas.
   await expect(page.getByRole('heading', { name: 'Most likely: gas from the body' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Open a case' }).click();
   await expect(page.getByRole('region', { name: /^Case \d+/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Cutting Red', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Limewash', exact: true })).toBeVisible();
 });
 
 test('from a piece to the first cause by look alone, in three taps', async ({ page }) => {

@@ -1,4 +1,5 @@
 import type { Tails } from './contrast';
+import { steadyChance } from './steady';
 
 /** What one firing showed of a defect beyond what its matched sets let expect, and of how many pieces. */
 export interface Excess {
@@ -20,12 +21,6 @@ const DRAWN = 4999;
 const ENOUGH = 25;
 /** Sums of the same numbers in another order differ by rounding. */
 const AS_FAR = 1 - 1e-9;
-
-/** Numbers in [0, 1) that are the same at every run: chance must not decide what is said of a studio. */
-function steady(): () => number {
-  let state = 20_011;
-  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
-}
 
 /**
  * How correlated pieces of one firing are taken to be where firings are weighed: a large one tells more than a small
@@ -60,7 +55,7 @@ export function permuted(first: readonly Excess[], second: readonly Excess[]): F
     }
     return { direction, p: asFar / seen, midP: asFar / seen, least };
   }
-  const random = steady();
+  const random = steadyChance();
   const p = drawnChance(() => {
     for (let i = all.length - 1; i > 0; i--) {
       const k = Math.floor(random() * (i + 1));
@@ -134,7 +129,7 @@ export function flipped(differences: readonly number[]): FiringTest {
     const p = asFar / 2 ** told.length;
     return { direction, p, midP: p, least };
   }
-  const random = steady();
+  const random = steadyChance();
   const p = drawnChance(
     () => Math.abs(told.reduce((all, one) => all + (random() < 0.5 ? -one : one), 0)) >= far,
   );

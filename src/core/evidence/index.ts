@@ -30,6 +30,7 @@ export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise
 export { type FiredZoneFacts } from './columns';
 export { type Factor } from './factors';
 export { benjaminiHochberg } from './corrected';
+export { steadyChance } from './steady';
 export { type Steps } from './matched';
 export { ANY_GLAZE, experimentsInSteps, naturalExperiments, type NaturalExperiment } from './natural';
 export {

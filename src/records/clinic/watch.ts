@@ -2,6 +2,7 @@ import {
   benjaminiHochberg,
   expectedByGlaze,
   ORDERS,
+  steadyChance,
   watch,
   type Sample,
   type Watched,
@@ -140,7 +141,7 @@ export async function watchNow(base: Db): Promise<Series[]> {
 }
 
 const kept = cachedUntilWrite(
-  (base) => watchAll(base, Math.random),
+  (base) => watchAll(base, steadyChance()),
   1,
   () => true,
 );

@@ -90,7 +90,7 @@ export function TilesVoice({
       )}
       {experiments.length === 0 && (
         <p className="quiet">
-          No two sets of your pieces differ in only one thing with this defect on one side.
+          No sets of your pieces that differ in only one thing show this defect plainly more on one side.
         </p>
       )}
       <ul className={css.tiles}>
