@@ -1,5 +1,6 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { groupedBy } from '../rows';
+import { figures } from '../units';
 import { crazesFrom, TOUGHNESS } from './stress';
 
 /** One zone of the studio's own: a glaze of known recipe alone on the bare body. */
@@ -149,10 +150,10 @@ export function calibrate(tiles: readonly FitTile[]): Calibration {
     near < LEAST.tiles && `${LEAST.tiles - near} more tiles${all > near ? ' near its limit' : ''}`,
     cracked < LEAST.ofEach && 'crazed ones',
     whole < LEAST.ofEach && 'sound ones',
-    all > 0 && glazes.size < LEAST.glazes && `${LEAST.glazes - glazes.size} more glazes`,
+    all > 0 && glazes.size < LEAST.glazes && `${LEAST.glazes - glazes.size} more glazes near its limit`,
     limit &&
       limit.high - limit.low > WIDEST &&
-      'glazes that agree: they put it anywhere within more than 1.2',
+      `a narrower range (${figures(limit.low, 1)} to ${figures(limit.high, 1)} so far)`,
   ].filter(Boolean);
   if (!limit || missing.length) {
     return {
