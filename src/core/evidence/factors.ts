@@ -7,6 +7,9 @@ export const FACTORS = [
 ] as const;
 export type Factor = (typeof FACTORS)[number];
 
+/** What an experiment over all glazes together is about. */
+export const ANY_GLAZE = 'any glaze';
+
 /** How a factor splits zones: what is held the same, the level, and what it is about. */
 export interface Split {
   /** What the factor is a property of, and so what is counted when it is tested. */

@@ -28,11 +28,11 @@ export {
 } from './watch';
 export { surprisesOf, type CameOut, type Surprise, type Usual } from './surprise';
 export { type FiredZoneFacts } from './columns';
-export { type Factor } from './factors';
+export { ANY_GLAZE, type Factor } from './factors';
 export { benjaminiHochberg } from './corrected';
 export { steadyChance } from './steady';
 export { type Steps } from './matched';
-export { ANY_GLAZE, experimentsInSteps, naturalExperiments, type NaturalExperiment } from './natural';
+export { experimentsInSteps, naturalExperiments, type NaturalExperiment } from './natural';
 export {
   judgementOf,
   type GlazePlace,

@@ -1,6 +1,7 @@
 import { stratifiedExact, type Table } from './contrast';
 import type { FiredZoneFacts } from './columns';
-import { ANY_GLAZE, naturalExperiments } from './natural';
+import { ANY_GLAZE } from './factors';
+import { naturalExperiments } from './natural';
 
 /** Numbers in [0, 1) that are the same on every run. */
 function seeded(seed: number): () => number {

@@ -2,7 +2,7 @@ import studentCdf from '@stdlib/stats-base-dists-t-cdf';
 import { mantelHaenszel, stratifiedTails, together, type Table, type Tails } from './contrast';
 import { joined, type Column, type FiredZoneFacts } from './columns';
 import { correctedByFamilies, simes, type Tested } from './corrected';
-import { BESIDE, FACTORS, SPLITS, type Factor } from './factors';
+import { ANY_GLAZE, BESIDE, FACTORS, SPLITS, type Factor } from './factors';
 import { flipped, permuted, type Excess, type FiringTest } from './firingTests';
 import {
   countsOf,
@@ -16,9 +16,6 @@ import {
   type Steps,
   type Studio,
 } from './matched';
-
-/** What an experiment over all glazes together is about. */
-export const ANY_GLAZE = 'any glaze';
 
 /** Groups of zones that differ in one thing only. */
 export interface NaturalExperiment {
